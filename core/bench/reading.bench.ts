@@ -1,0 +1,81 @@
+import { readFileSync } from 'node:fs';
+import { PerspectiveCamera, Vector3 } from 'three';
+import { readShootFile } from '../src/formats/shoot-file';
+import { setupOf, type Setup } from '../src/model/shoot';
+import { motionOf, sampleShot } from '../src/motion/sample';
+import { readShot } from '../src/reading/read-shot';
+import { siteMotion } from '../src/screen/layer-speed';
+import { stillPoints } from '../src/screen/picture';
+import { subjectInFrame } from '../src/screen/subject-in-frame';
+import { columnsOf, type SitePoints } from '../src/site/site-points';
+
+/** Prints what a reading costs here, and how that compares with three.js doing the same projection and speed. Ratios come from one process. */
+const SITE_POINTS = 2000;
+const ROUNDS = 30;
+
+const shoot = readShootFile(readFileSync(new URL('../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
+const shot = { ...shoot.shots[2], frameRateHz: 60, timing: { ...shoot.shots[2].timing, durationS: 10 } };
+const setup = setupOf(shoot, shot);
+
+function median(rounds: number, work: () => void): number {
+  for (let k = 0; k < 5; k += 1) work();
+  const ms = Array.from({ length: rounds }, () => {
+    const from = performance.now();
+    work();
+    return performance.now() - from;
+  });
+  return ms.sort((a, b) => a - b)[Math.floor(rounds / 2)];
+}
+
+function exactly(count: number, points: SitePoints): SitePoints {
+  const pick = (column: Float64Array) => Float64Array.from({ length: count }, (_, i) => column[Math.floor((i * points.count) / count)]);
+  return columnsOf(pick(points.xM), pick(points.yM), pick(points.zM));
+}
+
+/** The same work in three.js: every point through `Vector3.project` in every frame, and its displacement from the frame before. */
+function withThree(given: Setup, points: SitePoints): number {
+  const samples = sampleShot(given);
+  const camera = new PerspectiveCamera();
+  camera.filmGauge = samples.frameWidthMm;
+  camera.aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const spots = Array.from({ length: points.count }, (_, i) => new Vector3(points.xM[i], points.zM[i], -points.yM[i]));
+  const before = new Float64Array(points.count * 2);
+  const vector = new Vector3();
+  let sum = 0;
+  for (let row = 0; row < samples.count; row += 1) {
+    camera.setFocalLength(samples.focalLengthMm[row]);
+    camera.position.set(samples.xM[row], samples.zM[row], -samples.yM[row]);
+    camera.rotation.set((samples.tiltDeg[row] * Math.PI) / 180, (-samples.panDeg[row] * Math.PI) / 180, 0, 'YXZ');
+    camera.updateMatrixWorld();
+    for (let i = 0; i < spots.length; i += 1) {
+      vector.copy(spots[i]).project(camera);
+      const u = vector.x / 2;
+      const w = vector.y / 2 / camera.aspect;
+      if (row > 0 && Math.abs(vector.x) <= 1 && Math.abs(vector.y) <= 1 && vector.z < 1) sum += Math.hypot(u - before[2 * i], w - before[2 * i + 1]);
+      before[2 * i] = u;
+      before[2 * i + 1] = w;
+    }
+  }
+  return sum;
+}
+
+const motion = motionOf(setup);
+const points = exactly(SITE_POINTS, stillPoints(setup, motion));
+const samples = sampleShot(setup, motion);
+const subject = subjectInFrame(samples, setup.subject);
+const pointFrames = points.count * samples.count;
+
+const kernelMs = median(ROUNDS, () => siteMotion(samples, points, subject.depthM, subject.rightwards, subject.upwards));
+const threeMs = median(7, () => withThree(setup, points));
+const samplingMs = median(ROUNDS, () => sampleShot(setup, motion));
+const pointsMs = median(ROUNDS, () => stillPoints(setup, motion));
+const wholeMs = median(ROUNDS, () => readShot(shoot, shot));
+
+const row = (name: string, ms: number, more = '') => console.log(`${name.padEnd(46)} ${ms.toFixed(2).padStart(8)} ms  ${more}`);
+console.log(`a ${shot.timing.durationS} s move at ${shot.frameRateHz} samples a second: ${samples.count} rows`);
+row(`projection and speed, ${points.count} points`, kernelMs, `${((kernelMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
+row('the same with three.js Vector3.project', threeMs, `${((threeMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
+row('sampling the move', samplingMs);
+row(`collecting the site's points (${stillPoints(setup, motion).count})`, pointsMs);
+row('the whole reading, as the worker does it', wholeMs, `${((100 * wholeMs) / 16).toFixed(0)}% of a 16 ms frame`);
+console.log(`ratio to three.js: ${(threeMs / kernelMs).toFixed(1)} times as quick (floor 6, aim 10)`);

@@ -1,0 +1,142 @@
+import { Document, Logger, WebIO, type Node } from '@gltf-transform/core';
+import type { Piece, PieceKind } from '../model/piece';
+import type { Setup } from '../model/shoot';
+import type { Samples } from '../motion/sample';
+import { solidOf } from '../site/solids';
+
+const RAD = Math.PI / 180;
+
+/** Site (x east, y north, z up) to glTF (x right, y up, z towards the viewer): east stays x, up becomes y, north becomes −z. */
+const toGltf = (xM: number, yM: number, zM: number): [number, number, number] => [xM, zM, -yM];
+
+/** Rotation of a camera (looking along −z, up +y) with a pan, tilt and roll in degrees, as a unit quaternion x, y, z, w. */
+export function cameraQuaternion(panDeg: number, tiltDeg: number, rollDeg: number): [number, number, number, number] {
+  const half = [-panDeg, tiltDeg, -rollDeg].map((deg) => (deg * RAD) / 2);
+  const yaw: Quaternion = [0, Math.sin(half[0]), 0, Math.cos(half[0])];
+  const pitch: Quaternion = [Math.sin(half[1]), 0, 0, Math.cos(half[1])];
+  const roll: Quaternion = [0, 0, Math.sin(half[2]), Math.cos(half[2])];
+  return times(times(yaw, pitch), roll);
+}
+
+type Quaternion = [number, number, number, number];
+
+function times(a: Quaternion, b: Quaternion): Quaternion {
+  return [
+    a[3] * b[0] + a[0] * b[3] + a[1] * b[2] - a[2] * b[1],
+    a[3] * b[1] - a[0] * b[2] + a[1] * b[3] + a[2] * b[0],
+    a[3] * b[2] + a[0] * b[1] - a[1] * b[0] + a[2] * b[3],
+    a[3] * b[3] - a[0] * b[0] - a[1] * b[1] - a[2] * b[2],
+  ];
+}
+
+/** Plain colours of the solids in the file, linear RGB. */
+const COLOURS: Record<PieceKind, [number, number, number]> = {
+  figure: [0.05, 0.3, 0.22],
+  post: [0.45, 0.3, 0.2],
+  hedge: [0.28, 0.42, 0.16],
+  wall: [0.75, 0.68, 0.58],
+  box: [0.7, 0.62, 0.5],
+  slab: [0.6, 0.54, 0.42],
+  tree: [0.22, 0.36, 0.2],
+  ridge: [0.42, 0.5, 0.44],
+};
+
+/**
+ * A shot as one glTF 2.0 file (JSON with its buffer inside): the site's solids, an animated camera, and an animated
+ * subject. glTF has no animated angle of view, so `camera.perspective.yfov` holds the first frame's and the extras of the
+ * camera list every frame's focal length in mm together with the frame size.
+ */
+export async function writePathGltf(setup: Setup, samples: Samples): Promise<string> {
+  const document = new Document().setLogger(new Logger(Logger.Verbosity.SILENT));
+  document.getRoot().getAsset().generator = 'Gentle Arc';
+  const buffer = document.createBuffer();
+  const scene = document.createScene(setup.shot.name);
+  document.getRoot().setDefaultScene(scene);
+  const column = (array: Float32Array, type: 'SCALAR' | 'VEC3' | 'VEC4') => document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
+
+  const materials = new Map<PieceKind, ReturnType<Document['createMaterial']>>();
+  const materialOf = (kind: PieceKind) => {
+    const known = materials.get(kind);
+    if (known) return known;
+    const made = document.createMaterial(kind).setBaseColorFactor([...COLOURS[kind], 1]).setMetallicFactor(0).setRoughnessFactor(0.9);
+    materials.set(kind, made);
+    return made;
+  };
+  let subjectNode: Node | null = null;
+  for (const piece of setup.pieces) {
+    const node = pieceNode(document, piece, column, materialOf(piece.kind));
+    scene.addChild(node);
+    if (piece === setup.subject) subjectNode = node;
+  }
+
+  const lens = document
+    .createCamera(setup.camera.name)
+    .setType('perspective')
+    .setYFov(2 * Math.atan(samples.frameHeightMm / (2 * samples.focalLengthMm[0])))
+    .setAspectRatio(samples.frameWidthMm / samples.frameHeightMm)
+    .setZNear(0.05)
+    .setZFar(2000)
+    .setExtras({ frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm, frameRateHz: samples.frameRateHz, focalLengthMm: Array.from(samples.focalLengthMm) });
+  const camera = document
+    .createNode('Camera')
+    .setCamera(lens)
+    .setTranslation(toGltf(samples.xM[0], samples.yM[0], samples.zM[0]))
+    .setRotation(cameraQuaternion(samples.panDeg[0], samples.tiltDeg[0], samples.rollDeg[0]));
+  scene.addChild(camera);
+
+  const animation = document.createAnimation(setup.shot.name);
+  const times_ = column(Float32Array.from(samples.tS), 'SCALAR');
+  const animate = (node: Node, path: 'translation' | 'rotation', values: Float32Array) => {
+    const sampler = document
+      .createAnimationSampler()
+      .setInput(times_)
+      .setOutput(column(values, path === 'rotation' ? 'VEC4' : 'VEC3'))
+      .setInterpolation('LINEAR');
+    animation.addSampler(sampler).addChannel(document.createAnimationChannel().setTargetNode(node).setTargetPath(path).setSampler(sampler));
+  };
+  const rows = <T extends number[]>(width: number, row: (i: number) => T) => {
+    const values = new Float32Array(samples.count * width);
+    for (let i = 0; i < samples.count; i += 1) values.set(row(i), i * width);
+    return values;
+  };
+  animate(camera, 'translation', rows(3, (i) => toGltf(samples.xM[i], samples.yM[i], samples.zM[i])));
+  animate(camera, 'rotation', rows(4, (i) => cameraQuaternion(samples.panDeg[i], samples.tiltDeg[i], samples.rollDeg[i])));
+  if (subjectNode) animate(subjectNode, 'translation', rows(3, (i) => toGltf(samples.subjectXM[i], samples.subjectYM[i], samples.subjectZM[i])));
+
+  const { json, resources } = await new WebIO().setLogger(new Logger(Logger.Verbosity.SILENT)).writeJSON(document, { basename: 'path' });
+  for (const entry of json.buffers ?? []) if (entry.uri) entry.uri = `data:application/octet-stream;base64,${base64(resources[entry.uri])}`;
+  return JSON.stringify(json);
+}
+
+function pieceNode(document: Document, piece: Piece, column: (array: Float32Array, type: 'VEC3') => ReturnType<Document['createAccessor']>, material: ReturnType<Document['createMaterial']>): Node {
+  const solid = solidOf(piece);
+  const turned = (xyz: Float32Array) => {
+    const out = new Float32Array(xyz.length);
+    for (let i = 0; i < xyz.length; i += 3) out.set(toGltf(xyz[i], xyz[i + 1], xyz[i + 2]), i);
+    return out;
+  };
+  const primitive = document
+    .createPrimitive()
+    .setAttribute('POSITION', column(turned(solid.positions), 'VEC3'))
+    .setAttribute('NORMAL', column(turned(solid.normals), 'VEC3'))
+    .setMaterial(material);
+  return document
+    .createNode(piece.name)
+    .setMesh(document.createMesh(piece.name).addPrimitive(primitive))
+    .setTranslation(toGltf(piece.xM, piece.yM, piece.zM))
+    .setRotation(cameraQuaternion(piece.headingDeg, 0, 0));
+}
+
+const BASE64 = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/';
+
+/** RFC 4648 base64: written here because the core has neither Node's Buffer nor the page's btoa. */
+function base64(bytes: Uint8Array): string {
+  const parts: string[] = [];
+  for (let i = 0; i < bytes.length; i += 3) {
+    const triple = (bytes[i] << 16) | ((bytes[i + 1] ?? 0) << 8) | (bytes[i + 2] ?? 0);
+    parts.push(
+      BASE64[(triple >> 18) & 63] + BASE64[(triple >> 12) & 63] + (i + 1 < bytes.length ? BASE64[(triple >> 6) & 63] : '=') + (i + 2 < bytes.length ? BASE64[triple & 63] : '='),
+    );
+  }
+  return parts.join('');
+}

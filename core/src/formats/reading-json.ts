@@ -1,0 +1,39 @@
+import type { Cure } from '../search/cures';
+import type { Reading } from '../reading/read-shot';
+import type { Shot } from '../model/shot';
+
+const number = (value: number): number | null => (Number.isFinite(value) ? value : null);
+
+/** A reading as plain JSON: what `arc read` prints and `POST /api/reading` answers. Every field is described in docs/formats.md; what cannot be measured is null. */
+export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cures: readonly Cure[] = []) {
+  const { samples, subject, site, acceleration } = reading.picture;
+  return {
+    shot: shotNumber,
+    id: shot.id,
+    name: shot.name,
+    frameRateHz: samples.frameRateHz,
+    frameWidthMm: samples.frameWidthMm,
+    frameHeightMm: samples.frameHeightMm,
+    samples: Array.from({ length: samples.count }, (_, i) => ({
+      t: samples.tS[i],
+      position: [samples.xM[i], samples.yM[i], samples.zM[i]],
+      panDeg: samples.panDeg[i],
+      tiltDeg: samples.tiltDeg[i],
+      rollDeg: samples.rollDeg[i],
+      focalLengthMm: samples.focalLengthMm[i],
+      crop: samples.crop[i],
+      focusDistanceM: number(samples.focusDistanceM[i]),
+      subject: { u: number(subject.u[i]), v: number(subject.v[i]), height: number(subject.height[i]) },
+      screenSpeed: { near: number(site.near.speed[i]), subject: number(subject.speed[i]), far: number(site.far.speed[i]) },
+      parallax: { near: number(site.near.againstSubject[i]), far: number(site.far.againstSubject[i]) },
+      screenAcceleration: number(acceleration[i]),
+    })),
+    findings: reading.findings.map((finding) => ({
+      ...finding,
+      value: number(finding.value),
+      limit: number(finding.limit),
+      cures: cures.filter((cure) => cure.findingId === finding.id).map((cure) => ({ sentence: cure.sentence, shot: cure.shot })),
+    })),
+    cautions: reading.cautions,
+  };
+}

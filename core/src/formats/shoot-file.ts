@@ -1,0 +1,39 @@
+import * as z from 'zod';
+import { problemsOf } from '../model/problems';
+import { SHOOT_FORMAT, SHOOT_VERSION, ShootSchema, type Shoot } from '../model/shoot';
+import { Refusal } from './refusal';
+
+export const SHOOT_FILE_ENDING = '.arc.json';
+
+/** Writes a shoot as a file of our own open format: JSON, two spaces, UTF-8, a line break at the end. */
+export function writeShootFile(shoot: Shoot): string {
+  return JSON.stringify(shoot, null, 2) + '\n';
+}
+
+/** Reads a shoot file. Throws a `Refusal` for text that is not JSON, another format, a newer version, or any field out of order. */
+export function readShootFile(text: string): Shoot {
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch (error) {
+    throw Refusal.of('(the whole file)', `(the whole file) is not JSON: ${(error as Error).message}.`);
+  }
+  return checkShoot(value);
+}
+
+/** Checks a value that claims to be a shoot. Throws a `Refusal`. */
+export function checkShoot(value: unknown): Shoot {
+  const head = z.object({ format: z.unknown(), version: z.unknown() }).safeParse(value);
+  if (!head.success) throw Refusal.of('(the whole file)', '(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.');
+  if (head.data.format !== SHOOT_FORMAT) throw Refusal.of('format', `format must be "${SHOOT_FORMAT}"; this is another kind of file.`);
+  if (typeof head.data.version === 'number' && head.data.version > SHOOT_VERSION)
+    throw Refusal.of('version', `version must be at most ${SHOOT_VERSION}; this file is version ${head.data.version}, made by a newer Gentle Arc: update this one.`);
+  const parsed = ShootSchema.safeParse(value);
+  if (!parsed.success) throw new Refusal(problemsOf(parsed.error, value));
+  return parsed.data;
+}
+
+/** The JSON Schema (draft 2020-12) of a shoot file, from the same definitions that check it. */
+export function shootJsonSchema(): object {
+  return z.toJSONSchema(ShootSchema, { target: 'draft-2020-12' });
+}

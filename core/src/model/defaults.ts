@@ -1,0 +1,143 @@
+import type { Kit } from './kit';
+import type { Shot } from './shot';
+import { SHOOT_FORMAT, SHOOT_VERSION, type Shoot } from './shoot';
+
+/** The made-up kit that every own shoot starts with. Names and figures are invented. */
+export const DEFAULT_KIT: Kit = {
+  cameras: [
+    {
+      id: 'cam-heron',
+      name: 'Heron full frame',
+      sensorWidthMm: 36,
+      sensorHeightMm: 24,
+      pictureWidthPx: 6000,
+      pictureHeightPx: 3376,
+      frameRatesHz: [24, 25, 30, 50, 60, 120],
+    },
+    {
+      id: 'cam-wren',
+      name: 'Wren crop',
+      sensorWidthMm: 23.5,
+      sensorHeightMm: 15.6,
+      pictureWidthPx: 3840,
+      pictureHeightPx: 2160,
+      frameRatesHz: [24, 25, 30, 50, 60],
+    },
+    {
+      id: 'cam-swift',
+      name: 'Swift flying camera',
+      sensorWidthMm: 17.3,
+      sensorHeightMm: 13,
+      pictureWidthPx: 5120,
+      pictureHeightPx: 2700,
+      frameRatesHz: [24, 25, 30, 50, 60],
+    },
+  ],
+  lenses: [
+    { id: 'lens-fern-1635', name: 'Fern 16–35', focalLengthMinMm: 16, focalLengthMaxMm: 35, closestFocusM: 0.28 },
+    { id: 'lens-fern-2470', name: 'Fern 24–70', focalLengthMinMm: 24, focalLengthMaxMm: 70, closestFocusM: 0.38 },
+    { id: 'lens-moss-35', name: 'Moss 35', focalLengthMinMm: 35, focalLengthMaxMm: 35, closestFocusM: 0.3 },
+    { id: 'lens-moss-85', name: 'Moss 85', focalLengthMinMm: 85, focalLengthMaxMm: 85, closestFocusM: 0.8 },
+    { id: 'lens-fern-70200', name: 'Fern 70–200', focalLengthMinMm: 70, focalLengthMaxMm: 200, closestFocusM: 1.1 },
+    { id: 'lens-swift-12', name: 'Swift built-in 12', focalLengthMinMm: 12, focalLengthMaxMm: 12, closestFocusM: 1 },
+  ],
+  rigs: [
+    {
+      id: 'rig-tripod',
+      name: 'Tripod, fluid head',
+      kind: 'tripod',
+      travelM: 0,
+      heightMinM: 0.4,
+      heightMaxM: 1.9,
+      speedMaxMps: 0,
+      panRateMaxDegps: 90,
+      tiltMinDeg: -80,
+      tiltMaxDeg: 80,
+    },
+    {
+      id: 'rig-slider-120',
+      name: 'Slider 1.2 m',
+      kind: 'slider',
+      travelM: 1.2,
+      heightMinM: 0.15,
+      heightMaxM: 1.7,
+      speedMaxMps: 0.5,
+      panRateMaxDegps: 60,
+      tiltMinDeg: -60,
+      tiltMaxDeg: 60,
+    },
+    {
+      id: 'rig-slider-240',
+      name: 'Slider 2.4 m on two stands',
+      kind: 'slider',
+      travelM: 2.4,
+      heightMinM: 0.5,
+      heightMaxM: 1.7,
+      speedMaxMps: 0.8,
+      panRateMaxDegps: 60,
+      tiltMinDeg: -60,
+      tiltMaxDeg: 60,
+    },
+    {
+      id: 'rig-gimbal',
+      name: 'Gimbal on foot',
+      kind: 'gimbal',
+      travelM: 60,
+      heightMinM: 0.25,
+      heightMaxM: 2.3,
+      speedMaxMps: 1.6,
+      panRateMaxDegps: 120,
+      tiltMinDeg: -80,
+      tiltMaxDeg: 80,
+    },
+    {
+      id: 'rig-drone',
+      name: 'Drone, small',
+      kind: 'drone',
+      travelM: 800,
+      heightMinM: 1.5,
+      heightMaxM: 120,
+      speedMaxMps: 8,
+      panRateMaxDegps: 60,
+      tiltMinDeg: -90,
+      tiltMaxDeg: 30,
+    },
+  ],
+};
+
+/** A first shot: a calm slide past the subject (or past the middle of the site when there is none). */
+export function newShot(kit: Kit, id: string, name: string, subjectId: string | null): Shot {
+  const lens = kit.lenses.find((row) => row.focalLengthMinMm <= 35 && row.focalLengthMaxMm >= 35) ?? kit.lenses[0];
+  const rig = kit.rigs.find((row) => row.kind === 'gimbal') ?? kit.rigs[0];
+  return {
+    id,
+    name,
+    note: '',
+    subjectId,
+    walks: [],
+    cameraId: kit.cameras[0].id,
+    lensId: lens.id,
+    rigId: rig.id,
+    focalLengthMm: Math.min(Math.max(35, lens.focalLengthMinMm), lens.focalLengthMaxMm),
+    frameRateHz: kit.cameras[0].frameRatesHz[0],
+    shutterDeg: 180,
+    move: { kind: 'slide', pivotEastM: 0, pivotNorthM: 0, heightM: 1.2, distanceM: 5, bearingDeg: 180, travelM: 2, skewDeg: 0 },
+    timing: { durationS: 8, holdStartS: 0.5, featherInS: 1.5, featherOutS: 1.5, holdEndS: 0.5, featherShape: 'minimumJerk' },
+    aim: { mode: 'subject', place: { u: 0, v: 0 } },
+  };
+}
+
+/** An own shoot: empty ground, the made-up kit, one shot waiting for a subject. */
+export function newShoot(id: string, name: string, shotId: string): Shoot {
+  return {
+    format: SHOOT_FORMAT,
+    version: SHOOT_VERSION,
+    id,
+    name,
+    note: '',
+    delivery: { widthPx: 3840, heightPx: 2160 },
+    site: { pieces: [] },
+    kit: DEFAULT_KIT,
+    shots: [newShot(DEFAULT_KIT, shotId, 'First shot', null)],
+  };
+}

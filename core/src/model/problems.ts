@@ -1,0 +1,57 @@
+import type * as z from 'zod';
+
+/** One thing wrong with a value that crossed a border: the path to the field, and a sentence that names it and the mend. */
+export interface Problem {
+  path: string;
+  sentence: string;
+}
+
+/** `['shots', 1, 'timing', 'durationS']` as `shots[1].timing.durationS`; the whole value is `(the whole file)`. */
+export function pathText(path: readonly PropertyKey[]): string {
+  let text = '';
+  for (const key of path) text += typeof key === 'number' ? `[${key}]` : (text ? '.' : '') + String(key);
+  return text || '(the whole file)';
+}
+
+function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
+  let value: unknown = root;
+  for (const key of path) {
+    if (typeof value !== 'object' || value === null) return undefined;
+    value = (value as Record<PropertyKey, unknown>)[key];
+  }
+  return value;
+}
+
+const said = (value: unknown): string => {
+  if (value === undefined) return 'missing';
+  const text = typeof value === 'string' ? `"${value}"` : Array.isArray(value) ? 'a list' : value !== null && typeof value === 'object' ? 'an object' : String(value);
+  return text.length > 60 ? text.slice(0, 57) + '…' : text;
+};
+
+/** Turns what Zod reports into sentences, in the order Zod found them. `value` is what was checked. */
+export function problemsOf(error: z.ZodError, value: unknown): Problem[] {
+  return error.issues.map((issue) => {
+    const path = pathText(issue.path);
+    const found = valueAt(value, issue.path);
+    const unit = issue.code === 'too_small' || issue.code === 'too_big' ? countedUnit(issue.origin) : '';
+    switch (issue.code) {
+      case 'too_small':
+        return { path, sentence: `${path} must be at least ${issue.minimum}${unit}; it is ${said(found)}.` };
+      case 'too_big':
+        return { path, sentence: `${path} must be at most ${issue.maximum}${unit}; it is ${said(found)}.` };
+      case 'invalid_type':
+        return { path, sentence: `${path} must be ${article(issue.expected)}; it is ${said(found)}.` };
+      case 'invalid_value':
+        return { path, sentence: `${path} must be ${issue.values.map(said).join(' or ')}; it is ${said(found)}.` };
+      case 'unrecognized_keys':
+        return { path, sentence: `${path} has ${issue.keys.map(said).join(' and ')}, which this format does not know; take it out.` };
+      case 'invalid_union':
+        return { path, sentence: `${path} is ${said(found)}, which is not one of the kinds this format knows.` };
+      default:
+        return { path, sentence: `${path} ${issue.message}.` };
+    }
+  });
+}
+
+const countedUnit = (origin: string): string => (origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : '');
+const article = (type: string): string => (type === 'int' ? 'a whole number' : /^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`);

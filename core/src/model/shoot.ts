@@ -1,0 +1,91 @@
+import * as z from 'zod';
+import { KitSchema, type Camera, type Lens, type Rig } from './kit';
+import { PieceSchema, type Piece } from './piece';
+import { ShotSchema, type Shot } from './shot';
+
+export const SHOOT_FORMAT = 'gentle-arc-shoot';
+export const SHOOT_VERSION = 1;
+
+/** The shape the audience sees, in pixels of the delivered picture. */
+export const DeliverySchema = z.strictObject({
+  widthPx: z.number().int().min(160).max(20000),
+  heightPx: z.number().int().min(120).max(20000),
+});
+
+export const SiteSchema = z.strictObject({ pieces: z.array(PieceSchema).max(2000) });
+
+/** The whole job: one site, one kit, the shots in order. This is also the file format; see docs/formats.md. */
+export const ShootSchema = z
+  .strictObject({
+    format: z.literal(SHOOT_FORMAT),
+    version: z.literal(SHOOT_VERSION),
+    id: z.string().min(1),
+    name: z.string().min(1).max(120),
+    note: z.string().max(4000),
+    delivery: DeliverySchema,
+    site: SiteSchema,
+    kit: KitSchema,
+    shots: z.array(ShotSchema).max(500),
+  })
+  .superRefine((shoot, context) => {
+    const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+    const uniqueIds = (rows: { id: string }[], path: string[]) => {
+      const seen = new Set<string>();
+      rows.forEach(({ id }, i) => {
+        if (seen.has(id)) refuse([...path, i, 'id'], `repeats "${id}"; give each its own`);
+        seen.add(id);
+      });
+      return seen;
+    };
+    const pieceIds = uniqueIds(shoot.site.pieces, ['site', 'pieces']);
+    const cameraIds = uniqueIds(shoot.kit.cameras, ['kit', 'cameras']);
+    const lensIds = uniqueIds(shoot.kit.lenses, ['kit', 'lenses']);
+    const rigIds = uniqueIds(shoot.kit.rigs, ['kit', 'rigs']);
+    uniqueIds(shoot.shots, ['shots']);
+    shoot.shots.forEach((shot, i) => {
+      const known = (ids: Set<string>, id: string, field: string, where: string) => {
+        if (!ids.has(id)) refuse(['shots', i, field], `names "${id}", which is not in ${where}; choose one that is`);
+      };
+      known(cameraIds, shot.cameraId, 'cameraId', 'kit.cameras');
+      known(lensIds, shot.lensId, 'lensId', 'kit.lenses');
+      known(rigIds, shot.rigId, 'rigId', 'kit.rigs');
+      if (shot.subjectId !== null) known(pieceIds, shot.subjectId, 'subjectId', 'site.pieces');
+      shot.walks.forEach((walk, k) => {
+        if (!pieceIds.has(walk.pieceId))
+          refuse(['shots', i, 'walks', k, 'pieceId'], `names "${walk.pieceId}", which is not in site.pieces; choose one that is`);
+      });
+    });
+  });
+
+export type Delivery = z.infer<typeof DeliverySchema>;
+export type Site = z.infer<typeof SiteSchema>;
+export type Shoot = z.infer<typeof ShootSchema>;
+
+/** A shot with everything it names looked up: what the computation works on. */
+export interface Setup {
+  shot: Shot;
+  camera: Camera;
+  lens: Lens;
+  rig: Rig;
+  delivery: Delivery;
+  pieces: Piece[];
+  subject: Piece | null;
+}
+
+/** Looks up what a shot names. The shoot must have passed `ShootSchema`; throws a RangeError when a name is missing all the same. */
+export function setupOf(shoot: Shoot, shot: Shot): Setup {
+  const find = <T extends { id: string }>(rows: T[], id: string, what: string): T => {
+    const found = rows.find((row) => row.id === id);
+    if (!found) throw new RangeError(`The shot "${shot.name}" names a ${what} that is not there: ${id}.`);
+    return found;
+  };
+  return {
+    shot,
+    camera: find(shoot.kit.cameras, shot.cameraId, 'camera'),
+    lens: find(shoot.kit.lenses, shot.lensId, 'lens'),
+    rig: find(shoot.kit.rigs, shot.rigId, 'rig'),
+    delivery: shoot.delivery,
+    pieces: shoot.site.pieces,
+    subject: shot.subjectId === null ? null : find(shoot.site.pieces, shot.subjectId, 'subject'),
+  };
+}

@@ -1,0 +1,39 @@
+/** The person's choice of how lengths are written. Core computes in metres throughout. */
+export type Units = 'metric' | 'imperial';
+
+const M_PER_FOOT = 0.3048;
+
+/** A length in words: `1.25 m`, or `4′ 1″` in feet and inches. */
+export function sayLength(lengthM: number, units: Units): string {
+  if (units === 'metric') return `${trim(lengthM, Math.abs(lengthM) < 10 ? 2 : 1)} m`;
+  const inches = Math.round((Math.abs(lengthM) / M_PER_FOOT) * 12);
+  const sign = lengthM < 0 && inches > 0 ? '−' : '';
+  const feet = Math.floor(inches / 12);
+  return feet === 0 ? `${sign}${inches}″` : `${sign}${feet}′ ${inches % 12}″`;
+}
+
+/** A speed in words: metres or feet a second. */
+export function saySpeed(speedMps: number, units: Units): string {
+  return units === 'metric' ? `${trim(speedMps, 2)} m/s` : `${trim(speedMps / M_PER_FOOT, 1)} ft/s`;
+}
+
+/** Reads a typed length in metres. A bare number is metres, or feet when the person works in feet; `5' 6"`, `18 in`, `40 cm` and `2 m` always work. Null when it is not a length. */
+export function parseLength(text: string, units: Units): number | null {
+  const clean = text.trim().replace(',', '.').replace('−', '-').replace(/[′’]/g, "'").replace(/[″”]/g, '"');
+  const feetAndInches = /^(-?)(\d+(?:\.\d+)?)\s*(?:'|ft)\s*(?:(\d+(?:\.\d+)?)\s*(?:"|in)?)?$/.exec(clean);
+  if (feetAndInches) {
+    const lengthM = (Number(feetAndInches[2]) + Number(feetAndInches[3] ?? 0) / 12) * M_PER_FOOT;
+    return feetAndInches[1] ? -lengthM : lengthM;
+  }
+  const plain = /^(-?(?:\d+\.?\d*|\.\d+))\s*(m|cm|mm|in|")?$/.exec(clean);
+  if (!plain) return null;
+  const perUnit = { m: 1, cm: 0.01, mm: 0.001, in: M_PER_FOOT / 12, '"': M_PER_FOOT / 12 }[plain[2] ?? ''] ?? (units === 'metric' ? 1 : M_PER_FOOT);
+  return Number(plain[1]) * perUnit;
+}
+
+/** A number with at most so many decimals and no trailing zeros; a true minus sign. */
+export function trim(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  const short = text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text;
+  return short === '-0' ? '0' : short.replace('-', '−');
+}

@@ -1,0 +1,25 @@
+import { severity, type Finding } from '../model/finding';
+import { setupOf, type Shoot } from '../model/shoot';
+import type { Shot } from '../model/shot';
+import type { Units } from '../model/units';
+import { cautionsOf, type Caution } from '../rig/cautions';
+import { rigFindings } from '../rig/envelope';
+import { pictureFindings } from '../screen/findings';
+import { measurePicture, type Picture } from '../screen/picture';
+
+/** What the audience will see and what the rig makes of it: the whole reading of one shot. */
+export interface Reading {
+  picture: Picture;
+  /** Worst first; equals keep the order of the work. */
+  findings: Finding[];
+  cautions: Caution[];
+}
+
+/** Reads a shot of a valid shoot. */
+export function readShot(shoot: Shoot, shot: Shot, units: Units = 'metric'): Reading {
+  const setup = setupOf(shoot, shot);
+  const picture = measurePicture(setup, { units });
+  const findings = [...pictureFindings(picture), ...rigFindings(setup, picture.motion, picture.samples, units)];
+  findings.sort((a, b) => severity(b) - severity(a));
+  return { picture, findings, cautions: cautionsOf(setup, picture.samples, units) };
+}

@@ -1,0 +1,53 @@
+import { gradeBelow, speedWords, type Finding } from '../../model/finding';
+import { LIMITS } from '../../model/limits';
+import { largest, smoothed } from '../../motion/columns';
+import type { LayerMotion } from '../layer-speed';
+import type { Picture } from '../picture';
+
+const SEEN_S = 0.4;
+const STILL_TRACK_M = 0.01;
+
+/** How far a layer's mean has slid against the subject over the whole shot, frame widths. */
+export function totalSlide(layer: LayerMotion, { subject, samples }: Picture): number {
+  let right = 0;
+  let up = 0;
+  for (let row = 1; row < samples.count; row += 1) {
+    if (Number.isNaN(layer.rightwards[row])) continue;
+    right += layer.rightwards[row] - (subject.rightwards[row] || 0);
+    up += layer.upwards[row] - (subject.upwards[row] || 0);
+  }
+  return Math.hypot(right, up) / samples.frameRateHz;
+}
+
+/** Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged. */
+export function parallaxFindings(picture: Picture): Finding[] {
+  const { samples, site, motion } = picture;
+  if (motion.track.lengthM < STILL_TRACK_M) return [];
+  const peakOf = (layer: LayerMotion) => largest(smoothed(layer.againstSubject, SEEN_S * samples.frameRateHz));
+  const near = peakOf(site.near);
+  const far = peakOf(site.far);
+  const value = Math.max(near?.value ?? 0, far?.value ?? 0);
+  const stronger = (near?.value ?? 0) >= (far?.value ?? 0) ? near : far;
+  const limit = LIMITS.parallaxWeak.value;
+  const grade = gradeBelow(value, limit, LIMITS.parallaxNone.value);
+  const nearWords = near ? `near things move at ${speedWords(near.value)} against the subject` : 'nothing near is in the picture';
+  const farWords = far ? `far ones at ${speedWords(far.value)}` : 'nothing far is in the picture';
+  const slide = `${totalSlide(site.near, picture).toFixed(2)} (near) and ${totalSlide(site.far, picture).toFixed(2)} (far) frame widths in all`;
+  return [
+    {
+      id: 'parallax',
+      grade,
+      sentence:
+        grade === 'calm'
+          ? `Depth shows: ${nearWords}, ${farWords}; they slide ${slide}.`
+          : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They slide ${slide}.`,
+      reason: 'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',
+      tS: stronger ? samples.tS[stronger.row] : 0,
+      value,
+      limit,
+      unit: 'frame widths/s',
+      said: speedWords(value),
+      measure: near && stronger === near ? 'near parallax' : 'parallax',
+    },
+  ];
+}

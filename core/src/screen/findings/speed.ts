@@ -1,0 +1,95 @@
+import { gradeAbove, percent, speedWords, trimmedSeconds, type Finding } from '../../model/finding';
+import { LIMITS, smoothSpeed } from '../../model/limits';
+import { largest, smoothed } from '../../motion/columns';
+import { exposureTimeS } from '../../optics/shutter';
+import type { Picture } from '../picture';
+
+/** Speeds are judged over this long: a shorter flicker is not seen as motion. Common practice, no published source. */
+const SEEN_S = 0.4;
+
+/** Whether the eye has a subject to rest on: it is in the picture and nearly still there at its fastest. */
+export function subjectIsHeld({ subject, samples }: Picture): boolean {
+  const fastest = largest(smoothed(subject.speed, SEEN_S * samples.frameRateHz));
+  return fastest !== null && fastest.value <= LIMITS.heldSubjectSpeed.value;
+}
+
+/** Screen speed of near, subject and far as crossing time against the frame rate. */
+export function speedFindings(picture: Picture): Finding[] {
+  const { samples, setup } = picture;
+  const held = subjectIsHeld(picture);
+  const plain = smoothSpeed(samples.frameRateHz);
+  const layers = [
+    { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? plain * LIMITS.heldSubjectFactor.value : plain },
+    { id: 'speed.subject', what: setup.subject?.name ?? 'The subject', column: picture.subject.speed, limit: plain },
+    { id: 'speed.far', what: 'Far things', column: picture.site.far.speed, limit: held ? plain * LIMITS.heldSubjectFactor.value : plain },
+  ];
+  return layers.flatMap(({ id, what, column, limit }) => {
+    const peak = largest(smoothed(column, SEEN_S * samples.frameRateHz));
+    if (!peak) return [];
+    const grade = gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
+    const crossing = trimmedSeconds(1 / peak.value);
+    const least = trimmedSeconds(1 / limit);
+    const still = peak.value < 1e-4;
+    const verb = what === 'Near things' || what === 'Far things' ? ['stay', 'cross'] : ['stays', 'crosses'];
+    return {
+      id,
+      grade,
+      sentence: still
+        ? `${what} ${verb[0]} still in the frame.`
+        : grade === 'calm'
+          ? `${what} ${verb[1]} the frame in ${crossing} at the quickest; ${least} or slower reads smoothly at ${samples.frameRateHz} frames a second.`
+          : `${what} ${verb[1]} the frame in ${crossing}; at ${samples.frameRateHz} frames a second ${least} is the quickest that reads smoothly.`,
+      reason: held && id !== 'speed.subject' ? 'Faster things jump from frame to frame; the limit is wider because the eye rests on a held subject.' : 'Faster things jump from frame to frame instead of moving.',
+      tS: samples.tS[peak.row],
+      value: peak.value,
+      limit,
+      unit: 'frame widths/s',
+      said: speedWords(peak.value),
+      measure: `${id === 'speed.subject' ? 'subject' : id === 'speed.near' ? 'near' : 'far'} speed`,
+    };
+  });
+}
+
+/** Blur of the subject while the shutter is open, and the opposite: a shutter too short for the speed. */
+export function blurFindings(picture: Picture): Finding[] {
+  const { samples, setup } = picture;
+  const { shutterDeg } = setup.shot;
+  const openS = exposureTimeS(shutterDeg, samples.frameRateHz);
+  const peak = largest(smoothed(picture.subject.speed, SEEN_S * samples.frameRateHz));
+  const findings: Finding[] = [];
+  if (peak) {
+    const blur = peak.value * openS;
+    const limit = LIMITS.subjectBlur.value;
+    const pixels = Math.round(blur * setup.delivery.widthPx);
+    findings.push({
+      id: 'blur.subject',
+      grade: gradeAbove(blur, limit, limit * LIMITS.joltFactor.value),
+      sentence: `${setup.subject?.name ?? 'The subject'} smears over ${pixels} of ${setup.delivery.widthPx} pixels while the shutter is open; up to ${Math.round(limit * setup.delivery.widthPx)} looks sharp enough.`,
+      reason: `The shutter is open for 1/${Math.round(1 / openS)} s.`,
+      tS: samples.tS[peak.row],
+      value: blur,
+      limit,
+      unit: 'frame widths',
+      said: `${pixels} pixels`,
+      measure: 'blur',
+    });
+  }
+  const fastest = [picture.site.near.speed, picture.subject.speed, picture.site.far.speed]
+    .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz)))
+    .reduce((a, b) => (a === null || (b !== null && b.value > a.value) ? b : a), null);
+  if (fastest && shutterDeg < LIMITS.shortShutterDeg.value && fastest.value > smoothSpeed(samples.frameRateHz) / 2)
+    findings.push({
+      id: 'blur.shutter',
+      grade: shutterDeg < LIMITS.shortShutterDeg.value / 2 ? 'jolt' : 'ripple',
+      sentence: `The shutter is open for ${shutterDeg}° only while the picture moves at ${speedWords(fastest.value)}; from ${LIMITS.shortShutterDeg.value}° on the frames join up.`,
+      reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openS)} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
+      tS: samples.tS[fastest.row],
+      value: shutterDeg,
+      limit: LIMITS.shortShutterDeg.value,
+      unit: 'deg',
+      said: `${shutterDeg}°`,
+      measure: 'shutter',
+    });
+  return findings;
+}
+

@@ -1,0 +1,60 @@
+import type { Words } from '../model/finding';
+import type { Setup } from '../model/shoot';
+import { motionOf, sampleShot, type Samples, type ShotMotion } from '../motion/sample';
+import { sitePoints, type Lattice, type SitePoints } from '../site/site-points';
+import { siteMotion, type SiteMotion } from './layer-speed';
+import { screenAcceleration } from './screen-acceleration';
+import { subjectInFrame, type SubjectInFrame } from './subject-in-frame';
+
+/** Everything measured in the picture of one shot, ready to be judged. */
+export interface Picture {
+  setup: Setup;
+  motion: ShotMotion;
+  samples: Samples;
+  subject: SubjectInFrame;
+  site: SiteMotion;
+  /** Frame widths per second squared, one value per row. */
+  acceleration: Float64Array;
+  words: Words;
+}
+
+const FINE_PER_SIDE = 21;
+const COARSE_PER_SIDE = 17;
+
+/** Ground points in proportion to the camera's distance: a fine lattice about the pivot that reaches past the camera, a coarse one far around it. */
+export function groundLattices(motion: ShotMotion): Lattice[] {
+  const place = new Float64Array(3);
+  let distanceM = 0;
+  for (const share of [0, 0.5, 1]) {
+    motion.track.write(share, place);
+    distanceM += Math.hypot(place[0] - motion.pivot.xM, place[1] - motion.pivot.yM) / 3;
+  }
+  const { xM, yM } = motion.pivot;
+  const reach = Math.max(distanceM, 0.5);
+  return [
+    { xM, yM, spacingM: reach / 8, perSide: FINE_PER_SIDE },
+    { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
+  ];
+}
+
+/** The points of the site that stay still in this shot, with the ground. */
+export function stillPoints(setup: Setup, motion: ShotMotion): SitePoints {
+  const moving = new Set(setup.shot.walks.map((walk) => walk.pieceId));
+  if (setup.subject) moving.add(setup.subject.id);
+  return sitePoints(setup.pieces, groundLattices(motion), moving);
+}
+
+/** Samples a shot and measures its picture. */
+export function measurePicture(setup: Setup, words: Words, points?: SitePoints): Picture {
+  const motion = motionOf(setup);
+  const samples = sampleShot(setup, motion);
+  const subject = subjectInFrame(samples, setup.subject);
+  const still = points ?? stillPoints(setup, motion);
+  const site = siteMotion(samples, still, subject.depthM, orZero(subject.rightwards), orZero(subject.upwards));
+  return { setup, motion, samples, subject, site, acceleration: screenAcceleration(samples, subject.depthM), words };
+}
+
+/** Without a subject in view, layers are compared with a still picture. */
+function orZero(column: Float64Array): Float64Array {
+  return column.map((value) => (Number.isNaN(value) ? 0 : value));
+}

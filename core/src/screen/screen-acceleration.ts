@@ -1,0 +1,45 @@
+import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
+import type { Samples } from '../motion/sample';
+
+/** Where in the picture the probes sit, frame widths right of the centre and frame heights up, and how deep, as a share of the subject's depth. */
+const PROBES = [
+  { u: 0.25, v: 0.15, share: 1 },
+  { u: -0.25, v: 0.15, share: 4 },
+] as const;
+
+/**
+ * How hard still things speed up and slow down on screen, frame widths per second squared, one value per row (the ends
+ * repeat their neighbours). For each row, still points that the picture holds at that moment at the subject's depth and
+ * four times as far are followed through the rows before and after; the larger second difference counts.
+ */
+export function screenAcceleration(samples: Samples, depthM: Float64Array): Float64Array {
+  const { count, cameras, frameWidthMm, frameHeightMm, frameRateHz } = samples;
+  const out = new Float64Array(count);
+  const aspect = frameWidthMm / frameHeightMm;
+  const [before, now, after]: InPicture[] = [0, 1, 2].map(() => ({ u: 0, w: 0, depthM: 0 }));
+  for (let i = 1; i + 1 < count; i += 1) {
+    const c = i * CAMERA_SIZE;
+    let most = 0;
+    for (const probe of PROBES) {
+      const depth = depthM[i] * probe.share;
+      if (!(depth > 0)) continue;
+      const scale = frameWidthMm / samples.focalLengthMm[i];
+      const right = probe.u * depth * scale * scale;
+      const up = (probe.v / aspect) * depth * scale * scale;
+      const x = samples.xM[i] + cameras[c] * right + cameras[c + 4] * up + cameras[c + 8] * depth;
+      const y = samples.yM[i] + cameras[c + 1] * right + cameras[c + 5] * up + cameras[c + 9] * depth;
+      const z = samples.zM[i] + cameras[c + 2] * right + cameras[c + 6] * up + cameras[c + 10] * depth;
+      project(cameras, c - CAMERA_SIZE, x, y, z, before);
+      project(cameras, c, x, y, z, now);
+      project(cameras, c + CAMERA_SIZE, x, y, z, after);
+      const bend = Math.hypot(after.u - 2 * now.u + before.u, after.w - 2 * now.w + before.w);
+      if (bend > most) most = bend;
+    }
+    out[i] = most * frameRateHz * frameRateHz;
+  }
+  if (count > 2) {
+    out[0] = out[1];
+    out[count - 1] = out[count - 2];
+  }
+  return out;
+}

@@ -1,0 +1,71 @@
+import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
+import type { Samples } from '../motion/sample';
+import type { Piece } from '../model/piece';
+
+/** The subject in the picture as columns, one row per sample. NaN without a subject or with the subject behind the camera. */
+export interface SubjectInFrame {
+  /** The subject's middle: u in frame widths, v in frame heights from the centre. */
+  u: Float64Array;
+  v: Float64Array;
+  /** Top and base, v in frame heights. */
+  topV: Float64Array;
+  baseV: Float64Array;
+  /** From base to top along the picture, in frame heights. */
+  height: Float64Array;
+  /** Half the subject's width, in frame widths. */
+  halfWidth: Float64Array;
+  /** Along the optical axis, metres. Without a subject: distance to the pivot, so that layers still mean something. */
+  depthM: Float64Array;
+  /** Velocity of its middle on screen, frame widths a second; row 0 repeats row 1. */
+  rightwards: Float64Array;
+  upwards: Float64Array;
+  speed: Float64Array;
+}
+
+/** Measures the subject in every row. */
+export function subjectInFrame(samples: Samples, subject: Piece | null): SubjectInFrame {
+  const { count, cameras, frameWidthMm, frameHeightMm, frameRateHz } = samples;
+  const gap = () => new Float64Array(count).fill(NaN);
+  const rows: SubjectInFrame = {
+    u: gap(),
+    v: gap(),
+    topV: gap(),
+    baseV: gap(),
+    height: gap(),
+    halfWidth: gap(),
+    depthM: samples.focusDistanceM.slice(),
+    rightwards: gap(),
+    upwards: gap(),
+    speed: gap(),
+  };
+  if (!subject) return rows;
+  const aspect = frameWidthMm / frameHeightMm;
+  const half = Math.max(subject.lengthM, subject.depthM) / 2;
+  const base: InPicture = { u: 0, w: 0, depthM: 0 };
+  const top: InPicture = { u: 0, w: 0, depthM: 0 };
+  const middle: InPicture = { u: 0, w: 0, depthM: 0 };
+  for (let i = 0; i < count; i += 1) {
+    const x = samples.subjectXM[i];
+    const y = samples.subjectYM[i];
+    const z = samples.subjectZM[i];
+    const camera = i * CAMERA_SIZE;
+    project(cameras, camera, x, y, z, base);
+    project(cameras, camera, x, y, z + subject.heightM, top);
+    project(cameras, camera, x, y, z + subject.heightM / 2, middle);
+    if (!(base.depthM > 0 && top.depthM > 0)) continue;
+    rows.u[i] = middle.u;
+    rows.v[i] = middle.w * aspect;
+    rows.topV[i] = top.w * aspect;
+    rows.baseV[i] = base.w * aspect;
+    rows.height[i] = Math.hypot(top.w - base.w, top.u - base.u) * aspect;
+    rows.halfWidth[i] = (half * samples.focalLengthMm[i]) / (frameWidthMm * middle.depthM);
+    rows.depthM[i] = middle.depthM;
+    if (i > 0) {
+      rows.rightwards[i] = (rows.u[i] - rows.u[i - 1]) * frameRateHz;
+      rows.upwards[i] = ((rows.v[i] - rows.v[i - 1]) / aspect) * frameRateHz;
+      rows.speed[i] = Math.hypot(rows.rightwards[i], rows.upwards[i]);
+    }
+  }
+  for (const column of [rows.rightwards, rows.upwards, rows.speed]) if (count > 1) column[0] = column[1];
+  return rows;
+}
