@@ -52,7 +52,7 @@ export async function writePathGltf(setup: Setup, samples: Samples): Promise<str
   const buffer = document.createBuffer();
   const scene = document.createScene(setup.shot.name);
   document.getRoot().setDefaultScene(scene);
-  const column = (array: Float32Array, type: 'SCALAR' | 'VEC3' | 'VEC4') => document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
+  const column = (array: Float32Array<ArrayBuffer>, type: 'SCALAR' | 'VEC3' | 'VEC4') => document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
 
   const materials = new Map<PieceKind, ReturnType<Document['createMaterial']>>();
   const materialOf = (kind: PieceKind) => {
@@ -86,7 +86,7 @@ export async function writePathGltf(setup: Setup, samples: Samples): Promise<str
 
   const animation = document.createAnimation(setup.shot.name);
   const times_ = column(Float32Array.from(samples.tS), 'SCALAR');
-  const animate = (node: Node, path: 'translation' | 'rotation', values: Float32Array) => {
+  const animate = (node: Node, path: 'translation' | 'rotation', values: Float32Array<ArrayBuffer>) => {
     const sampler = document
       .createAnimationSampler()
       .setInput(times_)
@@ -108,7 +108,7 @@ export async function writePathGltf(setup: Setup, samples: Samples): Promise<str
   return JSON.stringify(json);
 }
 
-function pieceNode(document: Document, piece: Piece, column: (array: Float32Array, type: 'VEC3') => ReturnType<Document['createAccessor']>, material: ReturnType<Document['createMaterial']>): Node {
+function pieceNode(document: Document, piece: Piece, column: (array: Float32Array<ArrayBuffer>, type: 'VEC3') => ReturnType<Document['createAccessor']>, material: ReturnType<Document['createMaterial']>): Node {
   const solid = solidOf(piece);
   const turned = (xyz: Float32Array) => {
     const out = new Float32Array(xyz.length);

@@ -2,7 +2,7 @@ import type { Walk, WalkPoint } from '../model/shot';
 import type { Point3 } from './track';
 
 /** A person takes about a step to change pace or turn: common practice, no published source. */
-const STEP_S = 0.5;
+export const WALK_STEP_S = 0.5;
 
 /** Where a walker is at time t (s), written as x, y, z metres into `out`. */
 export type WalkAt = (tS: number, out: Float64Array, offset?: number) => void;
@@ -24,7 +24,7 @@ export function walkAt(points: readonly WalkPoint[]): WalkAt {
   return (tS, out, offset = 0) => {
     for (let axis = 0; axis < 3; axis += 1) {
       const integral = columns[axis];
-      out[offset + axis] = (integral(tS + STEP_S) - 2 * integral(tS) + integral(tS - STEP_S)) / (STEP_S * STEP_S);
+      out[offset + axis] = (integral(tS + WALK_STEP_S) - 2 * integral(tS) + integral(tS - WALK_STEP_S)) / (WALK_STEP_S * WALK_STEP_S);
     }
   };
 }

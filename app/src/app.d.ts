@@ -1,0 +1,2 @@
+declare module '@fontsource-variable/atkinson-hyperlegible-next';
+declare module '@fontsource-variable/fraunces';

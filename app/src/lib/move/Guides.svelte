@@ -1,0 +1,36 @@
+<script lang="ts">
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+
+  /** Level and thirds over the picture. */
+  let { samples, row }: { samples: Samples; row: number } = $props();
+
+  /** Where the horizon lies, as a share of the frame from its top. */
+  const horizon = $derived(0.5 + (Math.tan((samples.tiltDeg[row] * Math.PI) / 180) * samples.focalLengthMm[row]) / samples.frameHeightMm);
+</script>
+
+<svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
+  <path d="M33.33 0V100M66.67 0V100M0 33.33H100M0 66.67H100" />
+  {#if horizon > 0 && horizon < 1}<path class="level" d="M0 {horizon * 100}H6M94 {horizon * 100}H100" />{/if}
+</svg>
+
+<style>
+  svg {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    pointer-events: none;
+  }
+  path {
+    fill: none;
+    stroke: #fffdf8;
+    stroke-opacity: 0.5;
+    stroke-width: 1px;
+    vector-effect: non-scaling-stroke;
+  }
+  .level {
+    stroke: #b4531f;
+    stroke-opacity: 0.95;
+    stroke-width: 3px;
+  }
+</style>

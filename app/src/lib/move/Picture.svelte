@@ -1,0 +1,61 @@
+<script lang="ts">
+  import type { Component } from 'svelte';
+  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { preferences } from '$lib/store/preferences.svelte';
+  import Guides from './Guides.svelte';
+  import { hasWebGl2 } from './webgl';
+
+  /** The picture through the lens at the playhead. three.js is only loaded here, and only where it can draw. */
+  interface Props {
+    setup: Setup;
+    samples: Samples;
+    row: number;
+  }
+  let { setup, samples, row }: Props = $props();
+
+  const drawable = hasWebGl2();
+  let Canvas3d: Component<Props> | null = $state.raw(null);
+  let problem: string | null = $state(null);
+
+  $effect(() => {
+    if (!drawable) return;
+    import('./PictureCanvas.svelte').then(
+      (module) => (Canvas3d = module.default),
+      (error: Error) => (problem = `The picture could not be loaded: ${error.message}`),
+    );
+  });
+</script>
+
+<figure class="frame" style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}" aria-label="Picture through the lens">
+  {#if !drawable || problem}
+    <p class="why" role="status">
+      {problem ?? 'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
+    </p>
+  {:else if Canvas3d}
+    <Canvas3d {setup} {samples} {row} />
+  {:else}
+    <p class="why">Setting up the picture…</p>
+  {/if}
+  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} />{/if}
+</figure>
+
+<style>
+  .frame {
+    position: relative;
+    width: 100%;
+    margin: 0;
+    overflow: hidden;
+    border-radius: 10px;
+    background: var(--sun);
+  }
+  .why {
+    position: absolute;
+    inset: 0;
+    display: grid;
+    place-content: center;
+    padding: 2rem;
+    text-align: center;
+    color: var(--soft);
+  }
+</style>

@@ -1,0 +1,434 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import type { Piece } from '@gentle-arc/core/model/piece';
+  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Samples, ShotMotion } from '@gentle-arc/core/motion/sample';
+  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { toSite } from '@gentle-arc/core/site/ground';
+  import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
+  import { PlanView } from './plan-view.svelte';
+  import WalkMarks from './WalkMarks.svelte';
+
+  /** The plan from above: pieces, path with its feathers as spacing, angle of view at the playhead, walks. Anything on it can be dragged. */
+  interface Props {
+    setup: Setup;
+    motion: ShotMotion;
+    samples: Samples;
+    row: number;
+    selectedId: string | null;
+    drawingWalk: boolean;
+    onselect: (id: string | null) => void;
+    onplace: (xM: number, yM: number) => void;
+    onmovehandle: (id: string, xM: number, yM: number) => void;
+    onmovepivot: (xM: number, yM: number) => void;
+    onmovepiece: (id: string, xM: number, yM: number) => void;
+    onturnpiece: (id: string, headingDeg: number) => void;
+    onresizepiece: (id: string, lengthM: number, depthM: number) => void;
+    onmovewalkpoint: (pieceId: string, index: number, xM: number, yM: number) => void;
+    onsettle: () => void;
+  }
+  let props: Props = $props();
+  const { setup, motion, samples, row, selectedId, drawingWalk } = $derived(props);
+
+  const view = new PlanView();
+  let svg: SVGSVGElement;
+  let width = $state(480);
+  let height = $state(320);
+
+  onMount(() => {
+    const detach = view.attach(svg);
+    fit();
+    return detach;
+  });
+
+  /** Shows the path, the subject and what is close to them. */
+  export function fit() {
+    const xs = [...samples.xM, motion.pivot.xM];
+    const ys = [...samples.yM, motion.pivot.yM];
+    for (const walk of setup.shot.walks) for (const point of walk.points) xs.push(point.xM) && ys.push(point.yM);
+    const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
+    const [y0, y1] = [Math.min(...ys), Math.max(...ys)];
+    const margin = Math.max(1.2, 0.16 * Math.max(x1 - x0, y1 - y0));
+    view.show(x0 - margin, y0 - margin, x1 + margin, y1 + margin, width, height);
+  }
+
+  const pieces = $derived(drawingOrder(setup.pieces));
+  const handles = $derived(recipeOf(setup.shot.move).handles(setup.shot.move, motion.pivot));
+  const selected = $derived(setup.pieces.find((piece) => piece.id === selectedId) ?? null);
+  const last = $derived(Math.min(row, samples.count - 1));
+
+  /** Where a piece is at the playhead: walkers are drawn where they are then. */
+  function shownPlace(piece: Piece): { xM: number; yM: number } {
+    if (piece.id === setup.subject?.id) return { xM: samples.subjectXM[last], yM: samples.subjectYM[last] };
+    return setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
+  }
+
+  const track = $derived(Array.from(samples.xM, (xM, i) => `${view.x(xM)},${view.y(samples.yM[i])}`).join(' '));
+
+  /** A tick each quarter of a second, square to the path: close together where the camera is slow. */
+  const TICK_S = 0.25;
+  const ticks = $derived.by(() => {
+    const every = Math.max(1, Math.round(TICK_S * samples.frameRateHz));
+    const marks: { x1: number; y1: number; x2: number; y2: number }[] = [];
+    for (let i = 0; i < samples.count; i += every) {
+      const [a, b] = [Math.max(0, i - 1), Math.min(samples.count - 1, i + 1)];
+      const dx = samples.xM[b] - samples.xM[a];
+      const dy = samples.yM[b] - samples.yM[a];
+      const size = Math.hypot(dx, dy);
+      if (size < 1e-7) continue;
+      const [cx, cy] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
+      marks.push({ x1: cx + (5 * dy) / size, y1: cy + (5 * dx) / size, x2: cx - (5 * dy) / size, y2: cy - (5 * dx) / size });
+    }
+    return marks;
+  });
+
+  /** The frame's angle of view at the playhead, out to well past the subject. */
+  const wedge = $derived.by(() => {
+    const half = Math.atan(samples.frameWidthMm / (2 * samples.focalLengthMm[last]));
+    const pan = (samples.panDeg[last] * Math.PI) / 180;
+    const reach = Math.max(4, samples.focusDistanceM[last] * 2.2);
+    const [x, y] = [samples.xM[last], samples.yM[last]];
+    const end = (angle: number) => `${view.x(x + (reach * Math.sin(angle)) / Math.cos(half))},${view.y(y + (reach * Math.cos(angle)) / Math.cos(half))}`;
+    return `M${view.x(x)},${view.y(y)}L${end(pan - half)}L${end(pan + half)}Z`;
+  });
+
+  type Grab = (xM: number, yM: number) => void;
+  let grabbed: { move: Grab; dx: number; dy: number; moved: boolean } | null = null;
+
+  const under = (event: PointerEvent | MouseEvent) => {
+    const box = svg.getBoundingClientRect();
+    return view.toSite(event.clientX - box.left, event.clientY - box.top);
+  };
+
+  /** Takes hold of something at a site point; it keeps its distance from the finger. */
+  function grab(event: PointerEvent, at: { xM: number; yM: number }, move: Grab) {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+    const { xM, yM } = under(event);
+    grabbed = { move, dx: at.xM - xM, dy: at.yM - yM, moved: false };
+  }
+  function drag(event: PointerEvent) {
+    if (!grabbed) return;
+    const { xM, yM } = under(event);
+    grabbed.moved = true;
+    grabbed.move(xM + grabbed.dx, yM + grabbed.dy);
+  }
+  function drop() {
+    if (grabbed?.moved) props.onsettle();
+    grabbed = null;
+  }
+
+  /** Arrow keys nudge what has the focus: a decimetre, with Shift a metre. */
+  function nudge(event: KeyboardEvent, at: { xM: number; yM: number }, move: Grab) {
+    const step = event.shiftKey ? 1 : 0.1;
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }[event.key];
+    if (!by) return;
+    event.preventDefault();
+    event.stopPropagation();
+    move(at.xM + by[0], at.yM + by[1]);
+  }
+
+  function press(event: MouseEvent) {
+    if ((event.target as Element).closest('[data-grab]')) return;
+    const { xM, yM } = under(event);
+    if (drawingWalk) props.onplace(xM, yM);
+    else props.onselect(null);
+  }
+
+  const turnGrip = $derived(selected && toSite(selected, selected.lengthM / 2 + 26 / view.scale, 0));
+  const sizeGrip = $derived(selected && toSite(selected, selected.lengthM / 2, selected.depthM / 2));
+
+  function turnTo(piece: Piece, xM: number, yM: number) {
+    const deg = (Math.atan2(xM - piece.xM, yM - piece.yM) * 180) / Math.PI;
+    props.onturnpiece(piece.id, Math.round(deg < 0 ? deg + 360 : deg) % 360);
+  }
+  function resizeTo(piece: Piece, xM: number, yM: number) {
+    const heading = (piece.headingDeg * Math.PI) / 180;
+    const [dx, dy] = [xM - piece.xM, yM - piece.yM];
+    const along = dx * Math.sin(heading) + dy * Math.cos(heading);
+    const across = dx * Math.cos(heading) - dy * Math.sin(heading);
+    const side = (half: number) => Math.min(2000, Math.max(0.02, Math.round(Math.abs(half) * 200) / 100));
+    props.onresizepiece(piece.id, side(along), side(across));
+  }
+
+  const bar = $derived.by(() => {
+    const metres = [0.5, 1, 2, 5, 10, 20, 50, 100].find((m) => m * view.scale >= 46) ?? 100;
+    return { metres, px: metres * view.scale };
+  });
+  $effect(() => {
+    if (width && height) untrack(fit);
+  });
+</script>
+
+<div class="plan" class:drawing={drawingWalk} bind:clientWidth={width} bind:clientHeight={height}>
+  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+  <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press} onpointermove={drag} onpointerup={drop} onpointercancel={drop}>
+    <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
+      {#each pieces as piece (piece.id)}
+        {@const at = shownPlace(piece)}
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <path
+          class="piece {piece.kind}"
+          class:subject={piece.id === setup.subject?.id}
+          class:selected={piece.id === selectedId}
+          d={outline(piece)}
+          transform={placed({ ...at, headingDeg: piece.headingDeg })}
+          data-grab={piece.kind === 'ridge' || (piece.kind === 'slab' && piece.id !== selectedId) ? undefined : ''}
+          role="button"
+          tabindex="0"
+          aria-label={piece.name}
+          onpointerdown={(event) => {
+            if (drawingWalk || !(event.currentTarget as Element).hasAttribute('data-grab')) return;
+            const from = setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
+            const held = at;
+            grab(event, held, (xM, yM) => props.onmovepiece(piece.id, from.xM + xM - held.xM, from.yM + yM - held.yM));
+          }}
+          onclick={(event) => {
+            if (drawingWalk) return;
+            event.stopPropagation();
+            props.onselect(piece.id);
+          }}
+          onkeydown={(event) => {
+            if (event.key === 'Enter' || event.key === ' ') {
+              event.preventDefault();
+              event.stopPropagation();
+              props.onselect(piece.id);
+            }
+            nudge(event, setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) => props.onmovepiece(piece.id, xM, yM));
+          }}
+        >
+          <title>{piece.name}</title>
+        </path>
+      {/each}
+    </g>
+
+    <path class="wedge" d={wedge} />
+    <WalkMarks walks={setup.shot.walks} pieces={setup.pieces} {view} {selectedId} ongrab={(event, at, pieceId, index) => grab(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))} onnudge={(event, at, pieceId, index) => nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))} />
+
+    <polyline class="track" points={track} />
+    {#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
+
+    {#if setup.subject}
+      <text class="name" x={view.x(samples.subjectXM[last])} y={view.y(samples.subjectYM[last]) - 14} text-anchor="middle">{setup.subject.name}</text>
+    {/if}
+
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <path
+      class="pivot"
+      d="M{view.x(motion.pivot.xM) - 7} {view.y(motion.pivot.yM)}h14m-7-7v14"
+      data-grab
+      role="button"
+      tabindex="0"
+      aria-label="Pivot"
+      onpointerdown={(event) => grab(event, motion.pivot, props.onmovepivot)}
+      onkeydown={(event) => nudge(event, motion.pivot, props.onmovepivot)}
+    >
+      <title>Pivot: what the move goes by. Drag it off the subject to go past or round something else.</title>
+    </path>
+
+    {#each handles as handle (handle.id)}
+      <g
+        class="handle"
+        data-grab
+        role="button"
+        tabindex="0"
+        aria-label="Path {handle.label}"
+        transform="translate({view.x(handle.xM)} {view.y(handle.yM)})"
+        onpointerdown={(event) => grab(event, handle, (xM, yM) => props.onmovehandle(handle.id, xM, yM))}
+        onkeydown={(event) => nudge(event, handle, (xM, yM) => props.onmovehandle(handle.id, xM, yM))}
+      >
+        <circle class="reach" r="18" />
+        <circle r="7.5" class={handle.id} />
+        <text y="-13" text-anchor="middle">{handle.label}</text>
+      </g>
+    {/each}
+
+    <g class="camera" transform="translate({view.x(samples.xM[last])} {view.y(samples.yM[last])}) rotate({samples.panDeg[last]})">
+      <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
+    </g>
+
+    {#if selected && turnGrip && sizeGrip && !drawingWalk}
+      <g
+        class="grip"
+        data-grab
+        role="button"
+        tabindex="0"
+        aria-label="Turn {selected.name}"
+        transform="translate({view.x(turnGrip.xM)} {view.y(turnGrip.yM)})"
+        onpointerdown={(event) => grab(event, turnGrip, (xM, yM) => turnTo(selected, xM, yM))}
+        onkeydown={(event) => {
+          const by = { ArrowLeft: -5, ArrowRight: 5 }[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          event.stopPropagation();
+          props.onturnpiece(selected.id, (selected.headingDeg + by + 360) % 360);
+        }}
+      >
+        <circle r="9" /><path d="M-4 2A4.5 4.5 0 1 1 3 3M3 3l-.5-3.5M3 3L-.5 3.5" />
+      </g>
+      <g
+        class="grip"
+        data-grab
+        role="button"
+        tabindex="0"
+        aria-label="Resize {selected.name}"
+        transform="translate({view.x(sizeGrip.xM)} {view.y(sizeGrip.yM)})"
+        onpointerdown={(event) => grab(event, sizeGrip, (xM, yM) => resizeTo(selected, xM, yM))}
+        onkeydown={(event) => nudge(event, sizeGrip, (xM, yM) => resizeTo(selected, xM, yM))}
+      >
+        <circle r="9" /><path d="M-4 -4L4 4M-4 -1V-4H-1M4 1V4H1" />
+      </g>
+    {/if}
+
+    <g class="scale" transform="translate(12 {height - 12})">
+      <path d="M0 -5V0H{bar.px}V-5" />
+      <text x={bar.px + 6} y="0">{bar.metres} m</text>
+    </g>
+    <g class="scale" transform="translate({width - 20} {height - 16})"><path d="M0 6V-8M-4 -3L0 -8L4 -3" /><text y="-13" text-anchor="middle">N</text></g>
+  </svg>
+  <div class="zoom">
+    <button class="quiet-button" onclick={() => view.by(1.4)} aria-label="Closer" title="Closer (wheel or pinch)">+</button>
+    <button class="quiet-button" onclick={() => view.by(1 / 1.4)} aria-label="Farther" title="Farther">−</button>
+    <button class="quiet-button text-sm" onclick={fit} title="Show the whole move">Fit</button>
+  </div>
+</div>
+
+<style>
+  .plan {
+    position: relative;
+    height: 100%;
+    min-height: 15rem;
+    overflow: hidden;
+    border-radius: 10px;
+    background: var(--sun);
+  }
+  svg {
+    display: block;
+    touch-action: none;
+    user-select: none;
+  }
+  .drawing svg {
+    cursor: crosshair;
+  }
+  .piece {
+    fill: color-mix(in srgb, var(--hairline) 70%, var(--paper));
+    stroke: var(--soft);
+    stroke-width: 1px;
+    vector-effect: non-scaling-stroke;
+  }
+  .piece[data-grab] {
+    cursor: grab;
+  }
+  .hedge,
+  .tree {
+    fill: color-mix(in srgb, #9db06f 75%, var(--paper));
+    fill-opacity: 0.8;
+  }
+  .slab,
+  .ridge {
+    fill-opacity: 0.35;
+    stroke-opacity: 0.45;
+  }
+  .figure {
+    fill: color-mix(in srgb, var(--near) 70%, var(--ink));
+    stroke: none;
+  }
+  .subject {
+    fill: var(--subject);
+    fill-opacity: 1;
+  }
+  .piece.selected {
+    stroke: var(--subject);
+    stroke-width: 2.5px;
+    stroke-opacity: 1;
+  }
+  .wedge {
+    fill: var(--far);
+    fill-opacity: 0.16;
+    stroke: var(--far);
+    stroke-opacity: 0.6;
+    pointer-events: none;
+  }
+  .track {
+    fill: none;
+    stroke: var(--near);
+    stroke-width: 2;
+    stroke-opacity: 0.55;
+    pointer-events: none;
+  }
+  .tick {
+    stroke: var(--near);
+    stroke-width: 1.8;
+    pointer-events: none;
+  }
+  .pivot {
+    fill: none;
+    stroke: var(--subject);
+    stroke-width: 2.4;
+    cursor: move;
+    pointer-events: bounding-box;
+  }
+  .handle {
+    cursor: grab;
+  }
+  .handle .reach {
+    fill: transparent;
+    stroke: none;
+  }
+  .handle circle {
+    fill: var(--raised);
+    stroke: var(--near);
+    stroke-width: 3;
+  }
+  .handle .end {
+    fill: var(--near);
+  }
+  text {
+    font-size: 12px;
+    fill: var(--ink);
+    paint-order: stroke;
+    stroke: var(--sun);
+    stroke-width: 3px;
+    pointer-events: none;
+  }
+  .name {
+    font-weight: 650;
+    fill: var(--subject);
+  }
+  .camera path {
+    fill: var(--ink);
+    stroke: var(--raised);
+    stroke-width: 1.2;
+  }
+  .camera {
+    pointer-events: none;
+  }
+  .grip {
+    cursor: pointer;
+  }
+  .grip circle {
+    fill: var(--subject);
+  }
+  .grip path {
+    fill: none;
+    stroke: var(--paper);
+    stroke-width: 1.6;
+  }
+  .scale {
+    pointer-events: none;
+  }
+  .scale path {
+    fill: none;
+    stroke: var(--soft);
+    stroke-width: 1.5;
+  }
+  .zoom {
+    position: absolute;
+    top: 6px;
+    right: 6px;
+    display: flex;
+    border-radius: 999px;
+    background: color-mix(in srgb, var(--raised) 86%, transparent);
+  }
+</style>

@@ -1,0 +1,193 @@
+<script lang="ts">
+  import { line, scaleLinear } from 'd3';
+  import { severity } from '@gentle-arc/core/model/finding';
+  import { saySpeed, trim } from '@gentle-arc/core/model/units';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { preferences } from '$lib/store/preferences.svelte';
+  import type { ShownReading } from '$lib/workers/messages';
+  import type { Playhead } from './playhead.svelte';
+
+  /** The shot over time: what moves how fast on screen, and what the camera does for it. */
+  interface Props {
+    samples: Samples;
+    reading: ShownReading | null;
+    playhead: Playhead;
+  }
+  let { samples, reading, playhead }: Props = $props();
+
+  interface Curve {
+    column: Float64Array;
+    colour: string;
+    dash?: string;
+  }
+  interface Lane {
+    label: string;
+    height: number;
+    curves: Curve[];
+    most: number;
+    least: number;
+    say: (row: number) => string;
+  }
+
+  let width = $state(600);
+  const LEFT = 122;
+  const RIGHT = 8;
+  const MARKS = 18;
+  const GAP = 9;
+
+  const durationS = $derived(samples.tS[samples.count - 1]);
+  const x = $derived(scaleLinear([0, durationS || 1], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
+  const row = $derived(Math.min(playhead.row, samples.count - 1));
+
+  const peak = (...columns: Float64Array[]) => columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
+  const at = (column: Float64Array, scale: number, unit: string) => (Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`);
+
+  const lanes = $derived.by((): Lane[] => {
+    if (!reading) return [];
+    const { nearSpeed, subjectSpeed, farSpeed, subjectHeight, cameraSpeedMps, focalLengthMm } = reading.columns;
+    const longest = peak(focalLengthMm);
+    return [
+      {
+        label: 'Speed on screen',
+        height: 62,
+        least: 0,
+        most: Math.max(0.02, peak(nearSpeed, subjectSpeed, farSpeed)),
+        curves: [
+          { column: nearSpeed, colour: 'var(--near)' },
+          { column: farSpeed, colour: 'var(--far)', dash: '7 3' },
+          { column: subjectSpeed, colour: 'var(--subject)' },
+        ],
+        say: () => '',
+      },
+      { label: 'Subject size', height: 24, least: 0, most: Math.max(0.05, peak(subjectHeight)), curves: [{ column: subjectHeight, colour: 'var(--subject)' }], say: () => at(subjectHeight, 100, '%') },
+      { label: 'Camera speed', height: 24, least: 0, most: Math.max(0.05, peak(cameraSpeedMps)), curves: [{ column: cameraSpeedMps, colour: 'var(--ink)' }], say: () => (Number.isNaN(cameraSpeedMps[row]) ? '–' : saySpeed(cameraSpeedMps[row] ?? 0, preferences.units)) },
+      { label: 'Focal length', height: 24, least: 0, most: longest * 1.1, curves: [{ column: focalLengthMm, colour: 'var(--ink)' }], say: () => at(focalLengthMm, 1, ' mm') },
+    ];
+  });
+
+  const tops = $derived(lanes.map((_, i) => MARKS + lanes.slice(0, i).reduce((sum, lane) => sum + lane.height + GAP, 0)));
+  const height = $derived(lanes.length ? tops[lanes.length - 1] + lanes[lanes.length - 1].height + 18 : 200);
+
+  function path(lane: Lane, curve: Curve, top: number): string {
+    const y = scaleLinear([lane.least, lane.most], [top + lane.height, top]);
+    const rate = reading?.frameRateHz ?? samples.frameRateHz;
+    return (
+      line<number>()
+        .defined((value) => !Number.isNaN(value))
+        .x((_, i) => x(i / rate))
+        .y((value) => y(value))(curve.column as unknown as number[]) ?? ''
+    );
+  }
+
+  const troubles = $derived((reading?.findings ?? []).filter((finding) => severity(finding) > 0));
+  const ticks = $derived(x.ticks(Math.max(3, Math.min(10, Math.round(width / 90)))));
+
+  function scrub(event: PointerEvent & { currentTarget: SVGSVGElement }) {
+    if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
+    else if (event.buttons === 0) return;
+    playhead.pause();
+    playhead.toTime(x.invert(event.clientX - event.currentTarget.getBoundingClientRect().left));
+  }
+
+  function keys(event: KeyboardEvent) {
+    const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -10, PageUp: 10 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    event.stopPropagation();
+    playhead.step(by);
+  }
+</script>
+
+<div bind:clientWidth={width} class="w-full">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <svg
+    {width}
+    {height}
+    class="block touch-pan-y select-none"
+    role="slider"
+    tabindex="0"
+    aria-label="Time in the shot"
+    aria-valuemin={0}
+    aria-valuemax={Number(durationS.toFixed(2))}
+    aria-valuenow={Number(samples.tS[row].toFixed(2))}
+    aria-valuetext="{samples.tS[row].toFixed(2)} seconds"
+    onpointerdown={scrub}
+    onpointermove={scrub}
+    onkeydown={keys}
+  >
+    {#each ticks as tick (tick)}
+      <line class="grid" x1={x(tick)} x2={x(tick)} y1={MARKS} y2={height - 16} />
+      <text class="tick" x={x(tick)} y={height - 4} text-anchor="middle">{tick}{tick === ticks[ticks.length - 1] ? ' s' : ''}</text>
+    {/each}
+    {#each lanes as lane, i (lane.label)}
+      <line class="base" x1={LEFT} x2={width - RIGHT} y1={tops[i] + lane.height} y2={tops[i] + lane.height} />
+      <text class="label" x="0" y={tops[i] + (i === 0 ? 11 : 10)}>{lane.label}</text>
+      {#if i === 0 && reading}
+        <text class="value" x="0" y={tops[i] + 26} fill="var(--near)">near {at(reading.columns.nearSpeed, 100, ' %/s')}</text>
+        <text class="value" x="0" y={tops[i] + 41} fill="var(--subject)">subject {at(reading.columns.subjectSpeed, 100, ' %/s')}</text>
+        <text class="value" x="0" y={tops[i] + 56} fill="var(--far)">far {at(reading.columns.farSpeed, 100, ' %/s')}</text>
+      {:else}
+        <text class="value" x="0" y={tops[i] + 23}>{lane.say(row)}</text>
+      {/if}
+      {#each lane.curves as curve (curve.colour)}
+        <path d={path(lane, curve, tops[i])} stroke={curve.colour} stroke-dasharray={curve.dash} />
+      {/each}
+    {/each}
+    {#each troubles as finding (finding.id)}
+      <path class={severity(finding) === 2 ? 'jag' : 'wave'} transform="translate({x(finding.tS) - 9} 1)" d={severity(finding) === 2 ? 'M0 8h3l3-7 4 13 3-6h4' : 'M0 8c2.2-6 4.4-6 6.6 0s4.4 6 6.6 0 3-4 4-4'}>
+        <title>{finding.sentence}</title>
+      </path>
+    {/each}
+    <line class="head" x1={x(samples.tS[row])} x2={x(samples.tS[row])} y1={MARKS - 4} y2={height - 16} />
+    <circle class="knob" cx={x(samples.tS[row])} cy={height - 15} r="5" />
+  </svg>
+</div>
+
+<style>
+  path {
+    fill: none;
+    stroke-width: 2;
+    stroke-linejoin: round;
+  }
+  .grid {
+    stroke: var(--hairline);
+    stroke-width: 1;
+    stroke-dasharray: 1 4;
+  }
+  .base {
+    stroke: var(--hairline);
+  }
+  .label {
+    font-size: 12px;
+    fill: var(--soft);
+  }
+  .value {
+    font-size: 12.5px;
+    font-weight: 650;
+  }
+  text:not([fill]) {
+    fill: var(--ink);
+  }
+  text.label {
+    fill: var(--soft);
+  }
+  .tick {
+    font-size: 11px;
+    fill: var(--soft) !important;
+  }
+  .head {
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .knob {
+    fill: var(--ink);
+  }
+  .jag {
+    stroke: var(--near);
+    stroke-width: 2.6;
+  }
+  .wave {
+    stroke: var(--far);
+    stroke-width: 2.2;
+  }
+</style>

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { BackwardStepOutline, CaretLeftOutline, CaretRightOutline, PauseSolid, PlaySolid } from 'flowbite-svelte-icons';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import type { Playhead } from './playhead.svelte';
+
+  let { playhead, samples }: { playhead: Playhead; samples: Samples } = $props();
+
+  const tS = $derived(samples.tS[Math.min(playhead.row, samples.count - 1)]);
+</script>
+
+<div class="flex items-center gap-1" role="group" aria-label="Playback">
+  <button class="quiet-button" onclick={() => playhead.toRow(0)} aria-label="To the start" title="To the start (Home)"><BackwardStepOutline class="h-5 w-5" /></button>
+  <button class="quiet-button" onclick={() => playhead.step(-1)} aria-label="One frame back" title="One frame back (←)"><CaretLeftOutline class="h-5 w-5" /></button>
+  <button class="play" onclick={() => playhead.toggle()} aria-label={playhead.playing ? 'Pause' : 'Play'} title="Play or pause (space)">
+    {#if playhead.playing}<PauseSolid class="h-5 w-5" />{:else}<PlaySolid class="h-5 w-5" />{/if}
+  </button>
+  <button class="quiet-button" onclick={() => playhead.step(1)} aria-label="One frame on" title="One frame on (→)"><CaretRightOutline class="h-5 w-5" /></button>
+  <button class="quiet-button text-sm" aria-pressed={playhead.loop} onclick={() => (playhead.loop = !playhead.loop)} title="Start again at the end">Loop</button>
+  <span class="ml-2 whitespace-nowrap text-sm" aria-live="off"><b>{tS.toFixed(2)} s</b> <span class="text-soft">of {samples.tS[samples.count - 1].toFixed(1)} s · frame {Math.min(playhead.row, samples.count - 1)}</span></span>
+</div>
+
+<style>
+  .play {
+    display: grid;
+    place-content: center;
+    width: 2.5rem;
+    height: 2.5rem;
+    border-radius: 999px;
+    background: var(--subject);
+    color: var(--paper);
+    cursor: pointer;
+  }
+  @media (pointer: coarse) {
+    .play {
+      width: 3rem;
+      height: 3rem;
+    }
+  }
+</style>

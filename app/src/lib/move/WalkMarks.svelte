@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { Piece } from '@gentle-arc/core/model/piece';
+  import type { Walk } from '@gentle-arc/core/model/shot';
+  import { trim } from '@gentle-arc/core/model/units';
+  import type { PlanView } from './plan-view.svelte';
+
+  /** The walks of a shot on the plan: their line, and at each point when the walker is there. */
+  interface Props {
+    walks: Walk[];
+    pieces: Piece[];
+    view: PlanView;
+    selectedId: string | null;
+    ongrab: (event: PointerEvent, at: { xM: number; yM: number }, pieceId: string, index: number) => void;
+    onnudge: (event: KeyboardEvent, at: { xM: number; yM: number }, pieceId: string, index: number) => void;
+  }
+  let { walks, pieces, view, selectedId, ongrab, onnudge }: Props = $props();
+
+  const MOST_MARKS = 60;
+  const nameOf = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
+</script>
+
+{#each walks as walk (walk.pieceId)}
+  {#if walk.points.length > 1}
+    <polyline points={walk.points.map((point) => `${view.x(point.xM)},${view.y(point.yM)}`).join(' ')} />
+    {#if walk.points.length <= MOST_MARKS}
+      {#each walk.points as point, i (i)}
+        <g
+          data-grab
+          role="button"
+          tabindex="0"
+          aria-label="{nameOf(walk.pieceId)} at {trim(point.tS, 1)} seconds"
+          transform="translate({view.x(point.xM)} {view.y(point.yM)})"
+          onpointerdown={(event) => ongrab(event, point, walk.pieceId, i)}
+          onkeydown={(event) => onnudge(event, point, walk.pieceId, i)}
+        >
+          <circle class="reach" r="12" />
+          <rect x="-4" y="-4" width="8" height="8" />
+          {#if walk.pieceId === selectedId || i === 0 || i === walk.points.length - 1}<text x="8" y="14">{trim(point.tS, 1)} s</text>{/if}
+        </g>
+      {/each}
+    {/if}
+  {/if}
+{/each}
+
+<style>
+  polyline {
+    fill: none;
+    stroke: var(--subject);
+    stroke-width: 2;
+    stroke-dasharray: 2 5;
+    stroke-linecap: round;
+    pointer-events: none;
+  }
+  g {
+    cursor: grab;
+  }
+  .reach {
+    fill: transparent;
+  }
+  rect {
+    fill: var(--raised);
+    stroke: var(--subject);
+    stroke-width: 2;
+  }
+  text {
+    font-size: 11.5px;
+    fill: var(--subject);
+    paint-order: stroke;
+    stroke: var(--sun);
+    stroke-width: 3px;
+    pointer-events: none;
+  }
+</style>

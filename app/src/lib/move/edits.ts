@@ -1,0 +1,89 @@
+import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
+import type { Shoot } from '@gentle-arc/core/model/shoot';
+import type { Shot, WalkPoint } from '@gentle-arc/core/model/shot';
+import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
+
+/** Changes a person makes on the Move screen, as functions from one shoot to the next. */
+
+/** Usual walking pace, m/s: common practice, no published source. */
+const WALKING_MPS = 1.2;
+
+const cm = (m: number) => Math.round(m * 100) / 100;
+
+/** Height of the ground at a place, not counting the piece that is being put there. */
+export function groundAt(pieces: readonly Piece[], xM: number, yM: number, without?: string): number {
+  return cm(groundHeightM(groundPieces(pieces.filter((piece) => piece.id !== without)), xM, yM));
+}
+
+const withPieces = (shoot: Shoot, pieces: Piece[]): Shoot => ({ ...shoot, site: { ...shoot.site, pieces } });
+const withShot = (shoot: Shoot, shotId: string, edit: (shot: Shot) => Shot): Shoot => ({ ...shoot, shots: shoot.shots.map((shot) => (shot.id === shotId ? edit(shot) : shot)) });
+
+export function changePiece(shoot: Shoot, id: string, edit: (piece: Piece) => Piece): Shoot {
+  return withPieces(
+    shoot,
+    shoot.site.pieces.map((piece) => (piece.id === id ? edit(piece) : piece)),
+  );
+}
+
+/** Moves a piece to a place. It keeps its height above the ground that it stood on. In a shot in which it walks, the walk goes with it. */
+export function movePiece(shoot: Shoot, shotId: string, id: string, xM: number, yM: number): Shoot {
+  const { pieces } = shoot.site;
+  const piece = pieces.find((row) => row.id === id);
+  if (!piece) return shoot;
+  const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === id);
+  const rise = (fromX: number, fromY: number, toX: number, toY: number) => groundAt(pieces, toX, toY, id) - groundAt(pieces, fromX, fromY, id);
+  if (!walk) return changePiece(shoot, id, (row) => ({ ...row, xM: cm(xM), yM: cm(yM), zM: cm(row.zM + rise(row.xM, row.yM, xM, yM)) }));
+  const [first] = walk.points;
+  const [dx, dy] = [xM - first.xM, yM - first.yM];
+  return changeWalk(
+    shoot,
+    shotId,
+    id,
+    walk.points.map((point) => ({ ...point, xM: cm(point.xM + dx), yM: cm(point.yM + dy), zM: cm(point.zM + rise(point.xM, point.yM, point.xM + dx, point.yM + dy)) })),
+  );
+}
+
+export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, yM: number): Shoot {
+  const { label } = PIECE_KINDS[kind];
+  const alike = shoot.site.pieces.filter((piece) => piece.kind === kind).length;
+  const piece = newPiece(kind, id, alike ? `${label} ${alike + 1}` : label, cm(xM), cm(yM), groundAt(shoot.site.pieces, xM, yM));
+  return withPieces(shoot, [...shoot.site.pieces, piece]);
+}
+
+/** Takes a piece away, with its walks; shots about it have no subject any more. */
+export function removePiece(shoot: Shoot, id: string): Shoot {
+  const shots = shoot.shots.map((shot) => ({ ...shot, subjectId: shot.subjectId === id ? null : shot.subjectId, walks: shot.walks.filter((walk) => walk.pieceId !== id) }));
+  return { ...withPieces(
+      shoot,
+      shoot.site.pieces.filter((piece) => piece.id !== id),
+    ), shots };
+}
+
+/** Sets a piece's walk in a shot; no points take the walk away. */
+export function changeWalk(shoot: Shoot, shotId: string, pieceId: string, points: WalkPoint[]): Shoot {
+  return withShot(shoot, shotId, (shot) => {
+    const walks = shot.walks.filter((walk) => walk.pieceId !== pieceId);
+    return { ...shot, walks: points.length ? [...walks, { pieceId, points }] : walks };
+  });
+}
+
+/** Adds a point to the end of a walk, reached at walking pace; the walk starts where the piece stands. */
+export function addWalkPoint(shoot: Shoot, shotId: string, piece: Piece, xM: number, yM: number): Shoot {
+  const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === piece.id);
+  const points = walk?.points ?? [{ tS: 0, xM: piece.xM, yM: piece.yM, zM: piece.zM }];
+  const last = points[points.length - 1];
+  const distanceM = Math.hypot(xM - last.xM, yM - last.yM);
+  const tS = Math.round((last.tS + Math.max(0.1, distanceM / WALKING_MPS)) * 10) / 10;
+  return changeWalk(shoot, shotId, piece.id, [...points, { tS: Math.max(tS, last.tS + 0.1), xM: cm(xM), yM: cm(yM), zM: groundAt(shoot.site.pieces, xM, yM, piece.id) }]);
+}
+
+export function moveWalkPoint(shoot: Shoot, shotId: string, pieceId: string, index: number, xM: number, yM: number): Shoot {
+  const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === pieceId);
+  if (!walk) return shoot;
+  return changeWalk(
+    shoot,
+    shotId,
+    pieceId,
+    walk.points.map((point, i) => (i === index ? { ...point, xM: cm(xM), yM: cm(yM), zM: groundAt(shoot.site.pieces, xM, yM, pieceId) } : point)),
+  );
+}

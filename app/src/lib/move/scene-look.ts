@@ -1,0 +1,82 @@
+import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial } from 'three';
+import type { Piece, PieceKind } from '@gentle-arc/core/model/piece';
+import { solidOf } from '@gentle-arc/core/site/solids';
+
+/** How the picture looks: a paper model in which depth runs from warm to cool about the subject's distance. */
+
+/** Distance of the subject, m: shared by every material. */
+export const depthTint = { value: 5 };
+
+const COLOURS: Record<PieceKind, string> = {
+  figure: '#a9683f',
+  post: '#9b7550',
+  hedge: '#8fa863',
+  wall: '#dccbad',
+  box: '#d9c4a0',
+  slab: '#cdbd97',
+  tree: '#7b9a66',
+  ridge: '#9fb09a',
+};
+const SUBJECT = '#0e5a4a';
+const GROUND = '#d9cca9';
+
+const geometries = new WeakMap<Piece, BufferGeometry>();
+
+/** The solid of a piece as a geometry; made once for each state of a piece. */
+export function geometryOf(piece: Piece): BufferGeometry {
+  const known = geometries.get(piece);
+  if (known) return known;
+  const solid = solidOf(piece);
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(solid.positions, 3));
+  geometry.setAttribute('normal', new BufferAttribute(solid.normals, 3));
+  geometry.computeBoundingSphere();
+  geometries.set(piece, geometry);
+  return geometry;
+}
+
+const TINT = /* glsl */ `
+#include <color_fragment>
+float awayM = length(vViewPosition);
+float warm = 1.0 - smoothstep(0.3 * subjectM, 0.85 * subjectM, awayM);
+float cool = smoothstep(1.3 * subjectM, 9.0 * subjectM, awayM);
+diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.70, 0.29, 0.11), 0.5 * warm * tintShare);
+diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.42, 0.55, 0.68), 0.62 * cool * tintShare);
+`;
+
+function tinted(colour: string, share: number, lines: boolean): MeshLambertMaterial {
+  const material = new MeshLambertMaterial({ color: new Color(colour) });
+  material.onBeforeCompile = (shader) => {
+    shader.uniforms.subjectM = depthTint;
+    shader.uniforms.tintShare = { value: share };
+    shader.fragmentShader = 'uniform float subjectM;\nuniform float tintShare;\n' + shader.fragmentShader.replace('#include <color_fragment>', TINT + (lines ? LINES : ''));
+    if (lines) {
+      shader.vertexShader = 'varying vec2 onGround;\n' + shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonGround = position.xy;');
+      shader.fragmentShader = 'varying vec2 onGround;\n' + shader.fragmentShader;
+    }
+  };
+  material.customProgramCacheKey = () => `tinted ${lines}`;
+  return material;
+}
+
+/** A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would shimmer. */
+const LINES = /* glsl */ `
+vec2 perPixel = fwidth(onGround);
+vec2 fine = smoothstep(perPixel * 1.6, perPixel * 0.4, abs(fract(onGround - 0.5) - 0.5)) * smoothstep(0.28, 0.04, max(perPixel.x, perPixel.y));
+vec2 broad = smoothstep(perPixel * 0.4, perPixel * 0.08, abs(fract(onGround / 5.0 - 0.5) - 0.5)) * smoothstep(1.2, 0.15, max(perPixel.x, perPixel.y));
+float line = max(max(fine.x, fine.y) * 0.16, max(broad.x, broad.y) * 0.3);
+diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.36, 0.30, 0.20), line);
+`;
+
+const materials = new Map<string, MeshLambertMaterial>();
+
+export function materialOf(kind: PieceKind, isSubject: boolean): MeshLambertMaterial {
+  const key = isSubject ? 'subject' : kind;
+  const known = materials.get(key);
+  if (known) return known;
+  const made = isSubject ? tinted(SUBJECT, 0, false) : tinted(COLOURS[kind], 1, false);
+  materials.set(key, made);
+  return made;
+}
+
+export const groundMaterial = tinted(GROUND, 0.8, true);

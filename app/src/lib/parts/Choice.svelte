@@ -1,0 +1,48 @@
+<script lang="ts">
+  import { Select } from 'flowbite-svelte';
+
+  /** A choice inside a sentence. */
+  interface Props {
+    value: string;
+    label: string;
+    items: { value: string; name: string }[];
+    onchange: (value: string) => void;
+  }
+  let { value, label, items, onchange }: Props = $props();
+</script>
+
+<span class="inline-block align-baseline">
+  <Select
+    aria-label={label}
+    {items}
+    {value}
+    placeholder=""
+    underline
+    classes={{ select: 'choice' }}
+    onchange={(event: Event) => onchange((event.currentTarget as HTMLSelectElement).value)}
+  />
+</span>
+
+<style>
+  span :global(select.choice) {
+    width: auto;
+    max-width: 15rem;
+    padding: 0.05rem 1.5rem 0.05rem 0.2rem;
+    border: 0;
+    border-bottom: 1.5px dotted var(--soft);
+    background-color: transparent;
+    background-position: right 0.1rem center;
+    color: var(--subject);
+    font: inherit;
+    font-weight: 650;
+    cursor: pointer;
+    text-overflow: ellipsis;
+  }
+  span :global(select.choice:hover) {
+    background-color: color-mix(in srgb, var(--subject) 9%, transparent);
+  }
+  span :global(select.choice option) {
+    color: var(--ink);
+    background: var(--raised);
+  }
+</style>

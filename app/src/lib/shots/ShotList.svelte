@@ -1,0 +1,94 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { resolve } from '$app/paths';
+  import { Button } from 'flowbite-svelte';
+  import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
+  import { newShot } from '@gentle-arc/core/model/defaults';
+  import type { Shot } from '@gentle-arc/core/model/shot';
+  import { trim } from '@gentle-arc/core/model/units';
+  import { RECIPES } from '@gentle-arc/core/motion/moves/index';
+  import MovePicture from '$lib/move/MovePicture.svelte';
+  import { newId } from '$lib/store/new-id';
+  import type { ShootStore } from '$lib/store/shoot-store.svelte';
+
+  let { store }: { store: ShootStore } = $props();
+
+  /** The order while a row is being dragged; the shoot's own order otherwise. */
+  let dragged: Shot[] | null = $state.raw(null);
+  const rows = $derived(dragged ?? store.shoot.shots);
+
+  const put = (shots: Shot[]) => store.change({ ...store.shoot, shots });
+  const href = (shot: Shot) => resolve('/shoot/[shootId]/shot/[shotId]', { shootId: store.shoot.id, shotId: shot.id });
+  const subject = (shot: Shot) => store.shoot.site.pieces.find((piece) => piece.id === shot.subjectId)?.name;
+
+  function add() {
+    const { kit, site, shots } = store.shoot;
+    const likely = shots.at(-1)?.subjectId ?? site.pieces.find((piece) => piece.kind === 'figure')?.id ?? null;
+    const shot = newShot(kit, newId('shot'), `Shot ${shots.length + 1}`, likely);
+    put([...shots, shot]);
+    void goto(href(shot));
+  }
+
+  function duplicate(i: number) {
+    const { shots } = store.shoot;
+    const copy = { ...shots[i], id: newId('shot'), name: `${shots[i].name}, again`.slice(0, 120) };
+    put([...shots.slice(0, i + 1), copy, ...shots.slice(i + 1)]);
+  }
+
+  function shift(i: number, by: number) {
+    const shots = [...store.shoot.shots];
+    const [shot] = shots.splice(i, 1);
+    shots.splice(i + by, 0, shot);
+    put(shots);
+  }
+
+  const remove = (i: number) => put(store.shoot.shots.filter((_, k) => k !== i));
+
+  function rename(shot: Shot, event: Event & { currentTarget: HTMLInputElement }) {
+    const name = event.currentTarget.value.trim();
+    if (name) store.changeShot(shot.id, (row) => ({ ...row, name: name.slice(0, 120) }));
+    else event.currentTarget.value = shot.name;
+  }
+
+  const total = $derived(store.shoot.shots.reduce((sum, shot) => sum + shot.timing.durationS, 0));
+</script>
+
+<main class="mx-auto max-w-4xl px-4 py-4 md:px-8">
+  <div class="flex flex-wrap items-baseline justify-between gap-3">
+    <h1 class="font-display text-3xl">Shots</h1>
+    <p class="text-soft">{rows.length} {rows.length === 1 ? 'shot' : 'shots'}, {trim(total, 1)} s in all</p>
+  </div>
+  {#if rows.length === 0}
+    <p class="mt-6 text-soft">No shots yet. Add the first: you will see it through the lens at once.</p>
+  {/if}
+  <ol
+    class="mt-4 divide-y divide-hairline"
+    aria-label="Shots in order"
+    use:dragHandleZone={{ items: rows, flipDurationMs: 120, dropTargetStyle: {} }}
+    onconsider={(event: CustomEvent<{ items: Shot[] }>) => (dragged = event.detail.items)}
+    onfinalize={(event: CustomEvent<{ items: Shot[] }>) => {
+      put(event.detail.items);
+      dragged = null;
+    }}
+  >
+    {#each rows as shot, i (shot.id)}
+      <li class="flex items-center gap-2 bg-paper py-2 md:gap-3">
+        <span class="cursor-grab px-1 text-soft" use:dragHandle aria-label="Move {shot.name}" title="Drag to another place">⠿</span>
+        <span class="w-6 text-right text-soft">{i + 1}</span>
+        <a href={href(shot)} class="shrink-0" aria-label="Open {shot.name}"><MovePicture kind={shot.move.kind} /></a>
+        <div class="min-w-0 flex-1">
+          <input class="w-full truncate rounded border-0 bg-transparent p-0 font-semibold" aria-label="Name of shot {i + 1}" maxlength="120" value={shot.name} onchange={(event) => rename(shot, event)} />
+          <p class="truncate text-sm text-soft">{RECIPES[shot.move.kind].title}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(shot.timing.durationS, 1)} s · {trim(shot.focalLengthMm, 0)} mm</p>
+        </div>
+        <a class="quiet-button font-semibold" href={href(shot)} aria-label="Plan {shot.name}">Plan</a>
+        <span class="hidden md:contents">
+          <button class="quiet-button" disabled={i === 0} onclick={() => shift(i, -1)} aria-label="Earlier: {shot.name}" title="Earlier">↑</button>
+          <button class="quiet-button" disabled={i === rows.length - 1} onclick={() => shift(i, 1)} aria-label="Later: {shot.name}" title="Later">↓</button>
+        </span>
+        <button class="quiet-button" onclick={() => duplicate(i)} aria-label="Duplicate {shot.name}" title="Duplicate">⧉</button>
+        <button class="quiet-button" onclick={() => remove(i)} aria-label="Delete {shot.name}" title="Delete (can be undone)">✕</button>
+      </li>
+    {/each}
+  </ol>
+  <Button class="mt-5 rounded-full px-5" onclick={add}>Add a shot</Button>
+</main>

@@ -1,0 +1,26 @@
+import * as z from 'zod';
+
+const PreferencesSchema = z.object({
+  units: z.enum(['metric', 'imperial']).catch('metric'),
+  light: z.enum(['paper', 'dim']).catch('paper'),
+  guides: z.boolean().catch(true),
+});
+
+const KEY = 'gentle-arc-preferences';
+
+function stored(): z.infer<typeof PreferencesSchema> {
+  if (typeof localStorage === 'undefined') return PreferencesSchema.parse({});
+  try {
+    return PreferencesSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
+  } catch (error) {
+    if (error instanceof SyntaxError) return PreferencesSchema.parse({});
+    throw error;
+  }
+}
+
+/** What a person set for every shoot on this device. */
+export const preferences = $state(stored());
+
+export function keepPreferences(): void {
+  localStorage.setItem(KEY, JSON.stringify(preferences));
+}

@@ -1,0 +1,31 @@
+import * as z from 'zod';
+import { ShootSchema } from '@gentle-arc/core/model/shoot';
+import type { Finding } from '@gentle-arc/core/model/finding';
+import type { Caution } from '@gentle-arc/core/rig/cautions';
+import type { Cure } from '@gentle-arc/core/search/cures';
+
+/** What the page asks the reading worker. */
+export const ReadingRequestSchema = z.object({ shoot: ShootSchema, shotId: z.string(), units: z.enum(['metric', 'imperial']) });
+export type ReadingRequest = z.infer<typeof ReadingRequestSchema>;
+
+/** A reading as the page shows it: columns for the strip, sentences for the list. */
+export interface ShownReading {
+  frameRateHz: number;
+  columns: {
+    nearSpeed: Float64Array;
+    subjectSpeed: Float64Array;
+    farSpeed: Float64Array;
+    subjectHeight: Float64Array;
+    cameraSpeedMps: Float64Array;
+    focalLengthMm: Float64Array;
+  };
+  findings: Finding[];
+  cautions: Caution[];
+  /** How long the worker took, ms. */
+  tookMs: number;
+}
+
+export interface ReadingWorker {
+  read(request: ReadingRequest): Promise<ShownReading>;
+  cures(request: ReadingRequest, findingId: string): Promise<Cure[]>;
+}

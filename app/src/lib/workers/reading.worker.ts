@@ -1,0 +1,44 @@
+import * as Comlink from 'comlink';
+import type { Shot } from '@gentle-arc/core/model/shot';
+import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { curesFor } from '@gentle-arc/core/search/cures';
+import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
+
+function shotOf({ shoot, shotId }: ReadingRequest): Shot {
+  const shot = shoot.shots.find((row) => row.id === shotId);
+  if (!shot) throw new RangeError(`No shot ${shotId} in this shoot.`);
+  return shot;
+}
+
+const worker: ReadingWorker = {
+  async read(message) {
+    const from = performance.now();
+    const request = ReadingRequestSchema.parse(message);
+    const { picture, findings, cautions } = readShot(request.shoot, shotOf(request), request.units);
+    const { samples, site, subject } = picture;
+    const cameraSpeedMps = new Float64Array(samples.count);
+    for (let i = 1; i < samples.count; i += 1)
+      cameraSpeedMps[i] = Math.hypot(samples.xM[i] - samples.xM[i - 1], samples.yM[i] - samples.yM[i - 1], samples.zM[i] - samples.zM[i - 1]) * samples.frameRateHz;
+    const columns: ShownReading['columns'] = {
+      nearSpeed: site.near.speed,
+      subjectSpeed: subject.speed,
+      farSpeed: site.far.speed,
+      subjectHeight: subject.height,
+      cameraSpeedMps,
+      focalLengthMm: samples.focalLengthMm,
+    };
+    const reading: ShownReading = { frameRateHz: samples.frameRateHz, columns, findings, cautions, tookMs: performance.now() - from };
+    return Comlink.transfer(
+      reading,
+      Object.values(columns).map((column) => column.buffer as ArrayBuffer),
+    );
+  },
+  async cures(message, findingId) {
+    const request = ReadingRequestSchema.parse(message);
+    const shot = shotOf(request);
+    const finding = readShot(request.shoot, shot, request.units).findings.find((row) => row.id === findingId);
+    return finding ? curesFor(request.shoot, shot, finding, request.units) : [];
+  },
+};
+
+Comlink.expose(worker);
