@@ -89,7 +89,8 @@
   }
 
   const seconds = (shoot: Shoot) => Math.round(shoot.shots.reduce((sum, shot) => sum + shot.timing.durationS, 0));
-  const first = (shoot: Shoot) => (shoot.shots[0] ? resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shoot.shots[0].id }) : resolve('/shoot/[shootId]', { shootId: shoot.id }));
+  const first = (shoot: Shoot) =>
+    shoot.shots[0] ? resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shoot.shots[0].id }) : resolve('/shoot/[shootId]', { shootId: shoot.id });
 </script>
 
 <main class="mx-auto max-w-6xl px-5 py-6 md:px-10 md:py-10">
@@ -133,7 +134,9 @@
     <div>
       <h2 class="font-display text-2xl">Your own</h2>
       {#if own.length === 0}
-        <p class="mt-2 leading-relaxed text-soft">Start on empty ground: put a figure and something near the lens on the plan, choose a move, and read what it does. It stays in this browser and is saved as you go.</p>
+        <p class="mt-2 leading-relaxed text-soft">
+          Start on empty ground: put a figure and something near the lens on the plan, choose a move, and read what it does. It stays in this browser and is saved as you go.
+        </p>
       {:else}
         <ul class="mt-2 divide-y divide-hairline">
           {#each own as shoot (shoot.id)}

@@ -58,7 +58,11 @@ export async function writePathGltf(setup: Setup, samples: Samples): Promise<str
   const materialOf = (kind: PieceKind) => {
     const known = materials.get(kind);
     if (known) return known;
-    const made = document.createMaterial(kind).setBaseColorFactor([...COLOURS[kind], 1]).setMetallicFactor(0).setRoughnessFactor(0.9);
+    const made = document
+      .createMaterial(kind)
+      .setBaseColorFactor([...COLOURS[kind], 1])
+      .setMetallicFactor(0)
+      .setRoughnessFactor(0.9);
     materials.set(kind, made);
     return made;
   };
@@ -99,16 +103,34 @@ export async function writePathGltf(setup: Setup, samples: Samples): Promise<str
     for (let i = 0; i < samples.count; i += 1) values.set(row(i), i * width);
     return values;
   };
-  animate(camera, 'translation', rows(3, (i) => toGltf(samples.xM[i], samples.yM[i], samples.zM[i])));
-  animate(camera, 'rotation', rows(4, (i) => cameraQuaternion(samples.panDeg[i], samples.tiltDeg[i], samples.rollDeg[i])));
-  if (subjectNode) animate(subjectNode, 'translation', rows(3, (i) => toGltf(samples.subjectXM[i], samples.subjectYM[i], samples.subjectZM[i])));
+  animate(
+    camera,
+    'translation',
+    rows(3, (i) => toGltf(samples.xM[i], samples.yM[i], samples.zM[i])),
+  );
+  animate(
+    camera,
+    'rotation',
+    rows(4, (i) => cameraQuaternion(samples.panDeg[i], samples.tiltDeg[i], samples.rollDeg[i])),
+  );
+  if (subjectNode)
+    animate(
+      subjectNode,
+      'translation',
+      rows(3, (i) => toGltf(samples.subjectXM[i], samples.subjectYM[i], samples.subjectZM[i])),
+    );
 
   const { json, resources } = await new WebIO().setLogger(new Logger(Logger.Verbosity.SILENT)).writeJSON(document, { basename: 'path' });
   for (const entry of json.buffers ?? []) if (entry.uri) entry.uri = `data:application/octet-stream;base64,${base64(resources[entry.uri])}`;
   return JSON.stringify(json);
 }
 
-function pieceNode(document: Document, piece: Piece, column: (array: Float32Array<ArrayBuffer>, type: 'VEC3') => ReturnType<Document['createAccessor']>, material: ReturnType<Document['createMaterial']>): Node {
+function pieceNode(
+  document: Document,
+  piece: Piece,
+  column: (array: Float32Array<ArrayBuffer>, type: 'VEC3') => ReturnType<Document['createAccessor']>,
+  material: ReturnType<Document['createMaterial']>,
+): Node {
   const solid = solidOf(piece);
   const turned = (xyz: Float32Array) => {
     const out = new Float32Array(xyz.length);

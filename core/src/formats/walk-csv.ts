@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import * as z from 'zod';
+import type * as z from 'zod';
 import { WalkSchema, type WalkPoint } from '../model/shot';
 import { Refusal } from './refusal';
 

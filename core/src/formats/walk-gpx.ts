@@ -29,7 +29,14 @@ export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
   const valid = XMLValidator.validate(text);
   if (valid !== true) throw Refusal.of('(the whole file)', `(the whole file) is not XML: ${valid.err.msg} (line ${valid.err.line}).`);
   const many = new Set(['trk', 'trkseg', 'trkpt']);
-  const parser = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '@', parseTagValue: false, removeNSPrefix: true, isArray: (name) => many.has(name), processEntities: false });
+  const parser = new XMLParser({
+    ignoreAttributes: false,
+    attributeNamePrefix: '@',
+    parseTagValue: false,
+    removeNSPrefix: true,
+    isArray: (name) => many.has(name),
+    processEntities: false,
+  });
   const gpx = GpxSchema.safeParse(parser.parse(text));
   if (!gpx.success) throw Refusal.of('gpx', 'gpx is missing: this is not a GPX file.');
   const raw = (gpx.data.gpx.trk[0]?.trkseg ?? []).flatMap((segment) => segment.trkpt);

@@ -10,7 +10,12 @@ const PRACTICE = 'common practice, no published source';
 
 /** The one table of limits. Findings read their numbers here and nowhere else. */
 export const LIMITS = {
-  crossingTimeAt24S: { label: 'Shortest smooth crossing of the frame at 24 frames a second', value: 7, unit: 's', source: 'crossing-time rule in camera handbooks (from memory); scales with frame rate' },
+  crossingTimeAt24S: {
+    label: 'Shortest smooth crossing of the frame at 24 frames a second',
+    value: 7,
+    unit: 's',
+    source: 'crossing-time rule in camera handbooks (from memory); scales with frame rate',
+  },
   heldSubjectFactor: { label: 'Wider limit for near and far while a subject is held still in the frame', value: 3, unit: '×', source: PRACTICE },
   heldSubjectSpeed: { label: 'A subject slower than this counts as held', value: 0.04, unit: 'frame widths a second', source: PRACTICE },
   joltFactor: { label: 'From ripple to jolt', value: 2, unit: '×', source: PRACTICE },

@@ -28,16 +28,7 @@ const plain = (kind: 'figure' | 'post' | 'hedge' | 'box' | 'slab' | 'tree' | 'ri
 
 export const WallSchema = z.strictObject({ kind: z.literal('wall'), ...placed, opening: OpeningSchema });
 
-export const PieceSchema = z.discriminatedUnion('kind', [
-  plain('figure'),
-  plain('post'),
-  plain('hedge'),
-  plain('box'),
-  plain('slab'),
-  plain('tree'),
-  plain('ridge'),
-  WallSchema,
-]);
+export const PieceSchema = z.discriminatedUnion('kind', [plain('figure'), plain('post'), plain('hedge'), plain('box'), plain('slab'), plain('tree'), plain('ridge'), WallSchema]);
 
 export type Opening = z.infer<typeof OpeningSchema>;
 export type Wall = z.infer<typeof WallSchema>;

@@ -51,8 +51,7 @@ export const ShootSchema = z
       known(rigIds, shot.rigId, 'rigId', 'kit.rigs');
       if (shot.subjectId !== null) known(pieceIds, shot.subjectId, 'subjectId', 'site.pieces');
       shot.walks.forEach((walk, k) => {
-        if (!pieceIds.has(walk.pieceId))
-          refuse(['shots', i, 'walks', k, 'pieceId'], `names "${walk.pieceId}", which is not in site.pieces; choose one that is`);
+        if (!pieceIds.has(walk.pieceId)) refuse(['shots', i, 'walks', k, 'pieceId'], `names "${walk.pieceId}", which is not in site.pieces; choose one that is`);
       });
     });
   });

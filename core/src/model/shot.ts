@@ -9,18 +9,16 @@ export const WalkPointSchema = z.strictObject({
   zM: z.number().min(-5000).max(9000),
 });
 
-export const WalkSchema = z
-  .strictObject({ pieceId: z.string().min(1), points: z.array(WalkPointSchema).min(1).max(20000) })
-  .superRefine((walk, context) => {
-    walk.points.forEach((point, i) => {
-      if (i > 0 && point.tS <= walk.points[i - 1].tS)
-        context.addIssue({
-          code: 'custom',
-          path: ['points', i, 'tS'],
-          message: `must come after the point before it (${walk.points[i - 1].tS} s); put the points in order of time`,
-        });
-    });
+export const WalkSchema = z.strictObject({ pieceId: z.string().min(1), points: z.array(WalkPointSchema).min(1).max(20000) }).superRefine((walk, context) => {
+  walk.points.forEach((point, i) => {
+    if (i > 0 && point.tS <= walk.points[i - 1].tS)
+      context.addIssue({
+        code: 'custom',
+        path: ['points', i, 'tS'],
+        message: `must come after the point before it (${walk.points[i - 1].tS} s); put the points in order of time`,
+      });
   });
+});
 
 export const FEATHER_SHAPES = ['minimumJerk', 'cosine', 'constantAcceleration'] as const;
 

@@ -161,14 +161,7 @@ function lookOf(setup: Setup, motion: ShotMotion, frameWidthMm: number, frameHei
   const turn = (pose: Pose, focalLengthMm: number) => {
     const eye = locked ? from : pose.place;
     const base = locked ? at : pose.subject;
-    aimAt(
-      target(base, 0) - eye[0],
-      target(base, 1) - eye[1],
-      target(base, 2) + middleM - eye[2],
-      (u * frameWidthMm) / focalLengthMm,
-      (v * frameHeightMm) / focalLengthMm,
-      aim,
-    );
+    aimAt(target(base, 0) - eye[0], target(base, 1) - eye[1], target(base, 2) + middleM - eye[2], (u * frameWidthMm) / focalLengthMm, (v * frameHeightMm) / focalLengthMm, aim);
     pose.panDeg = aim.panDeg;
     pose.tiltDeg = aim.tiltDeg;
   };

@@ -21,7 +21,10 @@ export function cautionsOf({ rig, subject }: Setup, samples: Samples, units: Uni
       sentence: `Spinning rotors near or above people: crews usually keep everyone clear of the whole path, keep a spotter watching the sky, and check airspace, wind and battery first. ${DECIDES}`,
     });
   if (rig.kind === 'gimbal' && walksBackwards(samples))
-    cautions.push({ id: 'backwards', sentence: `The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper guide by the shoulder. ${DECIDES}` });
+    cautions.push({
+      id: 'backwards',
+      sentence: `The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper guide by the shoulder. ${DECIDES}`,
+    });
   if (rig.kind === 'slider') cautions.push({ id: 'slider', sentence: `A rail at full reach can tip: crews usually put bags on the stands and tape down cables. ${DECIDES}` });
   const closest = largest(samples.focusDistanceM.map((m) => -m));
   if (subject?.kind === 'figure' && closest && -closest.value < CLOSE_M)

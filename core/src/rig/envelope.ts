@@ -28,17 +28,48 @@ export function rigFindings(setup: Setup, motion: ShotMotion, samples: Samples, 
   const speed = (mps: number) => saySpeed(mps, units);
   const degrees = (deg: number) => `${trim(deg, 0)}°`;
 
-  judge('rig.travel', 'travel', motion.track.lengthM, rig.travelM, motion.pace.endS, length, 'm', (v, l) => `The path is ${v} long; ${rig.name} travels ${l}.`, 'A rail, an arm and a flight all end somewhere.');
+  judge(
+    'rig.travel',
+    'travel',
+    motion.track.lengthM,
+    rig.travelM,
+    motion.pace.endS,
+    length,
+    'm',
+    (v, l) => `The path is ${v} long; ${rig.name} travels ${l}.`,
+    'A rail, an arm and a flight all end somewhere.',
+  );
   if (rig.kind === 'slider') {
     const bend = bendM(motion);
-    if (motion.track.curved) judge('rig.path', 'bend', bend, LIMITS.straightnessM.value, motion.pace.startS, length, 'm', (v) => `The path bends by ${v}; ${rig.name} is straight.`, 'A straight rail cannot follow a curve.');
+    if (motion.track.curved)
+      judge(
+        'rig.path',
+        'bend',
+        bend,
+        LIMITS.straightnessM.value,
+        motion.pace.startS,
+        length,
+        'm',
+        (v) => `The path bends by ${v}; ${rig.name} is straight.`,
+        'A straight rail cannot follow a curve.',
+      );
   }
   const heights = heightsM(setup, samples);
   const highest = largest(heights);
   const lowest = largest(heights.map((m) => -m));
   if (highest && lowest) {
     if (highest.value > rig.heightMaxM + 1e-6)
-      judge('rig.height', 'lens height', highest.value, rig.heightMaxM, samples.tS[highest.row], length, 'm', (v, l) => `The lens is ${v} above the ground; ${rig.name} reaches ${l}.`, 'Stand on something steady, or take another rig.');
+      judge(
+        'rig.height',
+        'lens height',
+        highest.value,
+        rig.heightMaxM,
+        samples.tS[highest.row],
+        length,
+        'm',
+        (v, l) => `The lens is ${v} above the ground; ${rig.name} reaches ${l}.`,
+        'Stand on something steady, or take another rig.',
+      );
     else if (-lowest.value < rig.heightMinM - 1e-6)
       findings.push({
         id: 'rig.height',
@@ -52,12 +83,45 @@ export function rigFindings(setup: Setup, motion: ShotMotion, samples: Samples, 
         said: length(-lowest.value),
         measure: 'lens height',
       });
-    else judge('rig.height', 'lens height', highest.value, rig.heightMaxM, samples.tS[highest.row], length, 'm', (v, l) => `The lens is at most ${v} above the ground; ${rig.name} reaches ${l}.`, 'Within reach all the way.');
+    else
+      judge(
+        'rig.height',
+        'lens height',
+        highest.value,
+        rig.heightMaxM,
+        samples.tS[highest.row],
+        length,
+        'm',
+        (v, l) => `The lens is at most ${v} above the ground; ${rig.name} reaches ${l}.`,
+        'Within reach all the way.',
+      );
   }
   const pace = largest(rates(samples, (i) => Math.hypot(samples.xM[i] - samples.xM[i - 1], samples.yM[i] - samples.yM[i - 1], samples.zM[i] - samples.zM[i - 1])));
-  if (pace && rig.speedMaxMps > 0) judge('rig.speed', 'camera speed', pace.value, rig.speedMaxMps, samples.tS[pace.row], speed, 'm/s', (v, l) => `The camera travels at up to ${v}; ${rig.name} keeps steady up to ${l}.`, 'Faster than steady is no longer smooth.');
+  if (pace && rig.speedMaxMps > 0)
+    judge(
+      'rig.speed',
+      'camera speed',
+      pace.value,
+      rig.speedMaxMps,
+      samples.tS[pace.row],
+      speed,
+      'm/s',
+      (v, l) => `The camera travels at up to ${v}; ${rig.name} keeps steady up to ${l}.`,
+      'Faster than steady is no longer smooth.',
+    );
   const turn = largest(rates(samples, (i) => Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])));
-  if (turn) judge('rig.pan', 'turning', turn.value, rig.panRateMaxDegps, samples.tS[turn.row], (d) => `${degrees(d)}/s`, 'deg/s', (v, l) => `The camera turns at up to ${v}; ${rig.name} turns at ${l}.`, 'The head or the hand has to keep up with the aim.');
+  if (turn)
+    judge(
+      'rig.pan',
+      'turning',
+      turn.value,
+      rig.panRateMaxDegps,
+      samples.tS[turn.row],
+      (d) => `${degrees(d)}/s`,
+      'deg/s',
+      (v, l) => `The camera turns at up to ${v}; ${rig.name} turns at ${l}.`,
+      'The head or the hand has to keep up with the aim.',
+    );
   const up = largest(samples.tiltDeg);
   const down = largest(samples.tiltDeg.map((deg) => -deg));
   if (up && down && (up.value > rig.tiltMaxDeg || -down.value < rig.tiltMinDeg)) {

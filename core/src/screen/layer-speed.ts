@@ -35,13 +35,7 @@ const SUMS = 8;
  * velocity is its displacement from row i−1 times the frame rate. `subjectDepthM` sorts the layers;
  * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with.
  */
-export function siteMotion(
-  samples: Samples,
-  points: SitePoints,
-  subjectDepthM: Float64Array,
-  subjectRightwards: Float64Array,
-  subjectUpwards: Float64Array,
-): SiteMotion {
+export function siteMotion(samples: Samples, points: SitePoints, subjectDepthM: Float64Array, subjectRightwards: Float64Array, subjectUpwards: Float64Array): SiteMotion {
   const near = emptyLayer(samples.count);
   const far = emptyLayer(samples.count);
   const sums = new Float64Array(SUMS);
@@ -51,7 +45,8 @@ export function siteMotion(
     settle(near, row, sums, 0, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
     settle(far, row, sums, 4, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
   }
-  for (const layer of [near, far]) for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject, layer.points]) if (samples.count > 1) column[0] = column[1];
+  for (const layer of [near, far])
+    for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject, layer.points]) if (samples.count > 1) column[0] = column[1];
   return { near, far };
 }
 

@@ -21,27 +21,31 @@ export interface Picture {
 const FINE_PER_SIDE = 21;
 const COARSE_PER_SIDE = 17;
 
-/** Ground points in proportion to the camera's distance: a fine lattice about the pivot that reaches past the camera, a coarse one far around it. */
-export function groundLattices(motion: ShotMotion): Lattice[] {
+/** How far the camera is from the pivot on the ground, on average over start, middle and end; metres, at least half a metre. */
+function reachM({ track, pivot }: ShotMotion): number {
   const place = new Float64Array(3);
   let distanceM = 0;
   for (const share of [0, 0.5, 1]) {
-    motion.track.write(share, place);
-    distanceM += Math.hypot(place[0] - motion.pivot.xM, place[1] - motion.pivot.yM) / 3;
+    track.write(share, place);
+    distanceM += Math.hypot(place[0] - pivot.xM, place[1] - pivot.yM) / 3;
   }
-  const { xM, yM } = motion.pivot;
-  const reach = Math.max(distanceM, 0.5);
-  return [
-    { xM, yM, spacingM: reach / 8, perSide: FINE_PER_SIDE },
-    { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
-  ];
+  return Math.max(distanceM, 0.5);
 }
 
-/** The points of the site that stay still in this shot, with the ground. */
+/**
+ * The points of the site that stay still in this shot, with the ground: everything in proportion to the camera's
+ * distance, a fine ground lattice about the pivot that reaches past the camera and a coarse one far around it.
+ */
 export function stillPoints(setup: Setup, motion: ShotMotion): SitePoints {
   const moving = new Set(setup.shot.walks.map((walk) => walk.pieceId));
   if (setup.subject) moving.add(setup.subject.id);
-  return sitePoints(setup.pieces, groundLattices(motion), moving);
+  const reach = reachM(motion);
+  const { xM, yM } = motion.pivot;
+  const lattices: Lattice[] = [
+    { xM, yM, spacingM: reach / 8, perSide: FINE_PER_SIDE },
+    { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
+  ];
+  return sitePoints(setup.pieces, { xM, yM, spacingM: reach / 6 }, lattices, moving);
 }
 
 /** Samples a shot and measures its picture. */

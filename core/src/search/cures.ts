@@ -54,7 +54,6 @@ function firstThatHelps(shoot: Shoot, change: readonly Rung[], finding: Finding,
 
 function sentenceOf(instruction: string, before: Finding, after: Finding | undefined): string {
   if (!after) return `${instruction}.`;
-  if (before.said === after.said) return `${instruction}: ${after.grade}.`;
+  if (before.said === after.said) return `${instruction}: from ${before.grade} to ${after.grade}.`;
   return `${instruction}: ${before.measure} from ${before.said} to ${after.said}.`;
 }
-

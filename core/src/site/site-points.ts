@@ -1,5 +1,5 @@
 import type { Piece } from '../model/piece';
-import { groundHeightM, groundPieces, toSite } from './ground';
+import { groundHeightM, groundPieces, toLocal, toSite } from './ground';
 
 /** Points on the solids and the ground, as columns; metres. Neighbours stand together in clusters, so that a camera can pass over a whole cluster it does not see. */
 export interface SitePoints {
@@ -29,25 +29,37 @@ export interface Lattice {
   perSide: number;
 }
 
-const MOST_ALONG = 6;
+const MOST_ALONG = 24;
 const BLOCK = 4;
 
-/** How many points to set along a side: in proportion to the piece's height, so that scaling a site keeps its points. */
-const along = (sideM: number, heightM: number) => Math.min(MOST_ALONG, Math.max(2, Math.round((2 * sideM) / heightM)));
+/** What the points are for: densest about a place, at a spacing that grows with distance from it. Metres. */
+export interface Focus {
+  xM: number;
+  yM: number;
+  spacingM: number;
+}
+
+/** Spacing of points on a piece, metres: the focus's own close by, an eighth of the distance farther off. A scaled site keeps its points. */
+function spacingOn(piece: Piece, focus: Focus): number {
+  const { along, across } = toLocal(piece, focus.xM, focus.yM);
+  const away = Math.hypot(Math.max(0, Math.abs(along) - piece.lengthM / 2), Math.max(0, Math.abs(across) - piece.depthM / 2));
+  return Math.max(focus.spacingM, away / 8);
+}
+
+const stepsAlong = (sideM: number, spacingM: number) => Math.min(MOST_ALONG, Math.max(2, Math.round(sideM / spacingM) + 1));
 
 /**
- * Points that stand for what can be seen moving: on the outline of every piece at its base, middle and top, and on the
- * ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that move) are left out.
+ * Points that stand for what can be seen moving: on the outline of every piece at its base, middle and top, densest
+ * about the focus, and on the ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that move) are left out.
  */
-export function sitePoints(pieces: readonly Piece[], lattices: readonly Lattice[], without: ReadonlySet<string> = new Set()): SitePoints {
+export function sitePoints(pieces: readonly Piece[], focus: Focus, lattices: readonly Lattice[], without: ReadonlySet<string> = new Set()): SitePoints {
   const xs: number[] = [];
   const ys: number[] = [];
   const zs: number[] = [];
-  for (const piece of pieces) if (!without.has(piece.id)) addPiece(piece, xs, ys, zs);
+  for (const piece of pieces) if (!without.has(piece.id)) addPiece(piece, spacingOn(piece, focus), xs, ys, zs);
   const ground = groundPieces(pieces);
   for (const lattice of lattices) {
-    for (let i = 0; i < lattice.perSide; i += BLOCK)
-      for (let k = 0; k < lattice.perSide; k += BLOCK) addBlock(lattice, i, k, ground, xs, ys, zs);
+    for (let i = 0; i < lattice.perSide; i += BLOCK) for (let k = 0; k < lattice.perSide; k += BLOCK) addBlock(lattice, i, k, ground, xs, ys, zs);
   }
   return columnsOf(xs, ys, zs);
 }
@@ -89,15 +101,14 @@ export function columnsOf(xs: ArrayLike<number>, ys: ArrayLike<number>, zs: Arra
       }
       out[c] = (least + most) / 2;
     }
-    for (let i = from; i < to; i += 1)
-      clusters.radiusM[c] = Math.max(clusters.radiusM[c], Math.hypot(xM[i] - clusters.xM[c], yM[i] - clusters.yM[c], zM[i] - clusters.zM[c]));
+    for (let i = from; i < to; i += 1) clusters.radiusM[c] = Math.max(clusters.radiusM[c], Math.hypot(xM[i] - clusters.xM[c], yM[i] - clusters.yM[c], zM[i] - clusters.zM[c]));
   }
   return { count: xM.length, xM, yM, zM, clusters };
 }
 
-function addPiece(piece: Piece, xs: number[], ys: number[], zs: number[]): void {
-  const lengthSteps = along(piece.lengthM, piece.heightM);
-  const depthSteps = along(piece.depthM, piece.heightM);
+function addPiece(piece: Piece, spacingM: number, xs: number[], ys: number[], zs: number[]): void {
+  const lengthSteps = stepsAlong(piece.lengthM, spacingM);
+  const depthSteps = stepsAlong(piece.depthM, spacingM);
   const put = (a: number, b: number, levels: readonly number[]) => {
     const { xM, yM } = toSite(piece, a * piece.lengthM, b * piece.depthM);
     for (const level of levels) {
@@ -106,7 +117,7 @@ function addPiece(piece: Piece, xs: number[], ys: number[], zs: number[]): void 
       zs.push(piece.zM + level * piece.heightM);
     }
   };
-  const levels = piece.kind === 'slab' ? [1] : piece.kind === 'ridge' ? [0] : [0, 0.5, 1];
+  const levels = piece.kind === 'slab' ? [1] : piece.kind === 'ridge' ? [0] : piece.kind === 'hedge' ? [0.1, 1] : [0, 0.5, 1];
   for (let i = 0; i < lengthSteps; i += 1) {
     const a = i / (lengthSteps - 1) - 0.5;
     put(a, -0.5, levels);

@@ -40,10 +40,10 @@ class Builder {
   }
 
   /** A turned body: rings of half-widths (across, along) at heights, closed at both ends. */
-  turned(rings: readonly { zM: number; acrossM: number; alongM: number; yM?: number }[], sides: number): void {
+  turned(rings: readonly { zM: number; acrossM: number; alongM: number; xM?: number }[], sides: number): void {
     const at = (ring: (typeof rings)[number], k: number): Point => {
       const angle = (k / sides) * 2 * Math.PI;
-      return [ring.acrossM * Math.cos(angle), (ring.yM ?? 0) + ring.alongM * Math.sin(angle), ring.zM];
+      return [(ring.xM ?? 0) + ring.acrossM * Math.cos(angle), ring.alongM * Math.sin(angle), ring.zM];
     };
     for (let i = 0; i + 1 < rings.length; i += 1)
       for (let k = 0; k < sides; k += 1) {
@@ -101,7 +101,7 @@ export function solidOf(piece: Piece): Solid {
   return build.done();
 }
 
-const ring = (zM: number, acrossM: number, alongM: number, yM = 0) => ({ zM, acrossM, alongM, yM });
+const ring = (zM: number, acrossM: number, alongM: number) => ({ zM, acrossM, alongM });
 
 /** Clipped like tea: a flat-topped loaf with sloped shoulders. */
 function hedge(build: Builder, x: number, y: number, h: number): void {
@@ -129,12 +129,24 @@ function wall(build: Builder, opening: { offsetM: number; widthM: number; height
   build.box(-x, x, from, to, head, h);
 }
 
-/** A simple standing person facing along the heading: coat, shoulders, neck, head, and a brimmed hat pushed a little forward. */
+/** A simple standing person facing along the heading: legs, coat, arms at the sides, head, and a brimmed hat. */
 function figure(build: Builder, x: number, y: number, h: number): void {
+  for (const side of [-1, 1]) {
+    build.turned(shifted([ring(0, x * 0.2, y * 0.34), ring(h * 0.05, x * 0.17, y * 0.24), ring(h * 0.48, x * 0.27, y * 0.42)], side * x * 0.3), 8);
+    build.turned(shifted([ring(h * 0.42, x * 0.13, y * 0.2), ring(h * 0.6, x * 0.14, y * 0.22), ring(h * 0.8, x * 0.19, y * 0.3)], side * x * 0.74), 8);
+  }
   build.turned(
-    [ring(0, x * 0.5, y * 0.55), ring(h * 0.3, x * 0.62, y * 0.62), ring(h * 0.52, x * 0.72, y * 0.68), ring(h * 0.77, x, y * 0.72), ring(h * 0.82, x * 0.62, y * 0.5), ring(h * 0.84, x * 0.22, y * 0.3)],
+    [
+      ring(h * 0.42, x * 0.62, y * 0.62),
+      ring(h * 0.6, x * 0.56, y * 0.54),
+      ring(h * 0.78, x * 0.74, y * 0.6),
+      ring(h * 0.83, x * 0.5, y * 0.44),
+      ring(h * 0.85, x * 0.2, y * 0.28),
+    ],
     12,
   );
-  build.turned([ring(h * 0.82, x * 0.2, y * 0.26), ring(h * 0.88, x * 0.34, y * 0.5, y * 0.05), ring(h * 0.94, x * 0.36, y * 0.52, y * 0.05)], 10);
-  build.turned([ring(h * 0.935, x * 0.74, y, 0), ring(h * 0.95, x * 0.7, y * 0.95, 0), ring(h, x * 0.24, y * 0.34, 0)], 12);
+  build.turned([ring(h * 0.84, x * 0.17, y * 0.24), ring(h * 0.875, x * 0.27, y * 0.4), ring(h * 0.94, x * 0.3, y * 0.46)], 10);
+  build.turned([ring(h * 0.93, x * 0.62, y), ring(h * 0.945, x * 0.6, y * 0.96), ring(h, x * 0.12, y * 0.2)], 14);
 }
+
+const shifted = (rings: ReturnType<typeof ring>[], xM: number) => rings.map((row) => ({ ...row, xM }));

@@ -6,13 +6,14 @@
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import type { Shot, WalkPoint } from '@gentle-arc/core/model/shot';
   import { motionOf, sampleShot } from '@gentle-arc/core/motion/sample';
-  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { asKind, recipeOf } from '@gentle-arc/core/motion/moves/index';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
   import { addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removePiece } from './edits';
+  import MoveChooser from './MoveChooser.svelte';
   import MoveSentence from './MoveSentence.svelte';
   import Picture from './Picture.svelte';
   import PieceSentence from './PieceSentence.svelte';
@@ -116,7 +117,8 @@
   }
 
   function keys(event: KeyboardEvent) {
-    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey || event.metaKey) return;
+    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey || event.metaKey)
+      return;
     if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) playhead.toggle();
     else if (event.key === 'ArrowLeft') playhead.step(-1);
     else if (event.key === 'ArrowRight') playhead.step(1);
@@ -138,79 +140,96 @@
 
 <main class="screen">
   <div class="left">
-  <div class="picture">
-    <Picture {setup} {samples} {row} />
-    <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
-      <Transport {playhead} {samples} />
+    <div class="picture">
+      <Picture {setup} {samples} {row} />
+      <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
+        <Transport {playhead} {samples} />
+      </div>
     </div>
-  </div>
 
-  <div class="strip"><Strip {samples} reading={live.reading} {playhead} /></div>
+    <div class="strip"><Strip {samples} reading={live.reading} {playhead} /></div>
   </div>
 
   <div class="right">
-  <div class="plan">
-    <Plan
-      {setup}
-      {motion}
-      {samples}
-      {row}
-      {selectedId}
-      {drawingWalk}
-      onselect={(id) => {
-        selectedId = id;
-        drawingWalk = false;
-      }}
-      onplace={(xM, yM) => selected && change(addWalkPoint(shoot, shot.id, selected, xM, yM), null)}
-      onmovehandle={moveHandle}
-      onmovepivot={movePivot}
-      onmovepiece={(id, xM, yM) => change(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
-      onturnpiece={(id, headingDeg) => change(changePiece(shoot, id, (piece) => ({ ...piece, headingDeg })), `turn.${id}`)}
-      onresizepiece={(id, lengthM, depthM) => change(changePiece(shoot, id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM })), `size.${id}`)}
-      onmovewalkpoint={(pieceId, index, xM, yM) => change(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${index}`)}
-      onsettle={() => store.settle()}
-    />
-    <div class="add">
-      <button class="quiet-button" id="add-piece"><PlusOutline class="h-4 w-4" />Add a piece</button>
-      <Dropdown simple triggeredBy="#add-piece" bind:isOpen={adding} class="z-40 w-56 bg-raised text-ink shadow-lg">
-        {#each Object.entries(PIECE_KINDS) as [kind, facts] (kind)}
-          <DropdownItem onclick={() => add(kind as PieceKind)}>{facts.label}</DropdownItem>
-        {/each}
-      </Dropdown>
-    </div>
-  </div>
-
-  <div class="words">
-    {#if empty}
-      <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
-        Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
-      </p>
-    {/if}
-    {#if selected}
-      <PieceSentence
-        piece={selected}
-        walk={walkOfSelected}
-        isSubject={shot.subjectId === selected.id}
+    <div class="plan">
+      <Plan
+        {setup}
+        {motion}
+        {samples}
+        {row}
+        {selectedId}
         {drawingWalk}
-        onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
-        onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
-        ondrawwalk={() => (drawingWalk = !drawingWalk)}
-        onimportwalk={importWalk}
-        onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
-        onduplicate={duplicate}
-        ondelete={remove}
-        onclose={() => {
-          selectedId = null;
+        onselect={(id) => {
+          selectedId = id;
           drawingWalk = false;
         }}
+        onplace={(xM, yM) => selected && change(addWalkPoint(shoot, shot.id, selected, xM, yM), null)}
+        onmovehandle={moveHandle}
+        onmovepivot={movePivot}
+        onmovepiece={(id, xM, yM) => change(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
+        onturnpiece={(id, headingDeg) =>
+          change(
+            changePiece(shoot, id, (piece) => ({ ...piece, headingDeg })),
+            `turn.${id}`,
+          )}
+        onresizepiece={(id, lengthM, depthM) =>
+          change(
+            changePiece(shoot, id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM })),
+            `size.${id}`,
+          )}
+        onmovewalkpoint={(pieceId, index, xM, yM) => change(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${index}`)}
         onsettle={() => store.settle()}
       />
+      <div class="add">
+        <button class="quiet-button" id="add-piece"><PlusOutline class="h-4 w-4" />Add a piece</button>
+        <Dropdown simple triggeredBy="#add-piece" bind:isOpen={adding} class="z-40 w-56 bg-raised text-ink shadow-lg">
+          {#each Object.entries(PIECE_KINDS) as [kind, facts] (kind)}
+            <DropdownItem onclick={() => add(kind as PieceKind)}>{facts.label}</DropdownItem>
+          {/each}
+        </Dropdown>
+      </div>
+    </div>
+
+    <MoveChooser kind={shot.move.kind} onchoose={(kind) => changeShot((given) => ({ ...given, move: asKind(given.move, kind) }), null)} />
+
+    <div class="words">
+      {#if empty}
+        <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
+          Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
+        </p>
+      {/if}
+      {#if selected}
+        <PieceSentence
+          piece={selected}
+          walk={walkOfSelected}
+          isSubject={shot.subjectId === selected.id}
+          {drawingWalk}
+          onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
+          onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
+          ondrawwalk={() => (drawingWalk = !drawingWalk)}
+          onimportwalk={importWalk}
+          onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
+          onduplicate={duplicate}
+          ondelete={remove}
+          onclose={() => {
+            selectedId = null;
+            drawingWalk = false;
+          }}
+          onsettle={() => store.settle()}
+        />
+        <hr class="my-3 border-hairline" />
+      {/if}
+      <ReadingList
+        {live}
+        onseek={(tS) => {
+          playhead.pause();
+          playhead.toTime(tS);
+        }}
+        oncure={apply}
+      />
       <hr class="my-3 border-hairline" />
-    {/if}
-    <ReadingList {live} onseek={(tS) => { playhead.pause(); playhead.toTime(tS); }} oncure={apply} />
-    <hr class="my-3 border-hairline" />
-    <MoveSentence {setup} kit={shoot.kit} onchange={changeShot} onsettle={() => store.settle()} />
-  </div>
+      <MoveSentence {setup} kit={shoot.kit} onchange={changeShot} onsettle={() => store.settle()} />
+    </div>
   </div>
 </main>
 
@@ -241,8 +260,8 @@
   }
   .plan {
     position: relative;
-    height: 38%;
-    min-height: 13rem;
+    height: 35%;
+    min-height: 12rem;
   }
   .words {
     flex: 1;

@@ -1,13 +1,12 @@
 <script lang="ts">
-  import type { Move, MoveKind } from '@gentle-arc/core/model/move';
+  import type { Move } from '@gentle-arc/core/model/move';
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import { FEATHER_SHAPES, type Shot, type Timing } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
-  import { asKind, MOVE_KINDS, recipeOf, RECIPES } from '@gentle-arc/core/motion/moves/index';
+  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
   import type { Kit } from '@gentle-arc/core/model/kit';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
-  import MovePicture from './MovePicture.svelte';
 
   /** The whole plan of a shot, said as sentences whose numbers can be typed over. */
   interface Props {
@@ -25,7 +24,6 @@
 
   const numbers = (move: Move) => move as unknown as Record<string, number>;
   const setMove = (key: string, value: number) => onchange((row) => ({ ...row, move: { ...row.move, [key]: value } as Move }), `move.${key}`);
-  const choose = (kind: MoveKind) => onchange((row) => ({ ...row, move: asKind(row.move, kind) }), null);
 
   /** Sets one part of the timing; what no longer fits inside the duration lengthens it, and a shorter duration shrinks its parts. */
   function setTiming(key: keyof Timing, value: number) {
@@ -55,18 +53,12 @@
   }
 
   const SHAPES: Record<Timing['featherShape'], string> = { minimumJerk: 'softest', cosine: 'cosine', constantAcceleration: 'steady push' };
-  const lensRange = (row: Kit['lenses'][number]) => (row.focalLengthMinMm === row.focalLengthMaxMm ? `${trim(row.focalLengthMinMm, 0)} mm` : `${trim(row.focalLengthMinMm, 0)}–${trim(row.focalLengthMaxMm, 0)} mm`);
+  const lensRange = (row: Kit['lenses'][number]) =>
+    row.focalLengthMinMm === row.focalLengthMaxMm ? `${trim(row.focalLengthMinMm, 0)} mm` : `${trim(row.focalLengthMinMm, 0)}–${trim(row.focalLengthMaxMm, 0)} mm`;
   const rates = $derived([...new Set([...setup.camera.frameRatesHz, shot.frameRateHz])].sort((a, b) => a - b));
 </script>
 
 <section aria-label="Move">
-  <div class="choices" role="radiogroup" aria-label="Choose a move">
-    {#each MOVE_KINDS as kind (kind)}
-      <button role="radio" aria-checked={shot.move.kind === kind} onclick={() => choose(kind)} title={RECIPES[kind].purpose}>
-        <MovePicture {kind} /><span>{RECIPES[kind].title}</span>
-      </button>
-    {/each}
-  </div>
   <p class="said">
     <b>{recipe.title}</b>
     {#if shot.move.kind === 'dollyZoom' || shot.move.kind === 'push'}along the line to{:else if shot.move.kind === 'arc'}round{:else}past{/if}
@@ -93,53 +85,89 @@
   </p>
   <p class="said">
     It takes <NumberField label="Duration" value={shot.timing.durationS} unit="s" min={0.2} max={600} step={0.5} onchange={(v) => setTiming('durationS', v)} {onsettle} />: holds
-    <NumberField label="Hold at the start" value={shot.timing.holdStartS} unit="s" min={0} max={300} step={0.1} onchange={(v) => setTiming('holdStartS', v)} {onsettle} />, feathers in over
+    <NumberField label="Hold at the start" value={shot.timing.holdStartS} unit="s" min={0} max={300} step={0.1} onchange={(v) => setTiming('holdStartS', v)} {onsettle} />, feathers
+    in over
     <NumberField label="Feather in" value={shot.timing.featherInS} unit="s" min={0} max={300} step={0.1} onchange={(v) => setTiming('featherInS', v)} {onsettle} />, out over
     <NumberField label="Feather out" value={shot.timing.featherOutS} unit="s" min={0} max={300} step={0.1} onchange={(v) => setTiming('featherOutS', v)} {onsettle} />
-    (<Choice label="Feather shape" value={shot.timing.featherShape} items={FEATHER_SHAPES.map((value) => ({ value, name: SHAPES[value] }))} onchange={(value) => onchange((row) => ({ ...row, timing: { ...row.timing, featherShape: value as Timing['featherShape'] } }), null)} />), holds
+    (<Choice
+      label="Feather shape"
+      value={shot.timing.featherShape}
+      items={FEATHER_SHAPES.map((value) => ({ value, name: SHAPES[value] }))}
+      onchange={(value) => onchange((row) => ({ ...row, timing: { ...row.timing, featherShape: value as Timing['featherShape'] } }), null)}
+    />), holds
     <NumberField label="Hold at the end" value={shot.timing.holdEndS} unit="s" min={0} max={300} step={0.1} onchange={(v) => setTiming('holdEndS', v)} {onsettle} />.
   </p>
   <p class="said">
     The camera
-    <Choice label="Aim" value={shot.aim.mode} items={[{ value: 'subject', name: 'turns with the subject' }, { value: 'locked', name: 'never turns' }]} onchange={(mode) => onchange((row) => ({ ...row, aim: { ...row.aim, mode: mode as Shot['aim']['mode'] } }), null)} />,
-    the subject
-    <NumberField label="Subject across the frame, % right of the middle" value={Math.round(shot.aim.place.u * 1000) / 10} unit="plain" min={-50} max={50} step={1} onchange={(v) => onchange((row) => ({ ...row, aim: { ...row.aim, place: { ...row.aim.place, u: v / 100 } } }), 'aim.u')} {onsettle} />% right and
-    <NumberField label="Subject up the frame, % above the middle" value={Math.round(shot.aim.place.v * 1000) / 10} unit="plain" min={-50} max={50} step={1} onchange={(v) => onchange((row) => ({ ...row, aim: { ...row.aim, place: { ...row.aim.place, v: v / 100 } } }), 'aim.v')} {onsettle} />% up from the middle.
+    <Choice
+      label="Aim"
+      value={shot.aim.mode}
+      items={[
+        { value: 'subject', name: 'turns with the subject' },
+        { value: 'locked', name: 'never turns' },
+      ]}
+      onchange={(mode) => onchange((row) => ({ ...row, aim: { ...row.aim, mode: mode as Shot['aim']['mode'] } }), null)}
+    />, the subject
+    <NumberField
+      label="Subject across the frame, % right of the middle"
+      value={Math.round(shot.aim.place.u * 1000) / 10}
+      unit="plain"
+      min={-50}
+      max={50}
+      step={1}
+      onchange={(v) => onchange((row) => ({ ...row, aim: { ...row.aim, place: { ...row.aim.place, u: v / 100 } } }), 'aim.u')}
+      {onsettle}
+    />% right and
+    <NumberField
+      label="Subject up the frame, % above the middle"
+      value={Math.round(shot.aim.place.v * 1000) / 10}
+      unit="plain"
+      min={-50}
+      max={50}
+      step={1}
+      onchange={(v) => onchange((row) => ({ ...row, aim: { ...row.aim, place: { ...row.aim.place, v: v / 100 } } }), 'aim.v')}
+      {onsettle}
+    />% up from the middle.
   </p>
   <p class="said">
     <Choice label="Camera" value={shot.cameraId} items={kit.cameras.map((row) => ({ value: row.id, name: row.name }))} onchange={setCamera} />
     with <Choice label="Lens" value={shot.lensId} items={kit.lenses.map((row) => ({ value: row.id, name: `${row.name} (${lensRange(row)})` }))} onchange={setLens} />
-    at {#if isPrime && shot.focalLengthMm === lens.focalLengthMinMm}<b>{trim(shot.focalLengthMm, 0)} mm</b>{:else}<NumberField label="Focal length" value={shot.focalLengthMm} unit="mm" min={lens.focalLengthMinMm} max={lens.focalLengthMaxMm} step={1} onchange={(v) => onchange((row) => ({ ...row, focalLengthMm: v }), 'focal')} {onsettle} />{/if}
-    on <Choice label="Rig" value={shot.rigId} items={kit.rigs.map((row) => ({ value: row.id, name: row.name }))} onchange={(rigId) => onchange((row) => ({ ...row, rigId }), null)} />,
-    <Choice label="Frame rate" value={String(shot.frameRateHz)} items={rates.map((hz) => ({ value: String(hz), name: `${hz}` }))} onchange={(hz) => onchange((row) => ({ ...row, frameRateHz: Number(hz) }), null)} /> frames a second, shutter
-    <NumberField label="Shutter" value={shot.shutterDeg} unit="deg" min={1} max={360} step={5} onchange={(v) => onchange((row) => ({ ...row, shutterDeg: v }), 'shutter')} {onsettle} />.
+    at {#if isPrime && shot.focalLengthMm === lens.focalLengthMinMm}<b>{trim(shot.focalLengthMm, 0)} mm</b>{:else}<NumberField
+        label="Focal length"
+        value={shot.focalLengthMm}
+        unit="mm"
+        min={lens.focalLengthMinMm}
+        max={lens.focalLengthMaxMm}
+        step={1}
+        onchange={(v) => onchange((row) => ({ ...row, focalLengthMm: v }), 'focal')}
+        {onsettle}
+      />{/if}
+    on <Choice
+      label="Rig"
+      value={shot.rigId}
+      items={kit.rigs.map((row) => ({ value: row.id, name: row.name }))}
+      onchange={(rigId) => onchange((row) => ({ ...row, rigId }), null)}
+    />,
+    <Choice
+      label="Frame rate"
+      value={String(shot.frameRateHz)}
+      items={rates.map((hz) => ({ value: String(hz), name: `${hz}` }))}
+      onchange={(hz) => onchange((row) => ({ ...row, frameRateHz: Number(hz) }), null)}
+    /> frames a second, shutter
+    <NumberField
+      label="Shutter"
+      value={shot.shutterDeg}
+      unit="deg"
+      min={1}
+      max={360}
+      step={5}
+      onchange={(v) => onchange((row) => ({ ...row, shutterDeg: v }), 'shutter')}
+      {onsettle}
+    />.
   </p>
 </section>
 
 <style>
-  .choices {
-    display: flex;
-    gap: 0.25rem;
-    margin-bottom: 0.25rem;
-  }
-  .choices button {
-    flex: 1;
-    display: grid;
-    justify-items: center;
-    padding: 0.25rem 0.1rem 0.3rem;
-    border-radius: 12px;
-    font-size: 0.82rem;
-    line-height: 1.1;
-    cursor: pointer;
-  }
-  .choices button:hover {
-    background: color-mix(in srgb, var(--near) 9%, transparent);
-  }
-  .choices button[aria-checked='true'] {
-    background: color-mix(in srgb, var(--near) 14%, transparent);
-    box-shadow: inset 0 -3px 0 var(--near);
-    font-weight: 650;
-  }
   .said {
     line-height: 1.75;
     font-size: 0.95rem;

@@ -20,7 +20,7 @@
   const SUN = { x: -32, y: 42, z: 26 };
   const SHADOW_REACH_M = 34;
 
-  const sun = new DirectionalLight('#fff1d6', 2.1);
+  const sun = new DirectionalLight('#fff0d2', 2.3);
   sun.castShadow = true;
   sun.shadow.mapSize.set(2048, 2048);
   sun.shadow.bias = -0.0006;
@@ -81,7 +81,7 @@
 </script>
 
 <T is={camera} makeDefault manual />
-<T.HemisphereLight args={['#fdf6e6', '#9a8f76', 1.35]} />
+<T.HemisphereLight args={['#eef3f6', '#d8c8a4', 1.75]} />
 <T is={sun} />
 <T is={sunTarget} />
 

@@ -26,8 +26,12 @@
   const MOST_TIMES = 12;
 
   const set = (key: 'xM' | 'yM' | 'zM' | 'headingDeg' | 'lengthM' | 'depthM' | 'heightM', value: number) =>
-    onchange((row) => (PIECE_KINDS[row.kind].round && (key === 'lengthM' || key === 'depthM') ? { ...row, lengthM: value, depthM: value } : { ...row, [key]: value }), `piece.${key}`);
-  const setOpening = (key: keyof Opening, value: number) => onchange((row) => (row.kind === 'wall' ? { ...row, opening: { ...row.opening, [key]: value } } : row), `opening.${key}`);
+    onchange(
+      (row) => (PIECE_KINDS[row.kind].round && (key === 'lengthM' || key === 'depthM') ? { ...row, lengthM: value, depthM: value } : { ...row, [key]: value }),
+      `piece.${key}`,
+    );
+  const setOpening = (key: keyof Opening, value: number) =>
+    onchange((row) => (row.kind === 'wall' ? { ...row, opening: { ...row.opening, [key]: value } } : row), `opening.${key}`);
 
   function rename(event: Event & { currentTarget: HTMLInputElement }) {
     const name = event.currentTarget.value.trim();
@@ -60,7 +64,14 @@
 
 <section aria-label="Piece">
   <div class="flex items-center gap-2">
-    <input class="name min-w-0 flex-1 font-display text-xl" aria-label="Name of the piece" maxlength="80" value={piece.name} onchange={rename} onkeydown={(event) => event.stopPropagation()} />
+    <input
+      class="name min-w-0 flex-1 font-display text-xl"
+      aria-label="Name of the piece"
+      maxlength="80"
+      value={piece.name}
+      onchange={rename}
+      onkeydown={(event) => event.stopPropagation()}
+    />
     <button class="quiet-button" onclick={onclose}>Done</button>
   </div>
   <p class="leading-8">
@@ -86,7 +97,16 @@
   {#if walk && walk.points.length > 1}
     <p class="leading-8">
       Walks through {walk.points.length} points{#if walk.points.length <= MOST_TIMES}, there at
-        {#each walk.points as point, i (i)}{i > 0 ? ', ' : ' '}<NumberField label="Time of point {i + 1}" value={point.tS} unit="s" min={-36000} max={36000} step={0.5} onchange={(v) => setTime(i, v)} {onsettle} />{/each}{/if}.
+        {#each walk.points as point, i (i)}{i > 0 ? ', ' : ' '}<NumberField
+            label="Time of point {i + 1}"
+            value={point.tS}
+            unit="s"
+            min={-36000}
+            max={36000}
+            step={0.5}
+            onchange={(v) => setTime(i, v)}
+            {onsettle}
+          />{/each}{/if}.
     </p>
   {/if}
   {#if problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2 text-sm">{problem}</p>{/if}
@@ -99,7 +119,9 @@
     <button class="quiet-button" onclick={onduplicate}>Duplicate</button>
     <button class="quiet-button" onclick={ondelete}>Delete</button>
   </div>
-  {#if drawingWalk}<p class="mt-1 text-sm text-soft" role="status">Press on the plan where {piece.name} goes next; each point is reached at walking pace (1.2 m/s), then drag points or type their times.</p>{/if}
+  {#if drawingWalk}<p class="mt-1 text-sm text-soft" role="status">
+      Press on the plan where {piece.name} goes next; each point is reached at walking pace (1.2 m/s), then drag points or type their times.
+    </p>{/if}
 </section>
 
 <style>

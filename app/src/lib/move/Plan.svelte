@@ -45,7 +45,9 @@
   export function fit() {
     const xs = [...samples.xM, motion.pivot.xM];
     const ys = [...samples.yM, motion.pivot.yM];
-    for (const walk of setup.shot.walks) for (const point of walk.points) xs.push(point.xM) && ys.push(point.yM);
+    const points = setup.shot.walks.flatMap((walk) => walk.points);
+    xs.push(...points.map((point) => point.xM));
+    ys.push(...points.map((point) => point.yM));
     const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
     const [y0, y1] = [Math.min(...ys), Math.max(...ys)];
     const margin = Math.max(1.2, 0.16 * Math.max(x1 - x0, y1 - y0));
@@ -167,7 +169,6 @@
     <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
       {#each pieces as piece (piece.id)}
         {@const at = shownPlace(piece)}
-        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
         <path
           class="piece {piece.kind}"
           class:subject={piece.id === setup.subject?.id}
@@ -204,7 +205,14 @@
     </g>
 
     <path class="wedge" d={wedge} />
-    <WalkMarks walks={setup.shot.walks} pieces={setup.pieces} {view} {selectedId} ongrab={(event, at, pieceId, index) => grab(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))} onnudge={(event, at, pieceId, index) => nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))} />
+    <WalkMarks
+      walks={setup.shot.walks}
+      pieces={setup.pieces}
+      {view}
+      {selectedId}
+      ongrab={(event, at, pieceId, index) => grab(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
+      onnudge={(event, at, pieceId, index) => nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
+    />
 
     <polyline class="track" points={track} />
     {#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
@@ -212,8 +220,6 @@
     {#if setup.subject}
       <text class="name" x={view.x(samples.subjectXM[last])} y={view.y(samples.subjectYM[last]) - 14} text-anchor="middle">{setup.subject.name}</text>
     {/if}
-
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <path
       class="pivot"
       d="M{view.x(motion.pivot.xM) - 7} {view.y(motion.pivot.yM)}h14m-7-7v14"

@@ -31,12 +31,14 @@
       <p class="leading-snug">
         <b class="word" class:hard={severity(finding) === 2} class:soft={severity(finding) === 1}>{finding.grade}</b>
         {finding.sentence}
-        {#if severity(finding) > 0 || finding.tS > 0}<button class="when" onclick={() => onseek(finding.tS)} aria-label="Show it at {finding.tS.toFixed(1)} seconds">at {finding.tS.toFixed(1)} s</button>{/if}
+        {#if severity(finding) > 0}<button class="when" onclick={() => onseek(finding.tS)} aria-label="Show it at {finding.tS.toFixed(1)} seconds"
+            >at {finding.tS.toFixed(1)} s</button
+          >{/if}
       </p>
       {#each live.cures.get(finding.id) ?? [] as cure (cure.sentence)}
         <button class="cure" onclick={() => oncure(cure)}><span aria-hidden="true">↳</span> {cure.sentence}</button>
       {/each}
-      <details class="text-sm text-soft"><summary>Why</summary>{finding.reason}</details>
+      {#if severity(finding) > 0}<details class="text-sm text-soft"><summary>Why</summary>{finding.reason}</details>{/if}
     </div>
   </div>
 {/snippet}
@@ -51,9 +53,11 @@
       {#each troubles as finding (finding.id)}{@render sentence(finding)}{/each}
     </div>
     {#if live.searching}<p class="py-1 text-sm text-soft">Trying changes that would help…</p>{/if}
-    <details class="calm mt-1" open={troubles.length === 0}>
+    <details class="calm mt-1">
       <summary class="text-soft">{calm.length} things are fine</summary>
-      <div class="divide-y divide-hairline">{#each calm as finding (finding.id)}{@render sentence(finding)}{/each}</div>
+      <div class="divide-y divide-hairline">
+        {#each calm as finding (finding.id)}{@render sentence(finding)}{/each}
+      </div>
     </details>
     {#each live.reading.cautions as caution (caution.id)}
       <p class="mt-2 border-l-4 border-ink px-3 py-1 text-sm leading-snug"><b>Caution.</b> {caution.sentence}</p>

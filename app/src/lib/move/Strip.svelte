@@ -40,7 +40,8 @@
   const row = $derived(Math.min(playhead.row, samples.count - 1));
 
   const peak = (...columns: Float64Array[]) => columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
-  const at = (column: Float64Array, scale: number, unit: string) => (Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`);
+  const at = (column: Float64Array, scale: number, unit: string) =>
+    Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`;
 
   const lanes = $derived.by((): Lane[] => {
     if (!reading) return [];
@@ -59,8 +60,22 @@
         ],
         say: () => '',
       },
-      { label: 'Subject size', height: 24, least: 0, most: Math.max(0.05, peak(subjectHeight)), curves: [{ column: subjectHeight, colour: 'var(--subject)' }], say: () => at(subjectHeight, 100, '%') },
-      { label: 'Camera speed', height: 24, least: 0, most: Math.max(0.05, peak(cameraSpeedMps)), curves: [{ column: cameraSpeedMps, colour: 'var(--ink)' }], say: () => (Number.isNaN(cameraSpeedMps[row]) ? '–' : saySpeed(cameraSpeedMps[row] ?? 0, preferences.units)) },
+      {
+        label: 'Subject size',
+        height: 24,
+        least: 0,
+        most: Math.max(0.05, peak(subjectHeight)),
+        curves: [{ column: subjectHeight, colour: 'var(--subject)' }],
+        say: () => at(subjectHeight, 100, '%'),
+      },
+      {
+        label: 'Camera speed',
+        height: 24,
+        least: 0,
+        most: Math.max(0.05, peak(cameraSpeedMps)),
+        curves: [{ column: cameraSpeedMps, colour: 'var(--ink)' }],
+        say: () => (Number.isNaN(cameraSpeedMps[row]) ? '–' : saySpeed(cameraSpeedMps[row] ?? 0, preferences.units)),
+      },
       { label: 'Focal length', height: 24, least: 0, most: longest * 1.1, curves: [{ column: focalLengthMm, colour: 'var(--ink)' }], say: () => at(focalLengthMm, 1, ' mm') },
     ];
   });
@@ -99,7 +114,6 @@
 </script>
 
 <div bind:clientWidth={width} class="w-full">
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <svg
     {width}
     {height}
@@ -134,7 +148,11 @@
       {/each}
     {/each}
     {#each troubles as finding (finding.id)}
-      <path class={severity(finding) === 2 ? 'jag' : 'wave'} transform="translate({x(finding.tS) - 9} 1)" d={severity(finding) === 2 ? 'M0 8h3l3-7 4 13 3-6h4' : 'M0 8c2.2-6 4.4-6 6.6 0s4.4 6 6.6 0 3-4 4-4'}>
+      <path
+        class={severity(finding) === 2 ? 'jag' : 'wave'}
+        transform="translate({x(finding.tS) - 9} 1)"
+        d={severity(finding) === 2 ? 'M0 8h3l3-7 4 13 3-6h4' : 'M0 8c2.2-6 4.4-6 6.6 0s4.4 6 6.6 0 3-4 4-4'}
+      >
         <title>{finding.sentence}</title>
       </path>
     {/each}

@@ -53,10 +53,13 @@ export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, 
 /** Takes a piece away, with its walks; shots about it have no subject any more. */
 export function removePiece(shoot: Shoot, id: string): Shoot {
   const shots = shoot.shots.map((shot) => ({ ...shot, subjectId: shot.subjectId === id ? null : shot.subjectId, walks: shot.walks.filter((walk) => walk.pieceId !== id) }));
-  return { ...withPieces(
+  return {
+    ...withPieces(
       shoot,
       shoot.site.pieces.filter((piece) => piece.id !== id),
-    ), shots };
+    ),
+    shots,
+  };
 }
 
 /** Sets a piece's walk in a shot; no points take the walk away. */

@@ -36,7 +36,6 @@ export function geometryOf(piece: Piece): BufferGeometry {
 }
 
 const TINT = /* glsl */ `
-#include <color_fragment>
 float awayM = length(vViewPosition);
 float warm = 1.0 - smoothstep(0.3 * subjectM, 0.85 * subjectM, awayM);
 float cool = smoothstep(1.3 * subjectM, 9.0 * subjectM, awayM);
@@ -44,23 +43,25 @@ diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.70, 0.29, 0.11), 0.5 * warm * ti
 diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.42, 0.55, 0.68), 0.62 * cool * tintShare);
 `;
 
-function tinted(colour: string, share: number, lines: boolean): MeshLambertMaterial {
+type Texture = 'plain' | 'ground' | 'leaves';
+
+function tinted(colour: string, share: number, texture: Texture): MeshLambertMaterial {
   const material = new MeshLambertMaterial({ color: new Color(colour) });
   material.onBeforeCompile = (shader) => {
     shader.uniforms.subjectM = depthTint;
     shader.uniforms.tintShare = { value: share };
-    shader.fragmentShader = 'uniform float subjectM;\nuniform float tintShare;\n' + shader.fragmentShader.replace('#include <color_fragment>', TINT + (lines ? LINES : ''));
-    if (lines) {
-      shader.vertexShader = 'varying vec2 onGround;\n' + shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonGround = position.xy;');
-      shader.fragmentShader = 'varying vec2 onGround;\n' + shader.fragmentShader;
-    }
+    shader.vertexShader = 'varying vec3 onPiece;\n' + shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonPiece = position;');
+    shader.fragmentShader =
+      'uniform float subjectM;\nuniform float tintShare;\nvarying vec3 onPiece;\n' + shader.fragmentShader.replace('#include <color_fragment>', SURFACES[texture] + TINT);
   };
-  material.customProgramCacheKey = () => `tinted ${lines}`;
+  material.customProgramCacheKey = () => `tinted ${texture}`;
   return material;
 }
 
 /** A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would shimmer. */
 const LINES = /* glsl */ `
+#include <color_fragment>
+vec2 onGround = onPiece.xy;
 vec2 perPixel = fwidth(onGround);
 vec2 fine = smoothstep(perPixel * 1.6, perPixel * 0.4, abs(fract(onGround - 0.5) - 0.5)) * smoothstep(0.28, 0.04, max(perPixel.x, perPixel.y));
 vec2 broad = smoothstep(perPixel * 0.4, perPixel * 0.08, abs(fract(onGround / 5.0 - 0.5) - 0.5)) * smoothstep(1.2, 0.15, max(perPixel.x, perPixel.y));
@@ -68,15 +69,31 @@ float line = max(max(fine.x, fine.y) * 0.16, max(broad.x, broad.y) * 0.3);
 diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.36, 0.30, 0.20), line);
 `;
 
+/** Leaves as small patches of light and dark, so that clipped rows show their motion. They fade with distance. */
+const LEAVES = /* glsl */ `
+#include <color_fragment>
+float leaf = 0.0;
+for (int layer = 1; layer <= 3; layer += 1) {
+  float turn = float(layer) * 0.7;
+  mat2 turned = mat2(cos(turn), -sin(turn), sin(turn), cos(turn));
+  vec3 cell = floor(vec3(turned * (onPiece.xy + onPiece.z * 0.6), onPiece.z + onPiece.x * 0.5) * (11.0 + 9.0 * float(layer)));
+  leaf += fract(sin(dot(cell, vec3(12.9898, 78.233, 37.719))) * 43758.5453) / 3.0;
+}
+float seen = smoothstep(0.07, 0.01, fwidth(onPiece.x) + fwidth(onPiece.y) + fwidth(onPiece.z));
+diffuseColor.rgb *= mix(1.0, 0.72 + 0.56 * leaf, seen);
+`;
+
+const SURFACES: Record<Texture, string> = { plain: '#include <color_fragment>', ground: LINES, leaves: LEAVES };
+
 const materials = new Map<string, MeshLambertMaterial>();
 
 export function materialOf(kind: PieceKind, isSubject: boolean): MeshLambertMaterial {
   const key = isSubject ? 'subject' : kind;
   const known = materials.get(key);
   if (known) return known;
-  const made = isSubject ? tinted(SUBJECT, 0, false) : tinted(COLOURS[kind], 1, false);
+  const made = isSubject ? tinted(SUBJECT, 0, 'plain') : tinted(COLOURS[kind], 1, kind === 'hedge' || kind === 'tree' ? 'leaves' : 'plain');
   materials.set(key, made);
   return made;
 }
 
-export const groundMaterial = tinted(GROUND, 0.8, true);
+export const groundMaterial = tinted(GROUND, 0.8, 'ground');

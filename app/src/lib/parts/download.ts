@@ -10,5 +10,10 @@ export function download(name: string, type: string, text: string): void {
 
 /** A name as the start of a file name. */
 export function fileName(name: string): string {
-  return name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'shoot';
+  return (
+    name
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, '') || 'shoot'
+  );
 }

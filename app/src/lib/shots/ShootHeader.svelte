@@ -31,7 +31,14 @@
 
 <header class="flex h-12 items-center gap-1 px-2 md:gap-2 md:px-4">
   <a href={resolve('/')} class="quiet-button !px-1" aria-label="All shoots" title="All shoots"><Mark /></a>
-  <input class="name hidden font-display text-lg md:block" aria-label="Name of the shoot" maxlength="120" value={store.shoot.name} onchange={rename} size={Math.max(6, store.shoot.name.length)} />
+  <input
+    class="name hidden font-display text-lg md:block"
+    aria-label="Name of the shoot"
+    maxlength="120"
+    value={store.shoot.name}
+    onchange={rename}
+    size={Math.max(6, store.shoot.name.length)}
+  />
   <nav class="flex min-w-0 items-center gap-1" aria-label="Screens">
     <a class="quiet-button shrink-0" href={resolve('/shoot/[shootId]', { shootId: store.shoot.id })} aria-current={shotId ? undefined : 'page'}>Shots</a>
     {#if shotId && shot}
@@ -42,18 +49,39 @@
   <span class="flex-1"></span>
   <button class="quiet-button" disabled={!store.canUndo} onclick={() => store.undo()} aria-label="Undo" title="Undo (Ctrl Z)"><UndoOutline class="h-5 w-5" /></button>
   <button class="quiet-button" disabled={!store.canRedo} onclick={() => store.redo()} aria-label="Redo" title="Redo (Ctrl Shift Z)"><RedoOutline class="h-5 w-5" /></button>
-  <button class="quiet-button" id="export" aria-label="Take it away" title="Take it away as a file"><FileExportOutline class="h-5 w-5" /><span class="hidden md:inline">Export</span></button>
+  <button class="quiet-button" id="export" aria-label="Take it away" title="Take it away as a file"
+    ><FileExportOutline class="h-5 w-5" /><span class="hidden md:inline">Export</span></button
+  >
   <Dropdown simple triggeredBy="#export" bind:isOpen={exporting} class="z-40 w-72 bg-raised text-ink shadow-lg">
-    <DropdownItem onclick={() => { exporting = false; exportShoot(store.shoot); }}>The whole shoot (.arc.json)</DropdownItem>
+    <DropdownItem
+      onclick={() => {
+        exporting = false;
+        exportShoot(store.shoot);
+      }}>The whole shoot (.arc.json)</DropdownItem
+    >
     {#if shotId && shot}
-      <DropdownItem onclick={() => { exporting = false; void exportPath(store.shoot, shot, 'csv'); }}>This camera path as CSV</DropdownItem>
-      <DropdownItem onclick={() => { exporting = false; void exportPath(store.shoot, shot, 'gltf'); }}>This camera and site as glTF</DropdownItem>
+      <DropdownItem
+        onclick={() => {
+          exporting = false;
+          void exportPath(store.shoot, shot, 'csv');
+        }}>This camera path as CSV</DropdownItem
+      >
+      <DropdownItem
+        onclick={() => {
+          exporting = false;
+          void exportPath(store.shoot, shot, 'gltf');
+        }}>This camera and site as glTF</DropdownItem
+      >
     {/if}
   </Dropdown>
   <button class="quiet-button" id="view" aria-label="View" title="Units and light"><AdjustmentsHorizontalOutline class="h-5 w-5" /></button>
   <Dropdown simple triggeredBy="#view" bind:isOpen={setting} class="z-40 w-60 bg-raised text-ink shadow-lg">
-    <DropdownItem onclick={() => set({ units: preferences.units === 'metric' ? 'imperial' : 'metric' })}>{preferences.units === 'metric' ? 'Show feet and inches' : 'Show metres'}</DropdownItem>
-    <DropdownItem onclick={() => set({ light: preferences.light === 'paper' ? 'dim' : 'paper' })}>{preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight'}</DropdownItem>
+    <DropdownItem onclick={() => set({ units: preferences.units === 'metric' ? 'imperial' : 'metric' })}
+      >{preferences.units === 'metric' ? 'Show feet and inches' : 'Show metres'}</DropdownItem
+    >
+    <DropdownItem onclick={() => set({ light: preferences.light === 'paper' ? 'dim' : 'paper' })}
+      >{preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight'}</DropdownItem
+    >
     <DropdownItem onclick={() => set({ guides: !preferences.guides })}>{preferences.guides ? 'Hide level and thirds' : 'Show level and thirds'}</DropdownItem>
   </Dropdown>
 </header>

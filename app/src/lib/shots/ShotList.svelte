@@ -77,8 +77,16 @@
         <span class="w-6 text-right text-soft">{i + 1}</span>
         <a href={href(shot)} class="shrink-0" aria-label="Open {shot.name}"><MovePicture kind={shot.move.kind} /></a>
         <div class="min-w-0 flex-1">
-          <input class="w-full truncate rounded border-0 bg-transparent p-0 font-semibold" aria-label="Name of shot {i + 1}" maxlength="120" value={shot.name} onchange={(event) => rename(shot, event)} />
-          <p class="truncate text-sm text-soft">{RECIPES[shot.move.kind].title}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(shot.timing.durationS, 1)} s · {trim(shot.focalLengthMm, 0)} mm</p>
+          <input
+            class="w-full truncate rounded border-0 bg-transparent p-0 font-semibold"
+            aria-label="Name of shot {i + 1}"
+            maxlength="120"
+            value={shot.name}
+            onchange={(event) => rename(shot, event)}
+          />
+          <p class="truncate text-sm text-soft">
+            {RECIPES[shot.move.kind].title}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(shot.timing.durationS, 1)} s · {trim(shot.focalLengthMm, 0)} mm
+          </p>
         </div>
         <a class="quiet-button font-semibold" href={href(shot)} aria-label="Plan {shot.name}">Plan</a>
         <span class="hidden md:contents">

@@ -16,12 +16,14 @@ const parameters: Parameter<RadialMove>[] = [
 const rangeWords = (move: RadialMove, units: Units) => `go from ${sayLength(move.fromDistanceM, units)} to ${sayLength(move.toDistanceM, units)}`;
 
 /** The part of a recipe that every straight run through the pivot shares. */
-export function radial<M extends RadialMove>(): Pick<Recipe<M>, 'parameters' | 'stand' | 'track' | 'handles' | 'drag' | 'scaleTravel' | 'scaleDistance' | 'travelWords' | 'distanceWords'> {
+export function radial<M extends RadialMove>(): Pick<
+  Recipe<M>,
+  'parameters' | 'stand' | 'track' | 'handles' | 'drag' | 'scaleTravel' | 'scaleDistance' | 'travelWords' | 'distanceWords'
+> {
   return {
     parameters: parameters as unknown as Parameter<M>[],
     stand: ({ fromDistanceM, bearingDeg: bearing, heightM }) => ({ distanceM: fromDistanceM, bearingDeg: bearing, heightM }),
-    track: (move, pivot) =>
-      line(fromPivot(pivot, move.fromDistanceM, move.bearingDeg, move.heightM), fromPivot(pivot, move.toDistanceM, move.bearingDeg, move.heightM)),
+    track: (move, pivot) => line(fromPivot(pivot, move.fromDistanceM, move.bearingDeg, move.heightM), fromPivot(pivot, move.toDistanceM, move.bearingDeg, move.heightM)),
     handles: (move, pivot) => {
       const start = fromPivot(pivot, move.fromDistanceM, move.bearingDeg, 0);
       const end = fromPivot(pivot, move.toDistanceM, move.bearingDeg, 0);

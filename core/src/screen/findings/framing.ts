@@ -45,7 +45,10 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
       {
         id: 'size',
         grade,
-        sentence: grade === 'calm' ? `${name} keeps the same size (${percent(start)} of the frame height).` : `${name} changes size by ${percent(off.value)} although the zoom should hold it; up to ${percent(limit)} is not noticed.`,
+        sentence:
+          grade === 'calm'
+            ? `${name} keeps the same size (${percent(start)} of the frame height).`
+            : `${name} changes size by ${percent(off.value)} although the zoom should hold it; up to ${percent(limit)} is not noticed.`,
         reason: 'The effect lives from a subject that does not change while the world behind it does.',
         tS: samples.tS[off.row],
         value: off.value,
@@ -64,7 +67,12 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
   const limit = LIMITS.growthRate.value;
   const grade = gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
   const end = subject.height[samples.count - 1];
-  const change = percent(end) === percent(start) && peak.value < 0.02 ? `stays at ${percent(start)} of the frame height` : Number.isNaN(end) ? `starts at ${percent(start)} of the frame height` : `goes from ${percent(start)} to ${percent(end)} of the frame height`;
+  const change =
+    percent(end) === percent(start) && peak.value < 0.02
+      ? `stays at ${percent(start)} of the frame height`
+      : Number.isNaN(end)
+        ? `starts at ${percent(start)} of the frame height`
+        : `goes from ${percent(start)} to ${percent(end)} of the frame height`;
   return [
     {
       id: 'size',
@@ -117,15 +125,29 @@ export function cutOffFindings({ setup, subject, samples }: Picture): Finding[] 
     );
   }
   const head = where(count, (row) => subject.topV[row] > 0.5);
-  if (head) return finding(head, `${name}’s top is cut off by the upper edge for ${seconds(head.rows / frameRateHz)}, from ${seconds(samples.tS[head.row])} on.`, 'A cut head looks like a mistake unless it is very close.', 'ripple');
+  if (head)
+    return finding(
+      head,
+      `${name}’s top is cut off by the upper edge for ${seconds(head.rows / frameRateHz)}, from ${seconds(samples.tS[head.row])} on.`,
+      'A cut head looks like a mistake unless it is very close.',
+      'ripple',
+    );
   const side = where(count, (row) => Math.abs(subject.u[row]) + subject.halfWidth[row] > 0.5 && subject.halfWidth[row] < 0.4);
-  if (side) return finding(side, `${name} is cut by the side of the frame for ${seconds(side.rows / frameRateHz)}, from ${seconds(samples.tS[side.row])} on.`, 'A thing half in the frame pulls the eye to the edge.', 'ripple');
+  if (side)
+    return finding(
+      side,
+      `${name} is cut by the side of the frame for ${seconds(side.rows / frameRateHz)}, from ${seconds(samples.tS[side.row])} on.`,
+      'A thing half in the frame pulls the eye to the edge.',
+      'ripple',
+    );
   const feet = where(count, (row) => subject.baseV[row] < -0.5);
   return [
     {
       ...common,
       grade: 'calm',
-      sentence: feet ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row]))} from the top.` : `${name} is whole in the frame throughout.`,
+      sentence: feet
+        ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row]))} from the top.`
+        : `${name} is whole in the frame throughout.`,
       reason: 'Keep cuts away from joints: between them looks chosen, through them looks like a mistake.',
       tS: feet ? samples.tS[feet.row] : 0,
       value: 0,

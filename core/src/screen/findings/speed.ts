@@ -39,7 +39,10 @@ export function speedFindings(picture: Picture): Finding[] {
         : grade === 'calm'
           ? `${what} ${verb[1]} the frame in ${crossing} at the quickest; ${least} or slower reads smoothly at ${samples.frameRateHz} frames a second.`
           : `${what} ${verb[1]} the frame in ${crossing}; at ${samples.frameRateHz} frames a second ${least} is the quickest that reads smoothly.`,
-      reason: held && id !== 'speed.subject' ? 'Faster things jump from frame to frame; the limit is wider because the eye rests on a held subject.' : 'Faster things jump from frame to frame instead of moving.',
+      reason:
+        held && id !== 'speed.subject'
+          ? 'Faster things jump from frame to frame; the limit is wider because the eye rests on a held subject.'
+          : 'Faster things jump from frame to frame instead of moving.',
       tS: samples.tS[peak.row],
       value: peak.value,
       limit,
@@ -92,4 +95,3 @@ export function blurFindings(picture: Picture): Finding[] {
     });
   return findings;
 }
-

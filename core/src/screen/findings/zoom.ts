@@ -13,7 +13,8 @@ export function zoomFindings({ samples, setup }: Picture): Finding[] {
   const most = largest(wanted);
   if (!most) return [];
   const range = `${trim(least, 0)} to ${trim(most.value, 0)} mm`;
-  const has = lens.focalLengthMinMm === lens.focalLengthMaxMm ? `${trim(lens.focalLengthMinMm, 0)} mm only` : `${trim(lens.focalLengthMinMm, 0)} to ${trim(lens.focalLengthMaxMm, 0)} mm`;
+  const has =
+    lens.focalLengthMinMm === lens.focalLengthMaxMm ? `${trim(lens.focalLengthMinMm, 0)} mm only` : `${trim(lens.focalLengthMinMm, 0)} to ${trim(lens.focalLengthMaxMm, 0)} mm`;
   const crop = Math.max(1, most.value / lens.focalLengthMaxMm);
   const pixels = recordedWidthPx(camera, delivery) / crop;
   const tooWide = least < lens.focalLengthMinMm * 0.999;

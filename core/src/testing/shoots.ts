@@ -1,0 +1,31 @@
+import { newShot, newShoot } from '../model/defaults';
+import { newPiece, type Piece } from '../model/piece';
+import { setupOf, type Setup, type Shoot } from '../model/shoot';
+import type { Shot } from '../model/shot';
+
+/** A small made-up shoot for tests: a figure on open ground, a post between it and the camera, a wall behind. */
+export function plainShoot(edit: (shot: Shot) => Shot = (shot) => shot, pieces: Piece[] = plainPieces()): Shoot {
+  const shoot = newShoot('shoot-test', 'Test', 'shot-1');
+  const subject = pieces.find((piece) => piece.kind === 'figure');
+  return { ...shoot, site: { pieces }, shots: [edit(newShot(shoot.kit, 'shot-1', 'One', subject?.id ?? null))] };
+}
+
+export function plainPieces(): Piece[] {
+  return [
+    newPiece('figure', 'figure', 'Ansa', 0, 0, 0),
+    newPiece('post', 'post', 'Post', -0.4, -3.4, 0),
+    { ...newPiece('box', 'back', 'Back', 0, 9, 0), lengthM: 16, headingDeg: 90, heightM: 4 },
+  ];
+}
+
+export function plainSetup(edit?: (shot: Shot) => Shot, pieces?: Piece[]): Setup {
+  const shoot = plainShoot(edit, pieces);
+  return setupOf(shoot, shoot.shots[0]);
+}
+
+/** Around the pivot itself, at a height: what every move has. */
+export const AROUND = { pivotEastM: 0, pivotNorthM: 0, heightM: 1.2 };
+
+export const moved =
+  (move: Shot['move'], more: Partial<Shot> = {}) =>
+  (shot: Shot): Shot => ({ ...shot, ...more, move });
