@@ -175,13 +175,22 @@ function lookOf(setup: Setup, motion: ShotMotion, frameWidthMm: number, frameHei
     turn,
     height,
     distanceM: ({ place, subject: base }: Pose) => Math.hypot(target(base, 0) - place[0], target(base, 1) - place[1], target(base, 2) + middleM - place[2]),
-    /** Focal length at which the subject's height in the picture is `wanted`: height grows in step with focal length but for the slight turn an off-centre place asks for. */
+    /**
+     * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows as
+     * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: each round fits that curve at the
+     * latest guess. A place so far out that no focal length makes the subject that small gets the guess.
+     */
     holdHeight: (pose: Pose, wanted: number, guessMm: number): number => {
+      const offAxisMm2 = (u * frameWidthMm) ** 2 + (v * frameHeightMm) ** 2;
       let focalLengthMm = guessMm;
-      for (let round = 0; round < 12; round += 1) {
+      for (let round = 0; round < 40; round += 1) {
         turn(pose, focalLengthMm);
-        const step = wanted / height(pose, focalLengthMm);
-        if (!(step > 0) || !Number.isFinite(step)) return guessMm;
+        const wantedMm2 = (wanted / height(pose, focalLengthMm)) ** 2 * (focalLengthMm ** 2 + offAxisMm2) - offAxisMm2;
+        if (!(wantedMm2 > 0) || !Number.isFinite(wantedMm2)) {
+          turn(pose, guessMm);
+          return guessMm;
+        }
+        const step = Math.sqrt(wantedMm2) / focalLengthMm;
         focalLengthMm *= step;
         if (Math.abs(step - 1) < 1e-12) break;
       }

@@ -107,10 +107,14 @@ const ring = (zM: number, acrossM: number, alongM: number) => ({ zM, acrossM, al
 function hedge(build: Builder, x: number, y: number, h: number): void {
   const inset = Math.min(x, y) * 0.35;
   const waist = h * 0.6;
-  build.box(-x, x, -y, y, 0, waist);
   const low: Point[] = [[-x, -y, waist], [x, -y, waist], [x, y, waist], [-x, y, waist]]; // prettier-ignore
   const top: Point[] = [[-x + inset, -y + inset, h], [x - inset, -y + inset, h], [x - inset, y - inset, h], [-x + inset, y - inset, h]]; // prettier-ignore
-  for (let i = 0; i < 4; i += 1) build.face(low[i], low[(i + 1) % 4], top[(i + 1) % 4], top[i]);
+  const foot = low.map(([across, along]): Point => [across, along, 0]);
+  for (let i = 0; i < 4; i += 1) {
+    build.face(foot[i], foot[(i + 1) % 4], low[(i + 1) % 4], low[i]);
+    build.face(low[i], low[(i + 1) % 4], top[(i + 1) % 4], top[i]);
+  }
+  build.face(foot[3], foot[2], foot[1], foot[0]);
   build.face(...top);
 }
 

@@ -1,7 +1,17 @@
 import { PerspectiveCamera, Vector3 } from 'three';
 
 /** The same camera in three.js: a second opinion on every projection. */
-export function threeCamera(pose: { xM: number; yM: number; zM: number; panDeg: number; tiltDeg: number; rollDeg: number; focalLengthMm: number; frameWidthMm: number; frameHeightMm: number }): PerspectiveCamera {
+export function threeCamera(pose: {
+  xM: number;
+  yM: number;
+  zM: number;
+  panDeg: number;
+  tiltDeg: number;
+  rollDeg: number;
+  focalLengthMm: number;
+  frameWidthMm: number;
+  frameHeightMm: number;
+}): PerspectiveCamera {
   const rad = Math.PI / 180;
   const camera = new PerspectiveCamera();
   camera.aspect = pose.frameWidthMm / pose.frameHeightMm;

@@ -1,0 +1,157 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEFAULT_KIT } from '../model/defaults';
+import type { Shot } from '../model/shot';
+import { threeCamera, threeProject } from '../testing/three-camera';
+import { AROUND, moved, plainPieces, plainSetup } from '../testing/shoots';
+import { subjectInFrame } from '../screen/subject-in-frame';
+import { rowCount, sampleShot } from './sample';
+
+const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const widest = { ...DEFAULT_KIT.lenses[0], focalLengthMinMm: 1, focalLengthMaxMm: 3000 };
+
+describe('rows', () => {
+  it('come once a frame with both ends', () => {
+    expect(rowCount(10, 60)).toBe(601);
+    expect(rowCount(0.2, 24)).toBe(5);
+    const samples = sampleShot(plainSetup());
+    expect(samples.count).toBe(8 * 24 + 1);
+    expect(samples.tS[samples.count - 1]).toBeCloseTo(8, 9);
+  });
+});
+
+describe('aim', () => {
+  it('keeps the subject’s middle at its place in every frame, by three.js too', () => {
+    fc.assert(
+      fc.property(num(-0.4, 0.4), num(-0.3, 0.3), num(0.3, 4), num(-170, 170), num(16, 85), (u, v, heightM, sweepDeg, focalLengthMm) => {
+        const setup = plainSetup(
+          moved({ kind: 'arc', ...AROUND, heightM, radiusM: 5, startBearingDeg: 150, sweepDeg }, { aim: { mode: 'subject', place: { u, v } }, focalLengthMm }),
+        );
+        const samples = sampleShot(setup);
+        for (const i of [0, 90, samples.count - 1]) {
+          const camera = threeCamera({
+            xM: samples.xM[i],
+            yM: samples.yM[i],
+            zM: samples.zM[i],
+            panDeg: samples.panDeg[i],
+            tiltDeg: samples.tiltDeg[i],
+            rollDeg: 0,
+            focalLengthMm,
+            frameWidthMm: samples.frameWidthMm,
+            frameHeightMm: samples.frameHeightMm,
+          });
+          const seen = threeProject(camera, 0, 0, 0.85);
+          expect(seen.u).toBeCloseTo(u, 9);
+          expect((seen.w * samples.frameWidthMm) / samples.frameHeightMm).toBeCloseTo(v, 9);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('unwraps pan: a full orbit turns by 360°, never by a jump', () => {
+    const samples = sampleShot(plainSetup(moved({ kind: 'arc', ...AROUND, radiusM: 5, startBearingDeg: 150, sweepDeg: 360 })));
+    expect(samples.panDeg[samples.count - 1] - samples.panDeg[0]).toBeCloseTo(360, 6);
+    for (let i = 1; i < samples.count; i += 1) expect(Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])).toBeLessThan(5);
+  });
+  it('locked never turns and has the subject in place halfway', () => {
+    const setup = plainSetup((shot) => ({ ...shot, aim: { mode: 'locked', place: { u: 0.1, v: 0 } } }));
+    const samples = sampleShot(setup);
+    const subject = subjectInFrame(samples, setup.subject);
+    expect(new Set(samples.panDeg).size).toBe(1);
+    const middle = (samples.count - 1) / 2;
+    expect(subject.u[middle]).toBeCloseTo(0.1, 9);
+    expect(subject.u[0]).toBeGreaterThan(0.2);
+  });
+});
+
+const dolly = (from: number, to: number, more: Partial<Shot> = {}) => moved({ kind: 'dollyZoom', ...AROUND, fromDistanceM: from, toDistanceM: to, bearingDeg: 200 }, more);
+
+describe('dolly zoom', () => {
+  it('holds the subject’s height at every sample, wherever the subject sits in the frame', () => {
+    fc.assert(
+      fc.property(num(3, 9), num(3, 9), num(0, 3), num(-0.25, 0.25), (from, to, heightM, u) => {
+        const setup = {
+          ...plainSetup(
+            moved(
+              { kind: 'dollyZoom', ...AROUND, heightM, fromDistanceM: from, toDistanceM: to, bearingDeg: 10 },
+              { aim: { mode: 'subject', place: { u, v: 0 } }, focalLengthMm: 35 },
+            ),
+          ),
+          lens: widest,
+        };
+        const samples = sampleShot(setup);
+        const { topV, baseV } = subjectInFrame(samples, setup.subject);
+        for (let i = 0; i < samples.count; i += 12) expect((topV[i] - baseV[i]) / (topV[0] - baseV[0])).toBeCloseTo(1, 8);
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('needs f₀ d / d₀ when the camera is level with the subject’s middle', () => {
+    const samples = sampleShot({
+      ...plainSetup(moved({ kind: 'dollyZoom', ...AROUND, heightM: 0.85, fromDistanceM: 3, toDistanceM: 6, bearingDeg: 180 }, { focalLengthMm: 30 })),
+      lens: widest,
+    });
+    expect(samples.focalLengthMm[samples.count - 1]).toBeCloseTo(60, 6);
+  });
+  it('goes on as enlargement above the lens, and stops at its shortest below', () => {
+    const out = sampleShot(plainSetup(dolly(3, 9, { focalLengthMm: 35, lensId: 'lens-fern-2470' })));
+    const end = out.count - 1;
+    expect(out.crop[end]).toBeGreaterThan(1.4);
+    expect(out.focalLengthMm[end] / out.crop[end]).toBeCloseTo(70, 6);
+    const inwards = sampleShot(plainSetup(dolly(6, 2, { focalLengthMm: 35, lensId: 'lens-fern-2470' })));
+    expect(inwards.focalLengthMm[inwards.count - 1]).toBe(24);
+    expect(inwards.wantedFocalLengthMm[inwards.count - 1]).toBeLessThan(13);
+  });
+  it('holds the size of a subject that walks', () => {
+    const walks = [
+      {
+        pieceId: 'figure',
+        points: [
+          { tS: 0, xM: 0, yM: 0, zM: 0 },
+          { tS: 8, xM: 2, yM: 3, zM: 0 },
+        ],
+      },
+    ];
+    const setup = { ...plainSetup(dolly(4, 5, { walks })), lens: widest };
+    const { topV, baseV } = subjectInFrame(sampleShot(setup), setup.subject);
+    for (let i = 0; i < topV.length; i += 20) expect((topV[i] - baseV[i]) / (topV[0] - baseV[0])).toBeCloseTo(1, 6);
+  });
+});
+
+describe('invariants', () => {
+  const arc = (sweepDeg: number, startBearingDeg: number, radiusM: number, heightM: number) => ({ kind: 'arc' as const, ...AROUND, heightM, radiusM, startBearingDeg, sweepDeg });
+  it('mirroring the site and the move mirrors the picture', () => {
+    fc.assert(
+      fc.property(num(-180, 180), num(-300, 300), num(2, 9), (bearing, sweep, radius) => {
+        const here = plainSetup(moved(arc(sweep, bearing, radius, 1.4), { aim: { mode: 'subject', place: { u: 0.2, v: 0.1 } } }));
+        const mirrored = plainSetup(moved(arc(-sweep, -bearing, radius, 1.4), { aim: { mode: 'subject', place: { u: -0.2, v: 0.1 } } }));
+        const [a, b] = [here, mirrored].map((setup) => subjectInFrame(sampleShot(setup), setup.subject));
+        for (const i of [0, 50, 150]) {
+          expect(a.u[i]).toBeCloseTo(-b.u[i], 9);
+          expect(a.height[i]).toBeCloseTo(b.height[i], 9);
+        }
+      }),
+      { numRuns: 50 },
+    );
+  });
+  it('scaling site and path leaves the picture as it is', () => {
+    fc.assert(
+      fc.property(num(0.2, 6), num(-200, 200), (k, sweep) => {
+        const figure = plainPieces()[0];
+        const big = plainSetup(moved(arc(sweep, 20, 5 * k, 1.2 * k)), [{ ...figure, heightM: figure.heightM * k, lengthM: figure.lengthM * k, depthM: figure.depthM * k }]);
+        const small = plainSetup(moved(arc(sweep, 20, 5, 1.2)), [figure]);
+        const [a, b] = [big, small].map((setup) => subjectInFrame(sampleShot(setup), setup.subject));
+        for (const i of [0, 77, 192]) expect(a.height[i]).toBeCloseTo(b.height[i], 9);
+      }),
+      { numRuns: 50 },
+    );
+  });
+  it('feathering never changes the end points', () => {
+    const ends = [0, 1, 3].map((featherInS) => {
+      const samples = sampleShot(plainSetup((shot) => ({ ...shot, timing: { ...shot.timing, featherInS, featherOutS: featherInS } })));
+      return [samples.xM[0], samples.xM[samples.count - 1]];
+    });
+    expect(ends[1]).toEqual(ends[0]);
+    expect(ends[2]).toEqual(ends[0]);
+  });
+});
