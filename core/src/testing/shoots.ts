@@ -13,7 +13,7 @@ export function plainShoot(edit: (shot: Shot) => Shot = (shot) => shot, pieces: 
 export function plainPieces(): Piece[] {
   return [
     newPiece('figure', 'figure', 'Ansa', 0, 0, 0),
-    newPiece('post', 'post', 'Post', -0.4, -3.4, 0),
+    newPiece('post', 'post', 'Post', -0.4, -2.2, 0),
     { ...newPiece('box', 'back', 'Back', 0, 9, 0), lengthM: 16, headingDeg: 90, heightM: 4 },
   ];
 }

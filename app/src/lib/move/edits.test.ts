@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest';
+import { newPiece } from '@gentle-arc/core/model/piece';
+import { ShootSchema, type Shoot } from '@gentle-arc/core/model/shoot';
+import { newShoot } from '@gentle-arc/core/model/defaults';
+import { addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removePiece } from './edits';
+
+const slab = { ...newPiece('slab', 'slab', 'Slab', 10, 0, 0), lengthM: 6, depthM: 6, heightM: 0.8 };
+
+function shoot(): Shoot {
+  const empty = newShoot('s', 'S', 'one');
+  const pieces = [newPiece('figure', 'figure', 'Ansa', 0, 0, 0), slab];
+  return { ...empty, site: { pieces }, shots: [{ ...empty.shots[0], subjectId: 'figure' }] };
+}
+const piece = (from: Shoot, id: string) => from.site.pieces.find((row) => row.id === id);
+const walk = (from: Shoot) => from.shots[0].walks[0]?.points;
+
+describe('changes on the plan', () => {
+  it('a figure dragged onto a slab stands on it, and comes down again', () => {
+    const up = movePiece(shoot(), 'one', 'figure', 10, 0);
+    expect(piece(up, 'figure')).toMatchObject({ xM: 10, zM: 0.8 });
+    expect(piece(movePiece(up, 'one', 'figure', 0, 0), 'figure')?.zM).toBe(0);
+  });
+  it('a walk goes along when its walker is dragged', () => {
+    const walking = addWalkPoint(shoot(), 'one', newPiece('figure', 'figure', 'Ansa', 0, 0, 0), 2.4, 0);
+    expect(walk(walking)).toEqual([
+      { tS: 0, xM: 0, yM: 0, zM: 0 },
+      { tS: 2, xM: 2.4, yM: 0, zM: 0 },
+    ]);
+    const moved = movePiece(walking, 'one', 'figure', -1, 3);
+    expect(walk(moved)?.map(({ xM, yM }) => [xM, yM])).toEqual([[-1, 3], [1.4, 3]]); // prettier-ignore
+    expect(piece(moved, 'figure')?.xM).toBe(0);
+    expect(walk(moveWalkPoint(moved, 'one', 'figure', 1, 10, 0))?.[1]).toMatchObject({ xM: 10, zM: 0.8 });
+    expect(walk(changeWalk(moved, 'one', 'figure', []))).toBeUndefined();
+  });
+  it('taking the subject away leaves a shoot in order', () => {
+    const walking = addWalkPoint(shoot(), 'one', newPiece('figure', 'figure', 'Ansa', 0, 0, 0), 3, 0);
+    const after = removePiece(walking, 'figure');
+    expect(after.shots[0].subjectId).toBeNull();
+    expect(after.shots[0].walks).toEqual([]);
+    expect(ShootSchema.safeParse(after).success).toBe(true);
+  });
+  it('a new piece stands on the ground there and has a name of its own', () => {
+    const after = addPiece(shoot(), 'figure', 'new', 10, 1);
+    expect(piece(after, 'new')).toMatchObject({ name: 'Figure 2', zM: 0.8 });
+  });
+});

@@ -1,0 +1,84 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { readShootFile } from '../formats/shoot-file';
+import { run } from './arc';
+
+const ROOT = new URL('../../../', import.meta.url).pathname;
+const DEMO = join(ROOT, 'demo/first-flush.arc.json');
+const arc = (...args: string[]) => spawnSync('npm', ['run', '-s', 'arc', '--', ...args], { cwd: ROOT, encoding: 'utf8' });
+
+interface PrintedShot {
+  shot: number;
+  samples: {
+    t: number;
+    position: number[];
+    panDeg: number;
+    tiltDeg: number;
+    rollDeg: number;
+    focalLengthMm: number;
+    focusDistanceM: number;
+    subject: { u: number; v: number; height: number };
+    screenSpeed: Record<string, number | null>;
+  }[];
+  findings: { id: string; grade: string; sentence: string; cures: { sentence: string }[] }[];
+}
+
+describe('arc read', () => {
+  it('prints every shot with its samples, subject, speeds and findings', async () => {
+    const { shots } = JSON.parse(await run(['read', DEMO])) as { shots: PrintedShot[] };
+    const demo = readShootFile(readFileSync(DEMO, 'utf8'));
+    expect(shots.map((shot) => shot.shot)).toEqual(demo.shots.map((_, i) => i + 1));
+    const [first] = shots;
+    expect(first.samples.length).toBe(8 * 24 + 1);
+    expect(Object.keys(first.samples[0])).toEqual(
+      expect.arrayContaining(['t', 'position', 'panDeg', 'tiltDeg', 'rollDeg', 'focalLengthMm', 'focusDistanceM', 'subject', 'screenSpeed']),
+    );
+    expect(first.samples[24].t).toBeCloseTo(1, 9);
+    expect(first.samples[24].subject.u).toBeCloseTo(demo.shots[0].aim.place.u, 6);
+    expect(Object.keys(first.samples[0].screenSpeed)).toEqual(['near', 'subject', 'far']);
+  });
+  it('prints one shot, with changes that help when asked', async () => {
+    const { shots } = JSON.parse(await run(['read', DEMO, '--shot', '2', '--cures'])) as { shots: PrintedShot[] };
+    expect(shots).toHaveLength(1);
+    const stop = shots[0].findings.find((finding) => finding.id === 'stop');
+    expect(stop?.grade).toBe('jolt');
+    expect(stop?.cures[0].sentence).toMatch(/^Feather the stop/);
+  });
+});
+
+describe('arc path and check', () => {
+  it('writes CSV and glTF', async () => {
+    expect((await run(['path', DEMO, '--shot', '1', '--format', 'csv'])).split('\r\n')[0]).toBe('frame,t_s,x_m,y_m,z_m,pan_deg,tilt_deg,roll_deg,focal_length_mm,focus_distance_m');
+    expect(JSON.parse(await run(['path', DEMO, '--shot', '5', '--format', 'gltf']))).toMatchObject({ asset: { version: '2.0' } });
+  });
+  it('says that a file is in order', async () => {
+    expect(JSON.parse(await run(['check', DEMO]))).toMatchObject({ valid: true, name: 'First Flush', shots: 8 });
+  });
+});
+
+describe('as a program', () => {
+  it('prints JSON alone on standard output', () => {
+    const { stdout, status } = arc('read', DEMO, '--shot', '1');
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toHaveProperty('shots');
+  });
+  const broken = join(mkdtempSync(join(tmpdir(), 'arc-')), 'broken.arc.json');
+  const raw = JSON.parse(readFileSync(DEMO, 'utf8')) as { shots: { timing: { durationS: number } }[] };
+  raw.shots[0].timing.durationS = -4;
+  writeFileSync(broken, JSON.stringify(raw));
+  it.each<[string[], RegExp]>([
+    [['read', broken], /^arc: shots\[0\]\.timing\.durationS must be at least 0\.2; it is -4\.\n$/],
+    [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
+    [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 8; it is "99"\.\n$/],
+    [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
+    [['fly', DEMO], /^arc: command must be read, path, check or schema; it is "fly"\.\n$/],
+  ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
+    const { stdout, stderr, status } = arc(...args);
+    expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+  });
+});

@@ -1,0 +1,201 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import geodesic from 'geographiclib-geodesic';
+import { validateString } from 'gltf-validator';
+import Papa from 'papaparse';
+import { PerspectiveCamera, Quaternion, Vector3, type AnimationClip } from 'three';
+import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
+import { describe, expect, it, vi } from 'vitest';
+import { setupOf } from '../model/shoot';
+import { sampleShot } from '../motion/sample';
+import { plainShoot } from '../testing/shoots';
+import { threeCamera } from '../testing/three-camera';
+import { PATH_COLUMNS, writePathCsv } from './path-csv';
+import { writePathGltf } from './path-gltf';
+import { Refusal } from './refusal';
+import { checkShoot, readShootFile, shootJsonSchema, writeShootFile } from './shoot-file';
+import { readWalkCsv } from './walk-csv';
+import { readWalkGpx } from './walk-gpx';
+
+// three.js reports loading with an event class that Node does not have.
+vi.stubGlobal('ProgressEvent', class extends Event {});
+
+const demo = readShootFile(readFileSync(new URL('../../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
+
+function refusal(work: () => unknown): string {
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof Refusal) return error.message;
+    throw error;
+  }
+  return 'not refused';
+}
+
+describe('shoot file', () => {
+  it('export then import gives the same shoot, whatever its names', () => {
+    fc.assert(
+      fc.property(fc.string({ minLength: 1, maxLength: 60 }), fc.string({ maxLength: 300 }), fc.double({ min: 0.5, max: 300, noNaN: true }), (name, note, distanceM) => {
+        const shoot = { ...plainShoot((shot) => ({ ...shot, note, move: { ...shot.move, distanceM } as typeof shot.move })), name };
+        expect(readShootFile(writeShootFile(shoot))).toEqual(shoot);
+      }),
+    );
+    expect(writeShootFile(readShootFile(writeShootFile(demo)))).toBe(writeShootFile(demo));
+  });
+  it('the demo is a file in order, with every move and 90 seconds', () => {
+    expect(new Set(demo.shots.map((shot) => shot.move.kind))).toEqual(new Set(['slide', 'push', 'arc', 'dollyZoom']));
+    expect(demo.shots.reduce((sum, shot) => sum + shot.timing.durationS, 0)).toBe(90);
+  });
+  const broken = (edit: (raw: ReturnType<typeof plainShoot>) => void): string => {
+    const raw = structuredClone(plainShoot());
+    edit(raw);
+    return refusal(() => checkShoot(raw));
+  };
+  it.each<[string, () => string]>([
+    ['shots[0].timing.durationS must be at least 0.2; it is 0.', () => broken((raw) => (raw.shots[0].timing.durationS = 0))],
+    ['shots[0].timing.durationS must be at least the holds and feathers together; lengthen it or shorten them.', () => broken((raw) => (raw.shots[0].timing.durationS = 1))],
+    ['shots[0].lensId names "nothing", which is not in kit.lenses; choose one that is.', () => broken((raw) => (raw.shots[0].lensId = 'nothing'))],
+    ['site.pieces[1].id repeats "figure"; give each its own.', () => broken((raw) => (raw.site.pieces[1].id = 'figure'))],
+    ['kit.lenses[1].focalLengthMaxMm must not be below focalLengthMinMm; swap the two.', () => broken((raw) => (raw.kit.lenses[1].focalLengthMaxMm = 12))],
+    ['shots[0].focalLengthMm must be a number; it is "35".', () => broken((raw) => Object.assign(raw.shots[0], { focalLengthMm: '35' }))],
+    ['name must be a string; it is missing.', () => broken((raw) => Reflect.deleteProperty(raw, 'name'))],
+    ['shots[0] has "colour", which this format does not know; take it out.', () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 }))],
+    ['version must be at most 1; this file is version 2, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 2 }))],
+    ['format must be "gentle-arc-shoot"; this is another kind of file.', () => broken((raw) => Object.assign(raw, { format: 'other' }))],
+    ['(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.', () => refusal(() => readShootFile('[1, 2]'))],
+  ])('%s', (sentence, work) => {
+    expect(work()).toBe(sentence);
+  });
+  it('names times out of order in a walk', () => {
+    const walk = { pieceId: 'figure', points: [{ tS: 2, xM: 0, yM: 0, zM: 0 }, { tS: 1, xM: 1, yM: 0, zM: 0 }] }; // prettier-ignore
+    expect(broken((raw) => raw.shots[0].walks.push(walk))).toBe('shots[0].walks[0].points[1].tS must come after the point before it (2 s); put the points in order of time.');
+  });
+  it('text that is not JSON is refused with a sentence', () => {
+    expect(refusal(() => readShootFile('{"format": '))).toMatch(/^\(the whole file\) is not JSON: /);
+  });
+  it('docs/shoot.schema.json is the schema that checks', () => {
+    const written: unknown = JSON.parse(readFileSync(new URL('../../../docs/shoot.schema.json', import.meta.url), 'utf8'));
+    expect(written).toEqual(JSON.parse(JSON.stringify(shootJsonSchema())));
+  });
+});
+
+describe('camera path as CSV', () => {
+  const samples = sampleShot(setupOf(demo, demo.shots[4]));
+  it('has units in its header and one row per frame, read back by papaparse (RFC 4180)', () => {
+    const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(writePathCsv(samples), { header: true, dynamicTyping: true, skipEmptyLines: true });
+    expect(parsed.errors).toEqual([]);
+    expect(parsed.meta.fields).toEqual([...PATH_COLUMNS]);
+    expect(parsed.data.length).toBe(samples.count);
+    for (const i of [0, 100, samples.count - 1]) {
+      expect(parsed.data[i].frame).toBe(i);
+      expect(parsed.data[i].x_m).toBeCloseTo(samples.xM[i], 6);
+      expect(parsed.data[i].focal_length_mm).toBeCloseTo(samples.focalLengthMm[i], 6);
+      expect(parsed.data[i].pan_deg).toBeCloseTo(samples.panDeg[i], 6);
+    }
+  });
+});
+
+describe('glTF 2.0', () => {
+  it.each(demo.shots.map((shot) => [shot.name, shot] as const))('%s: gltf-validator finds no errors and no warnings', async (_, shot) => {
+    const setup = setupOf(demo, shot);
+    const report = await validateString(await writePathGltf(setup, sampleShot(setup)));
+    expect(report.issues.messages.filter((message) => message.severity <= 1)).toEqual([]);
+    expect(report.info.animationCount).toBe(1);
+  });
+  it('opened again with three.js: pose and angle of view survive within 1e-5, solids are there', async () => {
+    const setup = setupOf(demo, demo.shots[2]);
+    const samples = sampleShot(setup);
+    const { scene, cameras, animations } = await new GLTFLoader().parseAsync(await writePathGltf(setup, samples), '');
+    const camera = cameras[0] as PerspectiveCamera;
+    const ours = (i: number) => threeCamera({ xM: samples.xM[i], yM: samples.yM[i], zM: samples.zM[i], panDeg: samples.panDeg[i], tiltDeg: samples.tiltDeg[i], rollDeg: samples.rollDeg[i], focalLengthMm: samples.focalLengthMm[i], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
+    expect(Math.abs(camera.fov - ours(0).fov)).toBeLessThan(1e-5 * camera.fov);
+    expect(camera.aspect).toBeCloseTo(samples.frameWidthMm / samples.frameHeightMm, 5);
+    const [clip] = animations as AnimationClip[];
+    const track = (end: string) => clip.tracks.find((row) => row.name.startsWith('Camera.') && row.name.endsWith(end));
+    const [positions, turns] = [track('position'), track('quaternion')];
+    expect(positions?.times.length).toBe(samples.count);
+    for (const i of [0, 111, samples.count - 1]) {
+      expect(new Vector3().fromArray(positions?.values ?? [], i * 3).distanceTo(ours(i).position)).toBeLessThan(1e-5 * 20);
+      expect(new Quaternion().fromArray(turns?.values ?? [], i * 4).angleTo(ours(i).quaternion)).toBeLessThan(1e-3);
+    }
+    const still = demo.site.pieces.filter((piece) => piece.id !== 'ansa');
+    for (const piece of still) {
+      const at = new Vector3(piece.xM, piece.zM, -piece.yM);
+      expect(scene.children.some((child) => child.position.distanceTo(at) < 1e-4), piece.name).toBe(true);
+    }
+  });
+  it('keeps the zoom of a dolly zoom in the extras of the camera', async () => {
+    const setup = setupOf(demo, demo.shots[4]);
+    const samples = sampleShot(setup);
+    const file = JSON.parse(await writePathGltf(setup, samples)) as { cameras: { extras: { focalLengthMm: number[] } }[] };
+    expect(file.cameras[0].extras.focalLengthMm).toEqual([...samples.focalLengthMm]);
+  });
+});
+
+describe('walk from CSV', () => {
+  it('reads t,x,y,z', () => {
+    expect(readWalkCsv('t,x,y,z\r\n0,1,2,0\r\n"2.5",1.5,-3,0.2\r\n')).toEqual([
+      { tS: 0, xM: 1, yM: 2, zM: 0 },
+      { tS: 2.5, xM: 1.5, yM: -3, zM: 0.2 },
+    ]);
+  });
+  it.each([
+    ['', 'header must be t,x,y,z; it is missing.'],
+    ['a,b\n1,2', 'header must be t,x,y,z; it is a,b.'],
+    ['t,x,y,z', 'row 2 is missing: a walk needs at least one row of t,x,y,z.'],
+    ['t,x,y,z\n0,0,0,0\n1,east,0,0', 'row 3, x must be a number; it is "east".'],
+    ['t,x,y,z\n3,0,0,0\n1,0,0,0', 'row 3, t must come after the point before it (3 s); put the points in order of time.'],
+  ])('refuses %j with a sentence', (text, sentence) => {
+    expect(refusal(() => readWalkCsv(text))).toBe(sentence);
+  });
+});
+
+const gpx = (points: string) =>
+  `<?xml version="1.0" encoding="UTF-8"?><gpx version="1.1" creator="test" xmlns="http://www.topografix.com/GPX/1/1"><trk><name>W</name><trkseg>${points}</trkseg></trk></gpx>`;
+const point = (lat: number, lon: number, time: string, ele = '') => `<trkpt lat="${lat}" lon="${lon}">${ele && `<ele>${ele}</ele>`}<time>${time}</time></trkpt>`;
+
+describe('walk from GPX 1.1', () => {
+  it('keeps distances within 1 cm inside 1 km (geographiclib-geodesic, WGS 84), from where it is laid', () => {
+    const inKilometre = fc.double({ min: -0.006, max: 0.006, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.double({ min: -65, max: 65, noNaN: true }),
+        fc.double({ min: -179, max: 179, noNaN: true }),
+        inKilometre,
+        inKilometre,
+        inKilometre,
+        inKilometre,
+        (lat, lon, a, b, c, d) => {
+          const spots = [[lat, lon], [lat + a, lon + b], [lat + c, lon + d]]; // prettier-ignore
+          const text = gpx(spots.map(([y, x], i) => point(y, x, `2026-04-02T06:30:${10 + i}Z`)).join(''));
+          const walk = readWalkGpx(text, { xM: 5, yM: 7, zM: 1 });
+          expect(walk[0]).toEqual({ tS: 0, xM: 5, yM: 7, zM: 1 });
+          const between = geodesic.Geodesic.WGS84.Inverse(spots[1][0], spots[1][1], spots[2][0], spots[2][1]).s12 ?? NaN;
+          const far = Math.max(...walk.map((row) => Math.hypot(row.xM - 5, row.yM - 7)));
+          fc.pre(far < 1000);
+          expect(Math.abs(Math.hypot(walk[1].xM - walk[2].xM, walk[1].yM - walk[2].yM) - between)).toBeLessThan(0.01);
+        },
+      ),
+    );
+  });
+  it('has north up, east right, heights from the first point and seconds from the first time', () => {
+    const text = gpx(point(45, 7, '2026-04-02T06:30:00Z', '512') + point(45.001, 7, '2026-04-02T06:30:30.5Z', '514.5') + point(45.001, 7.001, '2026-04-02T08:31:00+02:00', '511'));
+    const [, north, east] = readWalkGpx(text, { xM: 0, yM: 0, zM: 0 });
+    expect(north.tS).toBe(30.5);
+    expect(north.yM).toBeCloseTo(111.13, 1);
+    expect(Math.abs(north.xM)).toBeLessThan(0.01);
+    expect(north.zM).toBe(2.5);
+    expect(east.tS).toBe(60);
+    expect(east.xM).toBeGreaterThan(70);
+  });
+  it.each([
+    ['not XML', '<gpx><trk></gpx>', /is not XML/],
+    ['another XML', '<kml/>', /^gpx is missing/],
+    ['no track', '<gpx version="1.1"><wpt lat="1" lon="2"/></gpx>', /^trk has no track points/],
+    ['no times', gpx('<trkpt lat="45" lon="7"></trkpt>'), /^trkpt 1, time must be a date and time/],
+    ['a bad latitude', gpx(point(95, 7, '2026-04-02T06:30:00Z')), /^trkpt 1, lat must be a number of degrees/],
+    ['times out of order', gpx(point(45, 7, '2026-04-02T06:30:00Z') + point(45, 7, '2026-04-02T06:29:00Z')), /^trkpt 2, t must come after/],
+  ])('refuses %s with a sentence', (_, text, sentence) => {
+    expect(refusal(() => readWalkGpx(text, { xM: 0, yM: 0, zM: 0 }))).toMatch(sentence);
+  });
+});
