@@ -121,7 +121,10 @@ describe('glTF 2.0', () => {
     const still = demo.site.pieces.filter((piece) => piece.id !== 'ansa');
     for (const piece of still) {
       const at = new Vector3(piece.xM, piece.zM, -piece.yM);
-      expect(scene.children.some((child) => child.position.distanceTo(at) < 1e-4), piece.name).toBe(true);
+      expect(
+        scene.children.some((child) => child.position.distanceTo(at) < 1e-4),
+        piece.name,
+      ).toBe(true);
     }
   });
   it('keeps the zoom of a dolly zoom in the extras of the camera', async () => {

@@ -48,7 +48,7 @@
   {#if !live.reading}
     <p class="py-2 text-soft">Reading…</p>
   {:else}
-    <h2 class="flex items-center gap-2.5 font-display text-xl" role="status"><GradeMark grade={verdict.grade} />{verdict.text}</h2>
+    <h2 class="flex items-center gap-2.5 font-display text-xl" aria-live="polite"><GradeMark grade={verdict.grade} />{verdict.text}</h2>
     <div class="divide-y divide-hairline">
       {#each troubles as finding (finding.id)}{@render sentence(finding)}{/each}
     </div>

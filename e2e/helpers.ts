@@ -1,0 +1,31 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Download, type Locator, type Page } from '@playwright/test';
+
+/** Opens a shot of the demo and waits for its reading. */
+export async function openShot(page: Page, id: string): Promise<void> {
+  await page.goto(`/shoot/first-flush/shot/${id}`);
+  await expect(verdict(page)).toBeVisible();
+}
+
+export const reading = (page: Page): Locator => page.getByRole('region', { name: 'Reading' });
+export const verdict = (page: Page): Locator => reading(page).getByRole('heading');
+
+/** The middle of something on the page. */
+export async function middleOf(locator: Locator): Promise<{ x: number; y: number }> {
+  const box = await locator.boundingBox();
+  if (!box) throw new Error('not on the page');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** Drags from one point to another in steps, as a hand does. */
+export async function drag(page: Page, from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> {
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
+  await page.mouse.move(to.x, to.y, { steps: 4 });
+  await page.mouse.up();
+}
+
+export async function textOf(download: Download): Promise<string> {
+  return readFileSync(await download.path(), 'utf8');
+}

@@ -1,0 +1,135 @@
+import { expect, test } from '@playwright/test';
+import { drag, middleOf, openShot, reading, textOf, verdict } from './helpers';
+
+test('an own shoot from empty ground: pieces, walk, subject, and everything is there after closing', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start an own shoot' }).click();
+  await expect(page.getByText('Empty ground.')).toBeVisible();
+  await expect(
+    reading(page)
+      .getByText(/things are fine|no subject yet|hardly shows/)
+      .first(),
+  ).toBeVisible();
+
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByText('Figure', { exact: true }).click();
+  await expect(page.getByLabel('Subject', { exact: true })).toHaveValue(/piece-/);
+  await page.getByLabel('Name of the piece').fill('Mira');
+  await page.getByLabel('Name of the piece').press('Enter');
+
+  await page.getByRole('button', { name: 'Draw a walk' }).click();
+  const plan = await middleOf(page.getByRole('application', { name: 'Plan from above' }));
+  await page.mouse.click(plan.x + 60, plan.y - 50);
+  await page.mouse.click(plan.x + 90, plan.y + 20);
+  await expect(page.getByText(/Walks through 3 points/)).toBeVisible();
+  await page.getByLabel('Time of point 3').fill('9');
+  await page.getByLabel('Time of point 3').press('Enter');
+  await page.getByRole('button', { name: 'Walk is done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByText('Wall with an opening').click();
+  await page.getByLabel('Height', { exact: true }).fill('3.1');
+  await page.getByLabel('Height', { exact: true }).press('Enter');
+  const wall = page.getByRole('button', { name: 'Wall with an opening', exact: true });
+  const at = await middleOf(page.getByRole('button', { name: 'Turn Wall with an opening' }));
+  await drag(page, at, { x: at.x - 50, y: at.y - 60 });
+  await expect(page.getByLabel('Heading', { exact: true })).not.toHaveValue('90°');
+  const heading = await page.getByLabel('Heading', { exact: true }).inputValue();
+  await expect(wall).toBeVisible();
+  await page.waitForTimeout(700);
+
+  await page.reload();
+  await expect(verdict(page)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Mira at 9 seconds' })).toBeVisible();
+  await wall.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('3.1 m');
+  await expect(page.getByLabel('Heading', { exact: true })).toHaveValue(heading);
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(wall).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(wall).toBeVisible();
+});
+
+test('shots are added, duplicated, reordered and deleted in the list, and each can be undone', async ({ page }) => {
+  await page.goto('/shoot/first-flush');
+  const names = () => page.getByLabel(/^Name of shot/).evaluateAll((inputs) => inputs.map((input) => (input as HTMLInputElement).value));
+  const [first, second] = await names().then(async (all) => (all.length ? all : (await page.getByLabel('Name of shot 8').waitFor(), await names())));
+  await page.getByRole('button', { name: `Later: ${first}` }).click();
+  expect((await names()).slice(0, 2)).toEqual([second, first]);
+  await page.getByRole('button', { name: `Duplicate ${first}` }).click();
+  expect((await names())[2]).toBe(`${first}, again`);
+  await page.getByRole('button', { name: `Delete ${second}` }).click();
+  expect(await names()).not.toContain(second);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect((await names()).slice(0, 2)).toEqual([first, second]);
+  await page.getByRole('button', { name: 'Add a shot' }).click();
+  await expect(verdict(page)).toBeVisible();
+  await page.getByRole('link', { name: 'Shots' }).click();
+  await expect(page.getByLabel('Name of shot 9')).toHaveValue('Shot 9');
+});
+
+test('export, delete, import: the shoot comes back unchanged; a malformed file is refused and nothing is lost', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start an own shoot' }).click();
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByText('Figure', { exact: true }).click();
+  await page.getByLabel('Name of the shoot').fill('Kept, “quoted”');
+  await page.getByLabel('Name of the shoot').press('Enter');
+  const exportShoot = async () => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Take it away' }).click();
+    await page.getByText('The whole shoot').click();
+    return textOf(await download);
+  };
+  const before = await exportShoot();
+  await page.getByRole('link', { name: 'All shoots' }).click();
+  await page.getByRole('button', { name: 'Delete Kept, “quoted”' }).click();
+  await expect(page.getByText('“Kept, “quoted”” is deleted.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Kept/ })).toHaveCount(0);
+
+  const choose = (name: string, text: string) => page.getByLabel('Shoot file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  await choose('broken.arc.json', before.replace('"durationS": 8', '"durationS": "eight"'));
+  await expect(page.getByRole('alert').first()).toContainText(
+    '“broken.arc.json” was not opened, and nothing here has changed. shots[0].timing.durationS must be a number; it is "eight".',
+  );
+  await choose('half.arc.json', before.slice(0, 100));
+  await expect(page.getByRole('alert').first()).toContainText('is not JSON');
+  await expect(page.getByRole('heading', { name: 'First Flush' })).toBeVisible();
+
+  await choose('kept.arc.json', before);
+  await page.getByRole('link', { name: /Kept/ }).click();
+  await expect(verdict(page)).toBeVisible();
+  expect(await exportShoot()).toBe(before);
+});
+
+test('a camera path is taken away as CSV and as glTF', async ({ page }) => {
+  await openShot(page, 'shot-rows');
+  const take = async (item: RegExp) => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Take it away' }).click();
+    await page.getByText(item).click();
+    return textOf(await download);
+  };
+  const rows = (await take(/as CSV/)).trim().split('\r\n');
+  expect(rows[0]).toContain('t_s,x_m,y_m,z_m,pan_deg');
+  expect(rows.length).toBe(8 * 24 + 2);
+  expect(JSON.parse(await take(/as glTF/))).toMatchObject({ asset: { version: '2.0' } });
+});
+
+test('a walk comes in from CSV and GPX; a bad one is refused with a sentence', async ({ page }) => {
+  await openShot(page, 'shot-rows');
+  await page.getByRole('button', { name: 'Ansa', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  const choose = (name: string, text: string) => page.getByLabel('Walk file').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await choose('walk.csv', 't,x,y,z\n0,0,3.75,0\nsoon,1,4,0\n');
+  await expect(page.getByRole('alert')).toContainText('row 3, t must be a number; it is "soon".');
+  await choose('walk.csv', 't,x,y,z\n0,0,3.75,0\n4,1,3.75,0\n8,2.5,3.75,0\n');
+  await expect(page.getByText(/Walks through 3 points/)).toBeVisible();
+  const track = ['06:30:00', '06:30:05'].map((time, i) => `<trkpt lat="${45 + i * 1e-5}" lon="7"><time>2026-04-02T${time}Z</time></trkpt>`).join('');
+  await choose('walk.gpx', `<gpx version="1.1" creator="t" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${track}</trkseg></trk></gpx>`);
+  await expect(page.getByText(/Walks through 2 points/)).toBeVisible();
+});
