@@ -24,7 +24,7 @@ export default ts.config(
   },
   {
     files: ['core/src/**'],
-    ignores: ['**/*.test.ts', 'core/src/cli/**'],
+    ignores: ['**/*.test.ts', 'core/src/cli/**', 'core/src/testing/**'],
     rules: { 'no-restricted-imports': ['error', { patterns: ['node:*', 'svelte', '$lib/*', '$app/*', 'three', 'dexie'] }] },
   },
 );

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import geodesic from 'geographiclib-geodesic';
 import { validateString } from 'gltf-validator';
 import Papa from 'papaparse';
-import { PerspectiveCamera, Quaternion, Vector3, type AnimationClip } from 'three';
+import { Quaternion, Vector3, type AnimationClip, type PerspectiveCamera } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { describe, expect, it, vi } from 'vitest';
 import { setupOf } from '../model/shoot';

@@ -15,6 +15,11 @@ export interface Rung {
   instruction: string;
 }
 
+/** A drone is only offered where hands and stands do not reach: common practice, no published source. */
+const HAND_REACH_M = 2.4;
+/** Just below where a rig is tight. */
+const COMFORTABLE_SHARE = 0.88;
+
 const LONGER = [1.15, 1.3, 1.5, 1.75, 2, 2.5, 3, 4];
 
 /** A duration as a person would set it: to half a second. */
@@ -104,7 +109,9 @@ export function wider({ shot, lens }: Setup): Change {
 }
 
 export function otherRig({ shot, rig }: Setup, rigs: Setup['rig'][]): Change {
-  return rigs.filter((row) => row.id !== rig.id).map((row) => ({ shot: { ...shot, rigId: row.id }, instruction: `Take ${row.name}` }));
+  return rigs
+    .filter((row) => row.id !== rig.id && (row.kind !== 'drone' || shot.move.heightM > HAND_REACH_M))
+    .map((row) => ({ shot: { ...shot, rigId: row.id }, instruction: `Take ${row.name}` }));
 }
 
 export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Change {
@@ -160,7 +167,7 @@ export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['r
     case 'rig.travel':
       return [finding.limit > 0 ? travel(setup, [(finding.limit / finding.value) * LIMITS.tightShare.value * 0.99], units) : [], otherRig(setup, kit.rigs)];
     case 'rig.height':
-      return [atHeight(setup, finding.limit - finding.value, units), otherRig(setup, kit.rigs)];
+      return [atHeight(setup, (finding.grade === 'tight' ? COMFORTABLE_SHARE : 1) * finding.limit - finding.value, units), otherRig(setup, kit.rigs)];
     case 'rig.speed':
     case 'rig.pan':
       return [longer(setup), otherRig(setup, kit.rigs)];

@@ -228,7 +228,7 @@
         oncure={apply}
       />
       <hr class="my-3 border-hairline" />
-      <MoveSentence {setup} kit={shoot.kit} onchange={changeShot} onsettle={() => store.settle()} />
+      <MoveSentence {setup} kit={shoot.kit} onchange={changeShot} ondeliver={(delivery) => change({ ...shoot, delivery }, null)} onsettle={() => store.settle()} />
     </div>
   </div>
 </main>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Move } from '@gentle-arc/core/model/move';
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Delivery, Setup } from '@gentle-arc/core/model/shoot';
   import { FEATHER_SHAPES, type Shot, type Timing } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
   import { recipeOf } from '@gentle-arc/core/motion/moves/index';
@@ -13,9 +13,10 @@
     setup: Setup;
     kit: Kit;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, kit, onchange, onsettle }: Props = $props();
+  let { setup, kit, onchange, ondeliver, onsettle }: Props = $props();
 
   const shot = $derived(setup.shot);
   const recipe = $derived(recipeOf(shot.move));
@@ -55,6 +56,20 @@
   const SHAPES: Record<Timing['featherShape'], string> = { minimumJerk: 'softest', cosine: 'cosine', constantAcceleration: 'steady push' };
   const lensRange = (row: Kit['lenses'][number]) =>
     row.focalLengthMinMm === row.focalLengthMaxMm ? `${trim(row.focalLengthMinMm, 0)} mm` : `${trim(row.focalLengthMinMm, 0)}–${trim(row.focalLengthMaxMm, 0)} mm`;
+  /** Delivered shapes: ITU-R BT.2020 and BT.709 rasters, DCI specification, and common upright and square ones. */
+  const SHAPES_DELIVERED: (Delivery & { name: string })[] = [
+    { name: 'wide 16:9', widthPx: 3840, heightPx: 2160 },
+    { name: 'wide 1.85:1', widthPx: 3996, heightPx: 2160 },
+    { name: 'wide 2.39:1', widthPx: 4096, heightPx: 1716 },
+    { name: 'square', widthPx: 2160, heightPx: 2160 },
+    { name: 'upright 9:16', widthPx: 2160, heightPx: 3840 },
+  ];
+  const deliveryKey = ({ widthPx, heightPx }: Delivery) => `${widthPx} × ${heightPx}`;
+  const deliveries = $derived([
+    ...(SHAPES_DELIVERED.some((row) => deliveryKey(row) === deliveryKey(setup.delivery)) ? [] : [{ ...setup.delivery, name: deliveryKey(setup.delivery) }]),
+    ...SHAPES_DELIVERED,
+  ]);
+
   const rates = $derived([...new Set([...setup.camera.frameRatesHz, shot.frameRateHz])].sort((a, b) => a - b));
 </script>
 
@@ -163,6 +178,15 @@
       step={5}
       onchange={(v) => onchange((row) => ({ ...row, shutterDeg: v }), 'shutter')}
       {onsettle}
+    />. The whole shoot is delivered
+    <Choice
+      label="Delivery shape"
+      value={deliveryKey(setup.delivery)}
+      items={deliveries.map((row) => ({ value: deliveryKey(row), name: row.name }))}
+      onchange={(key) => {
+        const chosen = deliveries.find((row) => deliveryKey(row) === key);
+        if (chosen) ondeliver({ widthPx: chosen.widthPx, heightPx: chosen.heightPx });
+      }}
     />.
   </p>
 </section>

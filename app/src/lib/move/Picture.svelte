@@ -27,7 +27,11 @@
   });
 </script>
 
-<figure class="frame" style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}" aria-label="Picture through the lens">
+<figure
+  class="frame"
+  style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}; --aspect: {setup.delivery.widthPx / setup.delivery.heightPx}"
+  aria-label="Picture through the lens"
+>
   {#if !drawable || problem}
     <p class="why" role="status">
       {problem ?? 'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
@@ -43,8 +47,8 @@
 <style>
   .frame {
     position: relative;
-    width: 100%;
-    margin: 0;
+    width: min(100%, 62dvh * var(--aspect));
+    margin: 0 auto;
     overflow: hidden;
     border-radius: 10px;
     background: var(--sun);
@@ -57,5 +61,10 @@
     padding: 2rem;
     text-align: center;
     color: var(--soft);
+  }
+  @media (max-width: 799px) {
+    .frame {
+      width: min(100%, 45dvh * var(--aspect));
+    }
   }
 </style>

@@ -246,7 +246,7 @@
       >
         <circle class="reach" r="18" />
         <circle r="7.5" class={handle.id} />
-        <text y="-13" text-anchor="middle">{handle.label}</text>
+        <text y={handle.id === 'end' ? 22 : -13} text-anchor="middle">{handle.label}</text>
       </g>
     {/each}
 

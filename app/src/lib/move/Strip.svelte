@@ -31,7 +31,7 @@
 
   let width = $state(600);
   const LEFT = 122;
-  const RIGHT = 8;
+  const RIGHT = 16;
   const MARKS = 18;
   const GAP = 9;
 

@@ -17,8 +17,9 @@
   <button class="quiet-button" onclick={() => playhead.step(1)} aria-label="One frame on" title="One frame on (→)"><CaretRightOutline class="h-5 w-5" /></button>
   <button class="quiet-button text-sm" aria-pressed={playhead.loop} onclick={() => (playhead.loop = !playhead.loop)} title="Start again at the end">Loop</button>
   <span class="ml-2 whitespace-nowrap text-sm" aria-live="off"
-    ><b>{tS.toFixed(2)} s</b> <span class="text-soft">of {samples.tS[samples.count - 1].toFixed(1)} s · frame {Math.min(playhead.row, samples.count - 1)}</span></span
-  >
+    ><b>{tS.toFixed(2)} s</b>
+    <span class="text-soft">of {samples.tS[samples.count - 1].toFixed(1)} s <span class="hidden sm:inline">· frame {Math.min(playhead.row, samples.count - 1)}</span></span>
+  </span>
 </div>
 
 <style>

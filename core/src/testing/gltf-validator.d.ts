@@ -1,0 +1,7 @@
+declare module 'gltf-validator' {
+  export interface Report {
+    issues: { messages: { code: string; message: string; severity: number; pointer?: string }[] };
+    info: { animationCount: number };
+  }
+  export function validateString(json: string): Promise<Report>;
+}
