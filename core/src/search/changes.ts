@@ -155,9 +155,9 @@ export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['r
     case 'cutoff':
       return [followSubject(setup), distance(setup, FARTHER, units), wider(setup)];
     case 'start':
-      return [softer(setup, 'featherInS'), longer(setup)];
+      return [softer(setup, 'featherInS'), longer(setup).slice(0, 5)];
     case 'stop':
-      return [softer(setup, 'featherOutS'), longer(setup)];
+      return [softer(setup, 'featherOutS'), longer(setup).slice(0, 5)];
     case 'zoom.range':
       return [travel(setup, SHORTER, units), otherLens(setup, kit.lenses)];
     case 'zoom.rate':

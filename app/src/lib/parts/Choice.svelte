@@ -26,8 +26,9 @@
 <style>
   span :global(select.choice) {
     width: auto;
+    field-sizing: content;
     max-width: 15rem;
-    padding: 0.05rem 1.5rem 0.05rem 0.2rem;
+    padding: 0.05rem 1.3rem 0.05rem 0.2rem !important;
     border: 0;
     border-bottom: 1.5px dotted var(--soft);
     background-color: transparent;
@@ -42,6 +43,7 @@
     background-color: color-mix(in srgb, var(--subject) 9%, transparent);
   }
   span :global(select.choice option) {
+    font-weight: 650;
     color: var(--ink);
     background: var(--raised);
   }

@@ -73,9 +73,9 @@
     }}
   >
     {#each rows as shot, i (shot.id)}
-      <li class="flex items-center gap-2 bg-paper py-2 md:gap-3">
+      <li class="flex items-center gap-1 bg-paper py-2 md:gap-3">
         <span class="cursor-grab px-1 text-soft" use:dragHandle aria-label="Move {shot.name}" title="Drag to another place"><DotsVerticalOutline class="h-5 w-5" /></span>
-        <span class="w-6 text-right text-soft">{i + 1}</span>
+        <span class="w-4 text-right text-soft md:w-6">{i + 1}</span>
         <a href={href(shot)} class="shrink-0" aria-label="Open {shot.name}"><MovePicture kind={shot.move.kind} /></a>
         <div class="min-w-0 flex-1">
           <input
@@ -89,7 +89,7 @@
             {RECIPES[shot.move.kind].title}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(shot.timing.durationS, 1)} s · {trim(shot.focalLengthMm, 0)} mm
           </p>
         </div>
-        <a class="quiet-button font-semibold" href={href(shot)} aria-label="Plan {shot.name}">Plan</a>
+        <a class="quiet-button hidden font-semibold md:inline-flex" href={href(shot)} aria-label="Plan {shot.name}">Plan</a>
         <span class="hidden md:contents">
           <button class="quiet-button" disabled={i === 0} onclick={() => shift(i, -1)} aria-label="Earlier: {shot.name}" title="Earlier"><ArrowUpOutline class="h-5 w-5" /></button>
           <button class="quiet-button" disabled={i === rows.length - 1} onclick={() => shift(i, 1)} aria-label="Later: {shot.name}" title="Later"

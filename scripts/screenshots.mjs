@@ -1,0 +1,54 @@
+// Takes the pictures in docs/screenshots from the demo, at a desk's and a phone's size. Needs a build and Chromium.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { chromium } from 'playwright-core';
+import { build, CHROMIUM, installChromium, installPackages, root } from './prepare.mjs';
+
+const PORT = 4392;
+const VIEWS = [
+  { name: 'home', path: '/' },
+  { name: 'shots', path: '/shoot/first-flush' },
+  { name: 'move-calm', path: '/shoot/first-flush/shot/shot-rows', atS: 2.6 },
+  { name: 'move-jolt', path: '/shoot/first-flush/shot/shot-leaves', atS: 2 },
+  { name: 'move-orbit', path: '/shoot/first-flush/shot/shot-pavilion', atS: 1.6 },
+  { name: 'move-dolly-zoom', path: '/shoot/first-flush/shot/shot-taste', atS: 8 },
+  { name: 'move-dim', path: '/shoot/first-flush/shot/shot-sorting', atS: 5, dim: true },
+  { name: 'move-phone', path: '/shoot/first-flush/shot/shot-leaves', atS: 2, phone: true },
+];
+
+installPackages();
+installChromium();
+build();
+const server = spawn('node', [join(root, 'scripts/serve.mjs')], { env: { ...process.env, PORT: String(PORT) } });
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+for (const { name, path, atS, dim, phone } of VIEWS) {
+  const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });
+  const page = await context.newPage();
+  if (dim) await page.addInitScript(() => localStorage.setItem('gentle-arc-preferences', '{"light":"dim"}'));
+  await page.goto(`http://localhost:${PORT}${path}`);
+  if (atS !== undefined) {
+    await page.locator('figure canvas').waitFor();
+    await page.getByRole('region', { name: 'Reading' }).getByRole('heading').waitFor();
+    await page.waitForTimeout(1500);
+    await page.keyboard.press('Home');
+    for (let frame = 0; frame < Math.round(atS * 24); frame += 1) await page.keyboard.press('ArrowRight');
+  }
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
+  await context.close();
+}
+await browser.close();
+server.kill();
