@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sampleShot, type Samples } from '../motion/sample';
-import { columnsOf } from '../site/site-points';
+import { pointsOf } from '../site/site-points';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
 import { threeCamera, threeProject } from '../testing/three-camera';
 import { FAR_SHARE, NEAR_SHARE, siteMotion } from './layer-speed';
@@ -17,7 +17,7 @@ function scattered(count: number) {
   let seed = 12345;
   const next = () => (seed = (seed * 1103515245 + 12345) % 2147483648) / 2147483648 - 0.5;
   const column = (span: number, lift: number) => Float64Array.from({ length: count }, () => next() * span + lift);
-  return columnsOf(column(40, 0), column(40, 0), column(6, 1.5));
+  return pointsOf(column(40, 0), column(40, 0), column(6, 1.5));
 }
 
 describe('site motion', () => {
@@ -37,7 +37,7 @@ describe('site motion', () => {
         const pan = (samples.panDeg[i] * Math.PI) / 180;
         const tilt = (samples.tiltDeg[i] * Math.PI) / 180;
         for (let k = 0; k < points.count; k += 1) {
-          const [x, y, z] = [points.xM[k], points.yM[k], points.zM[k]];
+          const [x, y, z] = points.xyzM.subarray(3 * k);
           const depth = (x - samples.xM[i]) * Math.sin(pan) * Math.cos(tilt) + (y - samples.yM[i]) * Math.cos(pan) * Math.cos(tilt) + (z - samples.zM[i]) * Math.sin(tilt);
           const seen = threeProject(now, x, y, z);
           if (depth < 0.05 || Math.abs(seen.u) > 0.5 || Math.abs(seen.w) > samples.frameHeightMm / samples.frameWidthMm / 2 || !inLayer(depth)) continue;
@@ -57,7 +57,7 @@ describe('site motion', () => {
     const setup = plainSetup(moved(ARC));
     const samples = sampleShot(setup);
     const subject = subjectInFrame(samples, setup.subject);
-    const behind = columnsOf([0], [-60], [1]);
+    const behind = pointsOf([0], [-60], [1]);
     const { near, far } = siteMotion(samples, behind, subject.depthM, subject.rightwards, subject.upwards);
     expect(Number.isNaN(near.speed[50])).toBe(true);
     expect(far.points[50]).toBe(0);
@@ -74,7 +74,7 @@ describe('site motion', () => {
     const setup = plainSetup(moved(ARC));
     const samples = sampleShot(setup);
     const { depthM } = subjectInFrame(samples, setup.subject);
-    const one = columnsOf([0], [25], [2]);
+    const one = pointsOf([0], [25], [2]);
     const still = new Float64Array(samples.count);
     const plain = siteMotion(samples, one, depthM, still, still);
     const against = siteMotion(samples, one, depthM, plain.far.rightwards, plain.far.upwards);

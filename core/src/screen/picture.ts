@@ -18,8 +18,8 @@ export interface Picture {
   words: Words;
 }
 
-const FINE_PER_SIDE = 21;
-const COARSE_PER_SIDE = 17;
+const FINE_PER_SIDE = 17;
+const COARSE_PER_SIDE = 15;
 
 /** How far the camera is from the pivot on the ground, on average over start, middle and end; metres, at least half a metre. */
 function reachM({ track, pivot }: ShotMotion): number {
@@ -42,7 +42,7 @@ export function stillPoints(setup: Setup, motion: ShotMotion): SitePoints {
   const reach = reachM(motion);
   const { xM, yM } = motion.pivot;
   const lattices: Lattice[] = [
-    { xM, yM, spacingM: reach / 8, perSide: FINE_PER_SIDE },
+    { xM, yM, spacingM: reach / 7, perSide: FINE_PER_SIDE },
     { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
   ];
   return sitePoints(setup.pieces, { xM, yM, spacingM: reach / 6 }, lattices, moving);

@@ -1,22 +1,15 @@
 import type { Piece } from '../model/piece';
 import { groundHeightM, groundPieces, toLocal, toSite } from './ground';
 
-/** Points on the solids and the ground, as columns; metres. Neighbours stand together in clusters, so that a camera can pass over a whole cluster it does not see. */
+/**
+ * Points on the solids and the ground, metres, as x, y, z after each other: one array keeps the hot loop's reads
+ * together. Neighbours stand in clusters, so that a camera can pass over a whole cluster it does not see.
+ */
 export interface SitePoints {
   count: number;
-  xM: Float64Array;
-  yM: Float64Array;
-  zM: Float64Array;
-  clusters: Clusters;
-}
-
-/** Runs of `CLUSTER_SIZE` points (the last may be shorter), each with the sphere that holds it, as columns; metres. */
-export interface Clusters {
-  count: number;
-  xM: Float64Array;
-  yM: Float64Array;
-  zM: Float64Array;
-  radiusM: Float64Array;
+  xyzM: Float64Array;
+  /** For each run of `CLUSTER_SIZE` points (the last may be shorter) the sphere that holds it: x, y, z, radius. */
+  spheresM: Float64Array;
 }
 
 export const CLUSTER_SIZE = 16;
@@ -29,8 +22,7 @@ export interface Lattice {
   perSide: number;
 }
 
-const MOST_ALONG = 24;
-const BLOCK = 4;
+const MOST_ALONG = 20;
 
 /** What the points are for: densest about a place, at a spacing that grows with distance from it. Metres. */
 export interface Focus {
@@ -59,51 +51,77 @@ export function sitePoints(pieces: readonly Piece[], focus: Focus, lattices: rea
   for (const piece of pieces) if (!without.has(piece.id)) addPiece(piece, spacingOn(piece, focus), xs, ys, zs);
   const ground = groundPieces(pieces);
   for (const lattice of lattices) {
-    for (let i = 0; i < lattice.perSide; i += BLOCK) for (let k = 0; k < lattice.perSide; k += BLOCK) addBlock(lattice, i, k, ground, xs, ys, zs);
+    const half = (lattice.perSide - 1) / 2;
+    for (let i = 0; i < lattice.perSide; i += 1)
+      for (let k = 0; k < lattice.perSide; k += 1) {
+        const x = lattice.xM + (i - half) * lattice.spacingM;
+        const y = lattice.yM + (k - half) * lattice.spacingM;
+        xs.push(x);
+        ys.push(y);
+        zs.push(groundHeightM(ground, x, y));
+      }
   }
-  return columnsOf(xs, ys, zs);
+  const order = neighbourOrder(xs, ys, focus);
+  const inOrder = [xs, ys, zs].map((values) => {
+    const column = new Float64Array(values.length);
+    for (let i = 0; i < column.length; i += 1) column[i] = values[order[i]];
+    return column;
+  });
+  return pointsOf(inOrder[0], inOrder[1], inOrder[2]);
 }
 
-/** A square block of a lattice: points that stand together come together. */
-function addBlock({ xM, yM, spacingM, perSide }: Lattice, fromI: number, fromK: number, ground: readonly Piece[], xs: number[], ys: number[], zs: number[]): void {
-  const half = (perSide - 1) / 2;
-  for (let i = fromI; i < Math.min(perSide, fromI + BLOCK); i += 1)
-    for (let k = fromK; k < Math.min(perSide, fromK + BLOCK); k += 1) {
-      const x = xM + (i - half) * spacingM;
-      const y = yM + (k - half) * spacingM;
-      xs.push(x);
-      ys.push(y);
-      zs.push(groundHeightM(ground, x, y));
-    }
+const CELL_BITS = 12;
+const MOST_POINTS = 2 ** 21;
+
+/**
+ * The points' indices so that neighbours stand together: along a Z-order curve (Morton 1966) over the ground, which is
+ * drawn together with distance from the focus because what is far may be coarser.
+ */
+function neighbourOrder(xs: readonly number[], ys: readonly number[], focus: Focus): Float64Array {
+  const cells = 2 ** CELL_BITS;
+  const cell = (awayM: number) => Math.min(cells - 1, Math.max(0, Math.floor(cells / 2 + (Math.asinh(awayM / (2 * focus.spacingM)) * cells) / 24)));
+  const keys = new Float64Array(xs.length);
+  for (let i = 0; i < keys.length; i += 1) keys[i] = (spread(cell(xs[i] - focus.xM)) + 2 * spread(cell(ys[i] - focus.yM))) * MOST_POINTS + i;
+  return keys.sort().map((key) => key % MOST_POINTS);
 }
 
-/** Lists of coordinates as columns with their clusters. */
-export function columnsOf(xs: ArrayLike<number>, ys: ArrayLike<number>, zs: ArrayLike<number>): SitePoints {
-  const xM = Float64Array.from(xs);
-  const yM = Float64Array.from(ys);
-  const zM = Float64Array.from(zs);
-  const count = Math.ceil(xM.length / CLUSTER_SIZE);
-  const column = () => new Float64Array(count);
-  const clusters: Clusters = { count, xM: column(), yM: column(), zM: column(), radiusM: column() };
-  for (let c = 0; c < count; c += 1) {
-    const from = c * CLUSTER_SIZE;
-    const to = Math.min(xM.length, from + CLUSTER_SIZE);
-    for (const [axis, out] of [
-      [xM, clusters.xM],
-      [yM, clusters.yM],
-      [zM, clusters.zM],
-    ]) {
+/** The bits of a cell number, each followed by an empty one. */
+function spread(cell: number): number {
+  let bits = cell;
+  bits = (bits | (bits << 8)) & 0x00ff00ff;
+  bits = (bits | (bits << 4)) & 0x0f0f0f0f;
+  bits = (bits | (bits << 2)) & 0x33333333;
+  return (bits | (bits << 1)) & 0x55555555;
+}
+
+/** Lists of coordinates as points with their clusters. */
+export function pointsOf(xs: ArrayLike<number>, ys: ArrayLike<number>, zs: ArrayLike<number>): SitePoints {
+  const count = xs.length;
+  const xyzM = new Float64Array(count * 3);
+  for (let i = 0; i < count; i += 1) {
+    xyzM[3 * i] = xs[i];
+    xyzM[3 * i + 1] = ys[i];
+    xyzM[3 * i + 2] = zs[i];
+  }
+  const spheresM = new Float64Array(Math.ceil(count / CLUSTER_SIZE) * 4);
+  for (let sphere = 0; sphere < spheresM.length; sphere += 4) {
+    const from = (sphere / 4) * CLUSTER_SIZE * 3;
+    const to = Math.min(xyzM.length, from + CLUSTER_SIZE * 3);
+    for (let axis = 0; axis < 3; axis += 1) {
       let least = Infinity;
       let most = -Infinity;
-      for (let i = from; i < to; i += 1) {
-        least = Math.min(least, axis[i]);
-        most = Math.max(most, axis[i]);
+      for (let i = from + axis; i < to; i += 3) {
+        least = Math.min(least, xyzM[i]);
+        most = Math.max(most, xyzM[i]);
       }
-      out[c] = (least + most) / 2;
+      spheresM[sphere + axis] = (least + most) / 2;
     }
-    for (let i = from; i < to; i += 1) clusters.radiusM[c] = Math.max(clusters.radiusM[c], Math.hypot(xM[i] - clusters.xM[c], yM[i] - clusters.yM[c], zM[i] - clusters.zM[c]));
+    let square = 0;
+    for (let i = from; i < to; i += 3)
+      square = Math.max(square, (xyzM[i] - spheresM[sphere]) ** 2 + (xyzM[i + 1] - spheresM[sphere + 1]) ** 2 + (xyzM[i + 2] - spheresM[sphere + 2]) ** 2);
+    spheresM[sphere + 3] = Math.sqrt(square);
   }
-  return { count: xM.length, xM, yM, zM, clusters };
+  return { count, xyzM, spheresM };
 }
 
 function addPiece(piece: Piece, spacingM: number, xs: number[], ys: number[], zs: number[]): void {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { newPiece, PIECE_KINDS, type PieceKind } from '../model/piece';
 import { groundHeightM, groundPieces, toLocal, toSite } from './ground';
-import { columnsOf, CLUSTER_SIZE, sitePoints } from './site-points';
+import { pointsOf, CLUSTER_SIZE, sitePoints } from './site-points';
 import { solidOf } from './solids';
 
 const KINDS = Object.keys(PIECE_KINDS) as PieceKind[];
@@ -84,19 +84,19 @@ describe('site points', () => {
     const figure = newPiece('figure', 'f', 'F', 0, 0, 0);
     const focus = { xM: 0, yM: 0, spacingM: 1 };
     const points = sitePoints([slab, figure], focus, [{ xM: 0, yM: 0, spacingM: 1, perSide: 5 }], new Set(['f']));
-    const ground = points.zM.slice(-25);
-    expect([...ground].every((z) => z === 0.7)).toBe(true);
+    const heights = points.xyzM.filter((_, i) => i % 3 === 2).slice(-25);
+    expect([...heights].every((z) => z === 0.7)).toBe(true);
     expect(points.count).toBe(sitePoints([slab], focus, [{ xM: 0, yM: 0, spacingM: 1, perSide: 5 }]).count);
   });
   it('lie inside their clusters’ spheres', () => {
     const coordinates = fc.array(fc.double({ min: -100, max: 100, noNaN: true }), { minLength: 1, maxLength: 60 });
     fc.assert(
       fc.property(coordinates, (xs) => {
-        const points = columnsOf(xs, xs.map((x) => x / 2), xs.map((x) => -x)); // prettier-ignore
+        const points = pointsOf(xs, xs.map((x) => x / 2), xs.map((x) => -x)); // prettier-ignore
         for (let i = 0; i < points.count; i += 1) {
-          const c = Math.floor(i / CLUSTER_SIZE);
-          const { xM, yM, zM, radiusM } = points.clusters;
-          expect(Math.hypot(points.xM[i] - xM[c], points.yM[i] - yM[c], points.zM[i] - zM[c])).toBeLessThanOrEqual(radiusM[c] + 1e-9);
+          const [x, y, z, radiusM] = points.spheresM.subarray(4 * Math.floor(i / CLUSTER_SIZE));
+          const [px, py, pz] = points.xyzM.subarray(3 * i);
+          expect(Math.hypot(px - x, py - y, pz - z)).toBeLessThanOrEqual(radiusM + 1e-9);
         }
       }),
     );
