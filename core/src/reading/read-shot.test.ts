@@ -94,7 +94,7 @@ describe('findings, provoked and cured by what they offer', () => {
     [
       'a dolly zoom past the lens’s wide end',
       'zoom.range',
-      plainShoot(moved({ kind: 'dollyZoom', ...AROUND, fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 }, { focalLengthMm: 34 })),
+      plainShoot(moved({ kind: 'dollyZoom', ...AROUND, fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 }, { focalLengthMm: 40, lensId: 'lens-fern-2470' })),
     ],
     [
       'a zoom too quick',

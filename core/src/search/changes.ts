@@ -63,7 +63,7 @@ export function shutter({ shot }: Setup, anglesDeg: number[]): Change {
 }
 
 export function lower({ shot }: Setup, units: Units): Change {
-  return [0.9, 0.6, 0.4, 0.3]
+  return [0.9, 0.6, 0.4, 0.3, 0.2]
     .filter((heightM) => heightM < shot.move.heightM - 0.05)
     .map((heightM) => ({ shot: { ...shot, move: { ...shot.move, heightM } }, instruction: `Lower the camera to ${sayLength(heightM, units)}` }));
 }

@@ -15,7 +15,7 @@ export function pictureFindings(picture: Picture): Finding[] {
     ...cutOffFindings(picture),
     ...speedFindings(picture),
     ...blurFindings(picture),
-    ...parallaxFindings(picture),
+    ...parallaxFindings(picture, held),
     ...placeFindings(picture),
     ...sizeFindings(picture, held),
     ...featherFindings(picture),

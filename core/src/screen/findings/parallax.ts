@@ -19,8 +19,8 @@ export function totalSlide(layer: LayerMotion, { subject, samples }: Picture): n
   return Math.hypot(right, up) / samples.frameRateHz;
 }
 
-/** Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged. */
-export function parallaxFindings(picture: Picture): Finding[] {
+/** Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged; one whose zoom holds the subject is judged by its background instead. */
+export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
   const { samples, site, motion } = picture;
   if (motion.track.lengthM < STILL_TRACK_M) return [];
   const peakOf = (layer: LayerMotion) => largest(smoothed(layer.againstSubject, SEEN_S * samples.frameRateHz));
@@ -29,7 +29,7 @@ export function parallaxFindings(picture: Picture): Finding[] {
   const value = Math.max(near?.value ?? 0, far?.value ?? 0);
   const stronger = (near?.value ?? 0) >= (far?.value ?? 0) ? near : far;
   const limit = LIMITS.parallaxWeak.value;
-  const grade = gradeBelow(value, limit, LIMITS.parallaxNone.value);
+  const grade = held ? 'calm' : gradeBelow(value, limit, LIMITS.parallaxNone.value);
   const nearWords = near ? `near things move at ${speedWords(near.value)} against the subject` : 'nothing near is in the picture';
   const farWords = far ? `far ones at ${speedWords(far.value)}` : 'nothing far is in the picture';
   const slide = `${totalSlide(site.near, picture).toFixed(2)} (near) and ${totalSlide(site.far, picture).toFixed(2)} (far) frame widths in all`;
@@ -39,7 +39,7 @@ export function parallaxFindings(picture: Picture): Finding[] {
       grade,
       sentence:
         grade === 'calm'
-          ? `Depth shows: ${nearWords}, ${farWords}; they slide ${slide}.`
+          ? `${held ? 'Against the held subject' : 'Depth shows'}: ${nearWords}, ${farWords}; they slide ${slide}.`
           : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They slide ${slide}.`,
       reason: 'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',
       tS: stronger ? samples.tS[stronger.row] : 0,
