@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { severity } from '../model/finding';
+import { DEFAULT_KIT } from '../model/defaults';
+import type { Move } from '../model/move';
+import { ShotSchema, type Shot } from '../model/shot';
+import { curesFor } from '../search/cures';
+import { plainShoot } from '../testing/shoots';
+import { readShot } from './read-shot';
+
+const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const around = { pivotEastM: num(-3, 3), pivotNorthM: num(-3, 3), heightM: num(0.1, 12) };
+const move: fc.Arbitrary<Move> = fc.oneof(
+  fc.record({ kind: fc.constant('slide' as const), ...around, distanceM: num(0.2, 40), bearingDeg: num(-180, 180), travelM: num(-20, 20), skewDeg: num(-90, 90) }),
+  fc.record({ kind: fc.constant('push' as const), ...around, fromDistanceM: num(0.2, 40), toDistanceM: num(0.2, 40), bearingDeg: num(-180, 180) }),
+  fc.record({ kind: fc.constant('arc' as const), ...around, radiusM: num(0.2, 40), startBearingDeg: num(-180, 180), sweepDeg: num(-360, 360) }),
+  fc.record({ kind: fc.constant('dollyZoom' as const), ...around, fromDistanceM: num(0.2, 40), toDistanceM: num(0.2, 40), bearingDeg: num(-180, 180) }),
+);
+const lens = fc.constantFrom(...DEFAULT_KIT.lenses);
+const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
+  .record({
+    move,
+    lens,
+    share: num(0, 1),
+    rigId: fc.constantFrom(...DEFAULT_KIT.rigs.map((rig) => rig.id)),
+    cameraId: fc.constantFrom(...DEFAULT_KIT.cameras.map((camera) => camera.id)),
+    frameRateHz: fc.constantFrom(24, 25, 60),
+    shutterDeg: num(10, 360),
+    featherInS: num(0, 2),
+    featherOutS: num(0, 2),
+    cruiseS: num(0.2, 6),
+    aim: fc.record({ mode: fc.constantFrom('subject' as const, 'locked' as const), place: fc.record({ u: num(-0.5, 0.5), v: num(-0.5, 0.5) }) }),
+    subjectId: fc.constantFrom('figure', 'back', null),
+  })
+  .map(({ lens: { id, focalLengthMinMm, focalLengthMaxMm }, share, featherInS, featherOutS, cruiseS, ...rest }) => (given: Shot) => ({
+    ...given,
+    ...rest,
+    lensId: id,
+    focalLengthMm: focalLengthMinMm + share * (focalLengthMaxMm - focalLengthMinMm),
+    timing: { durationS: featherInS + cruiseS + featherOutS, holdStartS: 0, featherInS, featherOutS, holdEndS: 0, featherShape: 'minimumJerk' as const },
+  }));
+
+describe('any shot that the model allows', () => {
+  it('reads in whole sentences and whole numbers, worst first, each thing once', () => {
+    fc.assert(
+      fc.property(shot, fc.constantFrom('metric' as const, 'imperial' as const), (edit, units) => {
+        const shoot = plainShoot(edit);
+        const { findings, cautions, picture } = readShot(shoot, shoot.shots[0], units);
+        expect(new Set(findings.map((finding) => finding.id)).size).toBe(findings.length);
+        const grades = findings.map(severity);
+        expect([...grades].sort((a, b) => b - a)).toEqual(grades);
+        for (const finding of findings) {
+          expect(finding.sentence).toMatch(/^\S.*\.$/);
+          expect(finding.reason).toMatch(/^\S.*\.$/);
+          expect(`${finding.sentence} ${finding.reason} ${finding.said}`).not.toMatch(/NaN|undefined|null|Infinity/);
+          expect(Number.isFinite(finding.value) && Number.isFinite(finding.limit)).toBe(true);
+          expect(finding.tS).toBeGreaterThanOrEqual(0);
+          expect(finding.tS).toBeLessThanOrEqual(shoot.shots[0].timing.durationS + 1e-6);
+        }
+        for (const { sentence } of cautions) expect(sentence).not.toMatch(/NaN|undefined/);
+        for (const column of [picture.samples.xM, picture.samples.panDeg, picture.samples.tiltDeg, picture.samples.focalLengthMm, picture.acceleration])
+          expect(column.every(Number.isFinite)).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('is offered only changes that are shots in order and that help', () => {
+    fc.assert(
+      fc.property(shot, (edit) => {
+        const shoot = plainShoot(edit);
+        const trouble = readShot(shoot, shoot.shots[0]).findings.find((finding) => severity(finding) > 0);
+        if (!trouble) return;
+        for (const cure of curesFor(shoot, shoot.shots[0], trouble)) {
+          expect(ShotSchema.safeParse(cure.shot).success).toBe(true);
+          expect(cure.shot.id).toBe(shoot.shots[0].id);
+          const after = readShot(shoot, cure.shot).findings.find((finding) => finding.id === trouble.id);
+          expect(after ? severity(after) : 0).toBeLessThan(severity(trouble));
+          expect(cure.sentence).toMatch(/^[A-Z].*\.$/);
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('reads the same twice', () => {
+    fc.assert(
+      fc.property(shot, (edit) => {
+        const shoot = plainShoot(edit);
+        expect(readShot(shoot, shoot.shots[0]).findings).toEqual(readShot(structuredClone(shoot), structuredClone(shoot.shots[0])).findings);
+      }),
+      { numRuns: 20 },
+    );
+  });
+});
