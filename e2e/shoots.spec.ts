@@ -82,7 +82,7 @@ test('export, delete, import: the shoot comes back unchanged; a malformed file i
   const exportShoot = async () => {
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Take it away' }).click();
-    await page.getByText('The whole shoot').click();
+    await page.getByText('The whole shoot (.arc.json)').click();
     return textOf(await download);
   };
   const before = await exportShoot();
