@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_ARGS } from './scripts/prepare.mjs';
 
 const PORT = 4391;
 
@@ -14,17 +15,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--use-angle=swiftshader',
-        '--enable-unsafe-swiftshader',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      executablePath: CHROMIUM,
+      args: CHROMIUM_ARGS,
     },
   },
   webServer: { command: 'node scripts/serve.mjs', env: { PORT: String(PORT) }, url: `http://localhost:${PORT}/api/health`, reuseExistingServer: false },

@@ -6,6 +6,17 @@ import { fileURLToPath } from 'node:url';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 export const CHROMIUM = '/usr/bin/chromium';
+/** WebGL 2 in software, and nothing that asks the network at start. */
+export const CHROMIUM_ARGS = [
+  '--no-sandbox',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 export function run(command, args, env = {}) {
   const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });

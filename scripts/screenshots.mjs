@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { chromium } from 'playwright-core';
-import { build, CHROMIUM, installChromium, installPackages, root } from './prepare.mjs';
+import { build, CHROMIUM, CHROMIUM_ARGS, installChromium, installPackages, root } from './prepare.mjs';
 
 const PORT = 4392;
 const VIEWS = [
@@ -23,16 +23,7 @@ const server = spawn('node', [join(root, 'scripts/serve.mjs')], { env: { ...proc
 await new Promise((resolve) => server.stdout.once('data', resolve));
 const browser = await chromium.launch({
   executablePath: CHROMIUM,
-  args: [
-    '--no-sandbox',
-    '--use-angle=swiftshader',
-    '--enable-unsafe-swiftshader',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_ARGS,
 });
 for (const { name, path, atS, dim, phone } of VIEWS) {
   const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });

@@ -4,8 +4,10 @@
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import type { Samples, ShotMotion } from '@gentle-arc/core/motion/sample';
   import { recipeOf } from '@gentle-arc/core/motion/moves/index';
-  import { toSite } from '@gentle-arc/core/site/ground';
+  import { sayLength } from '@gentle-arc/core/model/units';
   import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
+  import { preferences } from '$lib/store/preferences.svelte';
+  import PieceGrips from './PieceGrips.svelte';
   import { PlanView } from './plan-view.svelte';
   import WalkMarks from './WalkMarks.svelte';
 
@@ -138,25 +140,13 @@
     else props.onselect(null);
   }
 
-  const turnGrip = $derived(selected && toSite(selected, selected.lengthM / 2 + 26 / view.scale, 0));
-  const sizeGrip = $derived(selected && toSite(selected, selected.lengthM / 2, selected.depthM / 2));
+  const placeOnly = ({ xM, yM }: { xM: number; yM: number }) => ({ xM, yM });
 
-  function turnTo(piece: Piece, xM: number, yM: number) {
-    const deg = (Math.atan2(xM - piece.xM, yM - piece.yM) * 180) / Math.PI;
-    props.onturnpiece(piece.id, Math.round(deg < 0 ? deg + 360 : deg) % 360);
-  }
-  function resizeTo(piece: Piece, xM: number, yM: number) {
-    const heading = (piece.headingDeg * Math.PI) / 180;
-    const [dx, dy] = [xM - piece.xM, yM - piece.yM];
-    const along = dx * Math.sin(heading) + dy * Math.cos(heading);
-    const across = dx * Math.cos(heading) - dy * Math.sin(heading);
-    const side = (half: number) => Math.min(2000, Math.max(0.02, Math.round(Math.abs(half) * 200) / 100));
-    props.onresizepiece(piece.id, side(along), side(across));
-  }
-
+  const FOOT_M = 0.3048;
   const bar = $derived.by(() => {
-    const metres = [0.5, 1, 2, 5, 10, 20, 50, 100].find((m) => m * view.scale >= 46) ?? 100;
-    return { metres, px: metres * view.scale };
+    const unitM = preferences.units === 'metric' ? 1 : FOOT_M;
+    const lengthM = [0.5, 1, 2, 5, 10, 20, 50, 100, 200].map((count) => count * unitM).find((m) => m * view.scale >= 46) ?? 100;
+    return { said: sayLength(lengthM, preferences.units), px: lengthM * view.scale };
   });
   $effect(() => {
     if (width && height) untrack(fit);
@@ -254,42 +244,13 @@
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
 
-    {#if selected && turnGrip && sizeGrip && !drawingWalk}
-      <g
-        class="grip"
-        data-grab
-        role="button"
-        tabindex="0"
-        aria-label="Turn {selected.name}"
-        transform="translate({view.x(turnGrip.xM)} {view.y(turnGrip.yM)})"
-        onpointerdown={(event) => grab(event, turnGrip, (xM, yM) => turnTo(selected, xM, yM))}
-        onkeydown={(event) => {
-          const by = { ArrowLeft: -5, ArrowRight: 5 }[event.key];
-          if (by === undefined) return;
-          event.preventDefault();
-          event.stopPropagation();
-          props.onturnpiece(selected.id, (selected.headingDeg + by + 360) % 360);
-        }}
-      >
-        <circle r="9" /><path d="M-4 2A4.5 4.5 0 1 1 3 3M3 3l-.5-3.5M3 3L-.5 3.5" />
-      </g>
-      <g
-        class="grip"
-        data-grab
-        role="button"
-        tabindex="0"
-        aria-label="Resize {selected.name}"
-        transform="translate({view.x(sizeGrip.xM)} {view.y(sizeGrip.yM)})"
-        onpointerdown={(event) => grab(event, sizeGrip, (xM, yM) => resizeTo(selected, xM, yM))}
-        onkeydown={(event) => nudge(event, sizeGrip, (xM, yM) => resizeTo(selected, xM, yM))}
-      >
-        <circle r="9" /><path d="M-4 -4L4 4M-4 -1V-4H-1M4 1V4H1" />
-      </g>
+    {#if selected && !drawingWalk}
+      <PieceGrips piece={{ ...selected, ...placeOnly(shownPlace(selected)) }} {view} {grab} {nudge} onturn={props.onturnpiece} onresize={props.onresizepiece} />
     {/if}
 
     <g class="scale" transform="translate(12 {height - 12})">
       <path d="M0 -5V0H{bar.px}V-5" />
-      <text x={bar.px + 6} y="0">{bar.metres} m</text>
+      <text x={bar.px + 6} y="0">{bar.said}</text>
     </g>
     <g class="scale" transform="translate({width - 20} {height - 16})"><path d="M0 6V-8M-4 -3L0 -8L4 -3" /><text y="-13" text-anchor="middle">N</text></g>
   </svg>
@@ -304,7 +265,7 @@
   .plan {
     position: relative;
     height: 100%;
-    min-height: 15rem;
+    min-height: 12rem;
     overflow: hidden;
     border-radius: 10px;
     background: var(--sun);
@@ -409,17 +370,6 @@
   }
   .camera {
     pointer-events: none;
-  }
-  .grip {
-    cursor: pointer;
-  }
-  .grip circle {
-    fill: var(--subject);
-  }
-  .grip path {
-    fill: none;
-    stroke: var(--paper);
-    stroke-width: 1.6;
   }
   .scale {
     pointer-events: none;
