@@ -12,7 +12,7 @@
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
-  import { addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removePiece } from './edits';
+  import { addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removePiece, spotFor } from './edits';
   import MoveChooser from './MoveChooser.svelte';
   import MoveSentence from './MoveSentence.svelte';
   import Picture from './Picture.svelte';
@@ -69,21 +69,13 @@
   function add(kind: PieceKind) {
     adding = false;
     const id = newId('piece');
-    const { xM, yM } = freeSpot();
+    const middle = Math.floor(samples.count / 2);
+    const { xM, yM } = spotFor(kind, { xM: samples.xM[middle], yM: samples.yM[middle] }, motion.pivot, shoot.site.pieces);
     const next = addPiece(shoot, kind, id, xM, yM);
     const firstSubject = kind === 'figure' && shot.subjectId === null;
     change(firstSubject ? { ...next, shots: next.shots.map((row) => (row.id === shot.id ? { ...row, subjectId: id } : row)) } : next, null);
     selectedId = id;
     drawingWalk = false;
-  }
-
-  /** Somewhere in the picture: about the pivot, a little aside for each piece that is there already. */
-  function freeSpot(): { xM: number; yM: number } {
-    for (let k = 0; k < 24; k += 1) {
-      const xM = motion.pivot.xM + Math.ceil(k / 2) * 1.2 * (k % 2 === 0 ? 1 : -1);
-      if (!shoot.site.pieces.some((piece) => Math.hypot(piece.xM - xM, piece.yM - motion.pivot.yM) < 0.6)) return { xM, yM: motion.pivot.yM };
-    }
-    return motion.pivot;
   }
 
   function duplicate() {

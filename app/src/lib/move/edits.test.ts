@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { newPiece } from '@gentle-arc/core/model/piece';
 import { ShootSchema, type Shoot } from '@gentle-arc/core/model/shoot';
 import { newShoot } from '@gentle-arc/core/model/defaults';
-import { addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removePiece } from './edits';
+import { addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removePiece, spotFor } from './edits';
 
 const slab = { ...newPiece('slab', 'slab', 'Slab', 10, 0, 0), lengthM: 6, depthM: 6, heightM: 0.8 };
 
@@ -42,5 +42,16 @@ describe('changes on the plan', () => {
   it('a new piece stands on the ground there and has a name of its own', () => {
     const after = addPiece(shoot(), 'figure', 'new', 10, 1);
     expect(piece(after, 'new')).toMatchObject({ name: 'Figure 2', zM: 0.8 });
+  });
+  it('a new piece goes where it helps: a post near the lens, a figure at the pivot, a wall behind it', () => {
+    const camera = { xM: 0, yM: -5 };
+    const pivot = { xM: 0, yM: 0 };
+    expect(spotFor('figure', camera, pivot, [])).toEqual(pivot);
+    expect(spotFor('post', camera, pivot, []).yM).toBeLessThan(-2);
+    expect(Math.abs(spotFor('post', camera, pivot, []).xM)).toBeGreaterThan(0.3);
+    expect(spotFor('wall', camera, pivot, []).yM).toBeGreaterThan(2);
+    const taken = [newPiece('figure', 'a', 'A', 0, 0, 0)];
+    expect(Math.hypot(spotFor('figure', camera, pivot, taken).xM, spotFor('figure', camera, pivot, taken).yM)).toBeGreaterThan(1);
+    expect(Number.isFinite(spotFor('box', pivot, pivot, []).xM)).toBe(true);
   });
 });

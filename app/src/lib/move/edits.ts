@@ -50,6 +50,24 @@ export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, 
   return withPieces(shoot, [...shoot.site.pieces, piece]);
 }
 
+/** Where a new piece helps, as a share of the way from the camera (0) to the pivot (1) and beyond: a post near the lens, a figure at the pivot, the rest behind it. */
+const WAY: Record<PieceKind, number> = { figure: 1, post: 0.45, hedge: 1.4, wall: 1.9, box: 1.7, slab: 2.2, tree: 2.6, ridge: 8 };
+const ASIDE_M = 1.2;
+const CLEAR_M = 0.6;
+
+/** A place for a new piece, seen from the camera; a little aside for each piece whose middle is there already. */
+export function spotFor(kind: PieceKind, camera: { xM: number; yM: number }, pivot: { xM: number; yM: number }, pieces: readonly Piece[]): { xM: number; yM: number } {
+  const [dx, dy] = [pivot.xM - camera.xM, pivot.yM - camera.yM];
+  const wayM = Math.hypot(dx, dy) || 1;
+  const [right, up] = [dy / wayM, -dx / wayM];
+  const share = WAY[kind];
+  for (let k = kind === 'post' ? 1 : 0; ; k += 1) {
+    const asideM = Math.ceil(k / 2) * ASIDE_M * (k % 2 === 0 ? 1 : -1) * (kind === 'post' ? 0.5 : 1);
+    const spot = { xM: camera.xM + dx * share + right * asideM, yM: camera.yM + dy * share + up * asideM };
+    if (!pieces.some((piece) => Math.hypot(piece.xM - spot.xM, piece.yM - spot.yM) < CLEAR_M)) return spot;
+  }
+}
+
 /** Takes a piece away, with its walks; shots about it have no subject any more. */
 export function removePiece(shoot: Shoot, id: string): Shoot {
   const shots = shoot.shots.map((shot) => ({ ...shot, subjectId: shot.subjectId === id ? null : shot.subjectId, walks: shot.walks.filter((walk) => walk.pieceId !== id) }));

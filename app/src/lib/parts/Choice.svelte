@@ -17,7 +17,6 @@
     {items}
     {value}
     placeholder=""
-    underline
     classes={{ select: 'choice' }}
     onchange={(event: Event) => onchange((event.currentTarget as HTMLSelectElement).value)}
   />
@@ -28,7 +27,7 @@
     width: auto;
     field-sizing: content;
     max-width: 15rem;
-    padding: 0.05rem 1.3rem 0.05rem 0.2rem !important;
+    padding: 0.05rem 1.3rem 0.05rem 0.2rem;
     border: 0;
     border-bottom: 1.5px dotted var(--soft);
     background-color: transparent;
