@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
+  import { onDestroy, tick } from 'svelte';
   import { Dropdown, DropdownItem } from 'flowbite-svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
   import { PIECE_KINDS, type PieceKind } from '@gentle-arc/core/model/piece';
@@ -31,6 +31,7 @@
   let selectedId: string | null = $state(null);
   let drawingWalk = $state(false);
   let adding = $state(false);
+  let plan: ReturnType<typeof Plan> | undefined = $state();
 
   const shoot = $derived(store.shoot);
   const shot = $derived(shoot.shots.find((row) => row.id === shotId) ?? shoot.shots[0]);
@@ -66,7 +67,7 @@
     }, 'pivot');
   }
 
-  function add(kind: PieceKind) {
+  async function add(kind: PieceKind) {
     adding = false;
     const id = newId('piece');
     const middle = Math.floor(samples.count / 2);
@@ -76,6 +77,8 @@
     change(firstSubject ? { ...next, shots: next.shots.map((row) => (row.id === shot.id ? { ...row, subjectId: id } : row)) } : next, null);
     selectedId = id;
     drawingWalk = false;
+    await tick();
+    plan?.fit();
   }
 
   function duplicate() {
@@ -145,6 +148,7 @@
   <div class="right">
     <div class="plan">
       <Plan
+        bind:this={plan}
         {setup}
         {motion}
         {samples}

@@ -5,6 +5,7 @@
   import type { Samples, ShotMotion } from '@gentle-arc/core/motion/sample';
   import { recipeOf } from '@gentle-arc/core/motion/moves/index';
   import { sayLength } from '@gentle-arc/core/model/units';
+  import { toSite } from '@gentle-arc/core/site/ground';
   import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
   import { preferences } from '$lib/store/preferences.svelte';
   import PieceGrips from './PieceGrips.svelte';
@@ -43,13 +44,21 @@
     return detach;
   });
 
-  /** Shows the path, the subject and what is close to them. */
+  const MOST_SHOWN_M = 30;
+
+  /** Shows the path, the subject, walks, and a chosen piece unless it is as large as a hill. */
   export function fit() {
     const xs = [...samples.xM, motion.pivot.xM];
     const ys = [...samples.yM, motion.pivot.yM];
     const points = setup.shot.walks.flatMap((walk) => walk.points);
     xs.push(...points.map((point) => point.xM));
     ys.push(...points.map((point) => point.yM));
+    if (selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M)
+      for (const half of [-0.5, 0.5]) {
+        const end = toSite(selected, half * selected.lengthM, 0);
+        xs.push(end.xM);
+        ys.push(end.yM);
+      }
     const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
     const [y0, y1] = [Math.min(...ys), Math.max(...ys)];
     const margin = Math.max(1.2, 0.16 * Math.max(x1 - x0, y1 - y0));

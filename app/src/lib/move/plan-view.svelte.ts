@@ -1,5 +1,9 @@
 import { select, zoom, zoomIdentity, type ZoomBehavior } from 'd3';
 
+/** Room for the buttons over the plan's upper edge, and for the grips of a piece at its sides. */
+const TOP_PX = 44;
+const SIDE_PX = 30;
+
 /** What part of the site the plan shows: pixels per metre and where the site's origin lies. Wheel, drag and pinch change it. */
 export class PlanView {
   scale = $state(20);
@@ -30,8 +34,9 @@ export class PlanView {
   /** Shows a rectangle of the site, metres. */
   show(x0: number, y0: number, x1: number, y1: number, width: number, height: number): void {
     if (!this.svg || !this.behaviour) return;
-    const scale = Math.min(120, Math.min(width / Math.max(1, x1 - x0), height / Math.max(1, y1 - y0)));
-    const transform = zoomIdentity.translate(width / 2 - ((x0 + x1) / 2) * scale, height / 2 + ((y0 + y1) / 2) * scale).scale(scale);
+    const free = { width: Math.max(50, width - 2 * SIDE_PX), height: Math.max(50, height - TOP_PX) };
+    const scale = Math.min(120, Math.min(free.width / Math.max(1, x1 - x0), free.height / Math.max(1, y1 - y0)));
+    const transform = zoomIdentity.translate(width / 2 - ((x0 + x1) / 2) * scale, TOP_PX + free.height / 2 + ((y0 + y1) / 2) * scale).scale(scale);
     select(this.svg).call(this.behaviour.transform, transform);
   }
 
