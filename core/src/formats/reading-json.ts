@@ -12,10 +12,12 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
     id: shot.id,
     name: shot.name,
     frameRateHz: samples.frameRateHz,
+    captureRateHz: samples.captureRateHz,
     frameWidthMm: samples.frameWidthMm,
     frameHeightMm: samples.frameHeightMm,
     samples: Array.from({ length: samples.count }, (_, i) => ({
       t: samples.tS[i],
+      screenT: samples.screenS[i],
       position: [samples.xM[i], samples.yM[i], samples.zM[i]],
       panDeg: samples.panDeg[i],
       tiltDeg: samples.tiltDeg[i],
@@ -24,6 +26,7 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       crop: samples.crop[i],
       focusDistanceM: number(samples.focusDistanceM[i]),
       subject: { u: number(subject.u[i]), v: number(subject.v[i]), height: number(subject.height[i]) },
+      body: { bobM: samples.body.bobM[i], swayM: samples.body.swayM[i], panDeg: samples.body.panDeg[i], tiltDeg: samples.body.tiltDeg[i], rollDeg: samples.body.rollDeg[i] },
       screenSpeed: { near: number(site.near.speed[i]), subject: number(subject.speed[i]), far: number(site.far.speed[i]) },
       parallax: { near: number(site.near.againstSubject[i]), far: number(site.far.againstSubject[i]) },
       screenAcceleration: number(acceleration[i]),
@@ -35,5 +38,6 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       cures: cures.filter((cure) => cure.findingId === finding.id).map((cure) => ({ sentence: cure.sentence, shot: cure.shot })),
     })),
     cautions: reading.cautions,
+    approaches: reading.approaches,
   };
 }

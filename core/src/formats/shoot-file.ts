@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { migrated } from '../model/migrations';
 import { problemsOf } from '../model/problems';
 import { SHOOT_FORMAT, SHOOT_VERSION, ShootSchema, type Shoot } from '../model/shoot';
 import { Refusal } from './refusal';
@@ -21,15 +22,16 @@ export function readShootFile(text: string): Shoot {
   return checkShoot(value);
 }
 
-/** Checks a value that claims to be a shoot. Throws a `Refusal`. */
+/** Checks a value that claims to be a shoot, after bringing an older version to the present one. Throws a `Refusal`. */
 export function checkShoot(value: unknown): Shoot {
   const head = z.object({ format: z.unknown(), version: z.unknown() }).safeParse(value);
   if (!head.success) throw Refusal.of('(the whole file)', '(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.');
   if (head.data.format !== SHOOT_FORMAT) throw Refusal.of('format', `format must be "${SHOOT_FORMAT}"; this is another kind of file.`);
   if (typeof head.data.version === 'number' && head.data.version > SHOOT_VERSION)
     throw Refusal.of('version', `version must be at most ${SHOOT_VERSION}; this file is version ${head.data.version}, made by a newer Gentle Arc: update this one.`);
-  const parsed = ShootSchema.safeParse(value);
-  if (!parsed.success) throw new Refusal(problemsOf(parsed.error, value));
+  const current = migrated(value);
+  const parsed = ShootSchema.safeParse(current);
+  if (!parsed.success) throw new Refusal(problemsOf(parsed.error, current));
   return parsed.data;
 }
 

@@ -1,5 +1,6 @@
+import { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT } from './default-rigs';
 import type { Kit } from './kit';
-import type { Shot } from './shot';
+import type { Aim, Shot } from './shot';
 import { SHOOT_FORMAT, SHOOT_VERSION, type Shoot } from './shoot';
 
 /** The made-up kit that every own shoot starts with. Names and figures are invented. */
@@ -41,69 +42,12 @@ export const DEFAULT_KIT: Kit = {
     { id: 'lens-fern-70200', name: 'Fern 70–200', focalLengthMinMm: 70, focalLengthMaxMm: 200, closestFocusM: 1.1 },
     { id: 'lens-swift-12', name: 'Swift built-in 12', focalLengthMinMm: 12, focalLengthMaxMm: 12, closestFocusM: 1 },
   ],
-  rigs: [
-    {
-      id: 'rig-tripod',
-      name: 'Tripod, fluid head',
-      kind: 'tripod',
-      travelM: 0,
-      heightMinM: 0.4,
-      heightMaxM: 1.9,
-      speedMaxMps: 0,
-      panRateMaxDegps: 90,
-      tiltMinDeg: -80,
-      tiltMaxDeg: 80,
-    },
-    {
-      id: 'rig-slider-120',
-      name: 'Slider 1.2 m',
-      kind: 'slider',
-      travelM: 1.2,
-      heightMinM: 0.15,
-      heightMaxM: 1.7,
-      speedMaxMps: 0.5,
-      panRateMaxDegps: 60,
-      tiltMinDeg: -60,
-      tiltMaxDeg: 60,
-    },
-    {
-      id: 'rig-slider-240',
-      name: 'Slider 2.4 m on two stands',
-      kind: 'slider',
-      travelM: 2.4,
-      heightMinM: 0.5,
-      heightMaxM: 1.7,
-      speedMaxMps: 0.8,
-      panRateMaxDegps: 60,
-      tiltMinDeg: -60,
-      tiltMaxDeg: 60,
-    },
-    {
-      id: 'rig-gimbal',
-      name: 'Gimbal on foot',
-      kind: 'gimbal',
-      travelM: 60,
-      heightMinM: 0.25,
-      heightMaxM: 2.3,
-      speedMaxMps: 1.6,
-      panRateMaxDegps: 120,
-      tiltMinDeg: -80,
-      tiltMaxDeg: 80,
-    },
-    {
-      id: 'rig-drone',
-      name: 'Drone, small',
-      kind: 'drone',
-      travelM: 800,
-      heightMinM: 1.5,
-      heightMaxM: 120,
-      speedMaxMps: 8,
-      panRateMaxDegps: 60,
-      tiltMinDeg: -90,
-      tiltMaxDeg: 30,
-    },
-  ],
+  rigs: DEFAULT_RIGS,
+  gaits: DEFAULT_GAITS,
 };
+
+/** The subject is kept in the middle. Smoothing, dead band and speed limit are common practice, no published source. */
+export const DEFAULT_AIM: Aim = { mode: 'subject', place: { u: 0, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 };
 
 /** A first shot: a calm slide past the subject (or past the middle of the site when there is none). */
 export function newShot(kit: Kit, id: string, name: string, subjectId: string | null): Shot {
@@ -118,12 +62,18 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     cameraId: kit.cameras[0].id,
     lensId: lens.id,
     rigId: rig.id,
+    gaitId: kit.gaits.find((row) => row.id === USUAL_GAIT[rig.kind])?.id ?? kit.gaits[0].id,
+    bodySeed: 1,
+    stick: 'normal',
     focalLengthMm: Math.min(Math.max(35, lens.focalLengthMinMm), lens.focalLengthMaxMm),
+    captureRateHz: kit.cameras[0].frameRatesHz[0],
     frameRateHz: kit.cameras[0].frameRatesHz[0],
     shutterDeg: 180,
     move: { kind: 'slide', pivotEastM: 0, pivotNorthM: 0, heightM: 1.2, distanceM: 5, bearingDeg: 180, travelM: 2, skewDeg: 0 },
     timing: { durationS: 8, holdStartS: 0.5, featherInS: 1.5, featherOutS: 1.5, holdEndS: 0.5, featherShape: 'minimumJerk' },
-    aim: { mode: 'subject', place: { u: 0, v: 0 } },
+    backwards: false,
+    then: [],
+    aim: { ...DEFAULT_AIM },
   };
 }
 

@@ -25,30 +25,86 @@ export const LensSchema = z
     error: 'must not be below focalLengthMinMm; swap the two',
   });
 
+export const RIG_KINDS = [
+  'tripod',
+  'slider',
+  'jib',
+  'tableTopArm',
+  'gimbal',
+  'sled',
+  'hand',
+  'bodyMount',
+  'drone',
+  'wheels',
+  'vehicle',
+  'turntable',
+  'rollLever',
+  'rope',
+] as const;
+
 /** What carries the camera, and how far, high and fast it goes. Heights are of the lens above the ground it stands on. */
 export const RigSchema = z
   .strictObject({
     ...named,
-    kind: z.enum(['tripod', 'slider', 'gimbal', 'drone']),
-    /** Longest travel in one go. 0 for a tripod. */
+    kind: z.enum(RIG_KINDS),
+    /** Longest travel in one go. 0: it stays where it stands. */
     travelM: z.number().min(0).max(5000),
     heightMinM: z.number().min(0).max(500),
     heightMaxM: z.number().min(0).max(500),
     speedMaxMps: z.number().min(0).max(60),
+    climbMaxMps: z.number().min(0).max(30),
+    accelerationMaxMps2: z.number().min(0.05).max(50),
+    /** Of the head, the motors or the hand. A turntable turns at just this rate. */
     panRateMaxDegps: z.number().min(1).max(1000),
+    tiltRateMaxDegps: z.number().min(1).max(1000),
     tiltMinDeg: z.number().min(-90).max(90),
     tiltMaxDeg: z.number().min(-90).max(90),
+    /** Farthest roll to either side. 0: the frame stays level. */
+    rollMaxDeg: z.number().min(0).max(360),
+    /** Farthest lean in a turn. 0: it does not bank. */
+    bankMaxDeg: z.number().min(0).max(80),
+    /** Arm, pole or rope between its stand and the camera. 0: none. */
+    armM: z.number().min(0).max(50),
+    /** Room it needs about the lens: rotor disc, cage, hands. */
+    clearM: z.number().min(0).max(10),
+    /** Slow and normal stick or joystick speed as shares of the limits above. */
+    slowShare: z.number().min(0.01).max(1),
+    normalShare: z.number().min(0.01).max(1),
+    /** How long it runs on one battery, or how long arms hold it. 0: does not matter. */
+    runMin: z.number().min(0).max(1000),
+    /** Shares of the body's up and down, and of its shaking, that reach the camera. */
+    bobShare: z.number().min(0).max(2),
+    shakeShare: z.number().min(0).max(2),
   })
   .refine((rig) => rig.heightMaxM >= rig.heightMinM, { path: ['heightMaxM'], error: 'must not be below heightMinM; swap the two' })
   .refine((rig) => rig.tiltMaxDeg >= rig.tiltMinDeg, { path: ['tiltMaxDeg'], error: 'must not be below tiltMinDeg; swap the two' });
+
+/** How the body or the wheels under the camera go. Figures are peak to peak at the usual speed; they grow with speed and vanish at rest. */
+export const GaitSchema = z.strictObject({
+  ...named,
+  /** Steps a second, or the beat of the wheels. */
+  stepRateHz: z.number().min(0.1).max(60),
+  bobMm: z.number().min(0).max(500),
+  /** Side to side, at half the step rate. */
+  swayMm: z.number().min(0).max(500),
+  /** Lean from side to side, at half the step rate. */
+  leanDeg: z.number().min(0).max(45),
+  /** The speed these figures belong to. 0: they do not depend on speed. */
+  usualMps: z.number().min(0).max(30),
+  /** Tremor of the hands, root mean square, at rest too. */
+  shakeDeg: z.number().min(0).max(20),
+});
 
 export const KitSchema = z.strictObject({
   cameras: z.array(CameraSchema).min(1),
   lenses: z.array(LensSchema).min(1),
   rigs: z.array(RigSchema).min(1),
+  gaits: z.array(GaitSchema).min(1),
 });
 
 export type Camera = z.infer<typeof CameraSchema>;
 export type Lens = z.infer<typeof LensSchema>;
 export type Rig = z.infer<typeof RigSchema>;
+export type RigKind = Rig['kind'];
+export type Gait = z.infer<typeof GaitSchema>;
 export type Kit = z.infer<typeof KitSchema>;

@@ -1,59 +1,71 @@
 import * as z from 'zod';
+import { AROUND_SCHEMAS } from './moves/around';
+import { DOLLY_ZOOM_SCHEMAS } from './moves/dolly-zoom';
+import { FreeSchema } from './moves/free';
+import { LINE_SCHEMAS } from './moves/line';
+import type { ChoiceFacts, NumberFacts } from './moves/parameter';
+import { REVEAL_SCHEMAS } from './moves/reveals';
+import { TURNING_SCHEMAS } from './moves/turning';
+import { VERTICAL_SCHEMAS } from './moves/vertical';
+import { WITH_SUBJECT_SCHEMAS } from './moves/with-subject';
 
-/**
- * The human parameters of each move. Bearings are from the pivot to the camera, degrees clockwise from north. The pivot
- * is the subject's place when the shot starts, shifted by the two pivot offsets; heights are above the subject's base.
- */
-const around = {
-  pivotEastM: z.number().min(-2000).max(2000),
-  pivotNorthM: z.number().min(-2000).max(2000),
-  heightM: z.number().min(-50).max(500),
-};
-const distance = z.number().min(0.1).max(2000);
-const bearing = z.number().min(-720).max(720);
+/** The human parameters of every move of the vocabulary. */
+export const MOVE_SCHEMAS = [
+  ...LINE_SCHEMAS,
+  ...AROUND_SCHEMAS,
+  ...VERTICAL_SCHEMAS,
+  ...TURNING_SCHEMAS,
+  ...WITH_SUBJECT_SCHEMAS,
+  ...REVEAL_SCHEMAS,
+  ...DOLLY_ZOOM_SCHEMAS,
+  FreeSchema,
+] as const;
 
-/** A straight run past the pivot: positive travel goes to the camera's right; skew turns the run away from square-on. */
-export const SlideSchema = z.strictObject({
-  kind: z.literal('slide'),
-  ...around,
-  distanceM: distance,
-  bearingDeg: bearing,
-  travelM: z.number().min(-2000).max(2000),
-  skewDeg: z.number().min(-90).max(90),
-});
+export const MoveSchema = z.discriminatedUnion('kind', MOVE_SCHEMAS);
 
-/** A straight run towards the pivot (push) or away from it (pull). */
-export const PushSchema = z.strictObject({
-  kind: z.literal('push'),
-  ...around,
-  fromDistanceM: distance,
-  toDistanceM: distance,
-  bearingDeg: bearing,
-});
-
-/** A run on a circle about the pivot: positive sweep is clockwise seen from above, a full orbit is 360. */
-export const ArcSchema = z.strictObject({
-  kind: z.literal('arc'),
-  ...around,
-  radiusM: distance,
-  startBearingDeg: bearing,
-  sweepDeg: z.number().min(-360).max(360),
-});
-
-/** A push or pull during which the zoom holds the subject's height in the frame. */
-export const DollyZoomSchema = z.strictObject({
-  kind: z.literal('dollyZoom'),
-  ...around,
-  fromDistanceM: distance,
-  toDistanceM: distance,
-  bearingDeg: bearing,
-});
-
-export const MoveSchema = z.discriminatedUnion('kind', [SlideSchema, PushSchema, ArcSchema, DollyZoomSchema]);
-
-export type SlideMove = z.infer<typeof SlideSchema>;
-export type PushMove = z.infer<typeof PushSchema>;
-export type ArcMove = z.infer<typeof ArcSchema>;
-export type DollyZoomMove = z.infer<typeof DollyZoomSchema>;
 export type Move = z.infer<typeof MoveSchema>;
 export type MoveKind = Move['kind'];
+export type MoveOf<K extends MoveKind> = Extract<Move, { kind: K }>;
+
+/** A number of a move that a person reads and types. */
+export interface NumberParameter extends NumberFacts {
+  type: 'number';
+  key: string;
+  min: number;
+  max: number;
+}
+/** A choice of a move. */
+export interface ChoiceParameter extends ChoiceFacts {
+  type: 'choice';
+  key: string;
+}
+/** A piece that a move names; null stands for the subject. */
+export interface PieceParameter {
+  type: 'piece';
+  key: string;
+  label: string;
+}
+export type Parameter = NumberParameter | ChoiceParameter | PieceParameter;
+
+const parametersByKind = new Map<string, Parameter[]>(
+  MOVE_SCHEMAS.map((schema) => {
+    const parameters: Parameter[] = [];
+    for (const [key, field] of Object.entries(schema.shape as Record<string, z.ZodType>)) {
+      const facts = field.meta();
+      if (facts && field instanceof z.ZodNumber) parameters.push({ type: 'number', key, min: field.minValue ?? -Infinity, max: field.maxValue ?? Infinity, ...(facts as unknown as NumberFacts) });
+      else if (facts?.names) parameters.push({ type: 'choice', key, ...(facts as unknown as ChoiceFacts) });
+      else if (facts?.piece) parameters.push({ type: 'piece', key, label: String(facts.label) });
+    }
+    return [schema.shape.kind.value, parameters];
+  }),
+);
+
+/** The parameters of a kind of move, in the order a person says them; the two pivot offsets come first. */
+export function parametersOf(kind: MoveKind): readonly Parameter[] {
+  return parametersByKind.get(kind) ?? [];
+}
+
+/** The numbers among them. */
+export function numbersOf(kind: MoveKind): readonly NumberParameter[] {
+  return parametersOf(kind).filter((parameter) => parameter.type === 'number');
+}

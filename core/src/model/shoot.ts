@@ -1,10 +1,11 @@
 import * as z from 'zod';
-import { KitSchema, type Camera, type Lens, type Rig } from './kit';
+import { KitSchema, type Camera, type Gait, type Lens, type Rig } from './kit';
 import { PieceSchema, type Piece } from './piece';
-import { ShotSchema, type Shot } from './shot';
+import { parametersOf } from './move';
+import { legsOf, ShotSchema, type Shot } from './shot';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 1;
+export const SHOOT_VERSION = 2;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
@@ -41,6 +42,7 @@ export const ShootSchema = z
     const cameraIds = uniqueIds(shoot.kit.cameras, ['kit', 'cameras']);
     const lensIds = uniqueIds(shoot.kit.lenses, ['kit', 'lenses']);
     const rigIds = uniqueIds(shoot.kit.rigs, ['kit', 'rigs']);
+    const gaitIds = uniqueIds(shoot.kit.gaits, ['kit', 'gaits']);
     uniqueIds(shoot.shots, ['shots']);
     shoot.shots.forEach((shot, i) => {
       const known = (ids: Set<string>, id: string, field: string, where: string) => {
@@ -49,6 +51,14 @@ export const ShootSchema = z
       known(cameraIds, shot.cameraId, 'cameraId', 'kit.cameras');
       known(lensIds, shot.lensId, 'lensId', 'kit.lenses');
       known(rigIds, shot.rigId, 'rigId', 'kit.rigs');
+      known(gaitIds, shot.gaitId, 'gaitId', 'kit.gaits');
+      legsOf(shot).forEach(({ move }, k) => {
+        for (const { key } of parametersOf(move.kind).filter(({ type }) => type === 'piece')) {
+          const id = (move as Record<string, unknown>)[key];
+          const where = k === 0 ? ['move', key] : ['then', k - 1, 'move', key];
+          if (typeof id === 'string' && !pieceIds.has(id)) refuse(['shots', i, ...where], `names "${id}", which is not in site.pieces; choose one that is`);
+        }
+      });
       if (shot.subjectId !== null) known(pieceIds, shot.subjectId, 'subjectId', 'site.pieces');
       shot.walks.forEach((walk, k) => {
         if (!pieceIds.has(walk.pieceId)) refuse(['shots', i, 'walks', k, 'pieceId'], `names "${walk.pieceId}", which is not in site.pieces; choose one that is`);
@@ -66,6 +76,7 @@ export interface Setup {
   camera: Camera;
   lens: Lens;
   rig: Rig;
+  gait: Gait;
   delivery: Delivery;
   pieces: Piece[];
   subject: Piece | null;
@@ -83,6 +94,7 @@ export function setupOf(shoot: Shoot, shot: Shot): Setup {
     camera: find(shoot.kit.cameras, shot.cameraId, 'camera'),
     lens: find(shoot.kit.lenses, shot.lensId, 'lens'),
     rig: find(shoot.kit.rigs, shot.rigId, 'rig'),
+    gait: find(shoot.kit.gaits, shot.gaitId, 'gait'),
     delivery: shoot.delivery,
     pieces: shoot.site.pieces,
     subject: shot.subjectId === null ? null : find(shoot.site.pieces, shot.subjectId, 'subject'),

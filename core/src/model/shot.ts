@@ -40,8 +40,26 @@ export const TimingSchema = z
 /** Where the subject's middle sits: u to the right in frame widths, v up in frame heights, both from the centre. */
 export const PlaceSchema = z.strictObject({ u: z.number().min(-0.5).max(0.5), v: z.number().min(-0.5).max(0.5) });
 
-/** `subject`: the camera keeps turning so that the subject stays at its place. `locked`: it never turns, and the subject is at its place halfway. */
-export const AimSchema = z.strictObject({ mode: z.enum(['subject', 'locked']), place: PlaceSchema });
+export const AIM_MODES = ['subject', 'locked', 'panFollow', 'panTiltFollow', 'allFollow'] as const;
+
+/**
+ * Who turns the camera. `subject`: a sensor or an operator keeps the subject at its place. `locked`: one bearing and tilt,
+ * with the subject at its place halfway. The three follow modes turn as the hand turns towards the subject: pan only; pan
+ * and tilt; all axes, so that the hand's lean reaches the horizon.
+ * The camera runs behind its hand by the smoothing time, does not stir within the dead band, and turns no faster than the limit.
+ */
+export const AimSchema = z.strictObject({
+  mode: z.enum(AIM_MODES),
+  place: PlaceSchema,
+  smoothingS: z.number().min(0).max(5),
+  deadBandDeg: z.number().min(0).max(45),
+  rateMaxDegps: z.number().min(1).max(1000),
+});
+
+/** One move of a shot with its timing. `overlapS` is how long before the end of the leg before it starts; `backwards` runs it from its end. */
+export const LegSchema = z.strictObject({ move: MoveSchema, timing: TimingSchema, backwards: z.boolean(), overlapS: z.number().min(0).max(60) });
+
+export const STICK_SPEEDS = ['slow', 'normal', 'fast'] as const;
 
 export const ShotSchema = z.strictObject({
   id: z.string().min(1),
@@ -52,11 +70,20 @@ export const ShotSchema = z.strictObject({
   cameraId: z.string().min(1),
   lensId: z.string().min(1),
   rigId: z.string().min(1),
+  gaitId: z.string().min(1),
+  /** Which of many equal bodies carries the camera: the same seed shakes the same way. */
+  bodySeed: z.number().int().min(0).max(999_999),
+  stick: z.enum(STICK_SPEEDS),
   focalLengthMm: z.number().min(1).max(3000),
+  /** Frames the camera records a second, and frames the audience sees a second: more recorded than shown is slow motion. */
+  captureRateHz: z.number().min(1).max(2000),
   frameRateHz: z.number().min(1).max(1000),
   shutterDeg: z.number().min(1).max(360),
   move: MoveSchema,
   timing: TimingSchema,
+  backwards: z.boolean(),
+  /** Moves that follow in the same shot, each from where the one before it ended. */
+  then: z.array(LegSchema).max(12),
   aim: AimSchema,
 });
 
@@ -66,4 +93,27 @@ export type Timing = z.infer<typeof TimingSchema>;
 export type FeatherShape = Timing['featherShape'];
 export type Place = z.infer<typeof PlaceSchema>;
 export type Aim = z.infer<typeof AimSchema>;
+export type AimMode = Aim['mode'];
+export type Leg = z.infer<typeof LegSchema>;
+export type StickSpeed = Shot['stick'];
 export type Shot = z.infer<typeof ShotSchema>;
+
+/** Every move of a shot in order; the first is the shot's own. */
+export function legsOf(shot: Shot): Leg[] {
+  const { move, timing, backwards } = shot;
+  return [{ move, timing, backwards, overlapS: 0 }, ...shot.then];
+}
+
+/** How long a shot takes to film, s: its legs one after the other, less their overlaps. */
+export function shotDurationS(shot: Shot): number {
+  let endS = shot.timing.durationS;
+  let mostS = endS;
+  for (const leg of shot.then) {
+    endS = Math.max(0, endS - leg.overlapS) + leg.timing.durationS;
+    mostS = Math.max(mostS, endS);
+  }
+  return mostS;
+}
+
+/** How much slower than life the audience sees it: 1 for as it was, 2 for half speed. */
+export const slowFactor = (shot: Pick<Shot, 'captureRateHz' | 'frameRateHz'>): number => shot.captureRateHz / shot.frameRateHz;

@@ -36,3 +36,9 @@ export const FEATHERS: Record<FeatherShape, Feather> = {
   },
   constantAcceleration: { speed: (s) => s, distance: (s) => (s * s) / 2, area: 0.5, peakSlope: 1 },
 };
+
+/** The whole minimum-jerk stroke from 0 to 1, at rest at both ends: `10τ³ − 15τ⁴ + 6τ⁵` (Flash & Hogan 1985). Level outside. */
+export function eased(tau: number): number {
+  const x = Math.min(1, Math.max(0, tau));
+  return x * x * x * (10 - 15 * x + 6 * x * x);
+}

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_KIT } from '../model/defaults';
+import { DEFAULT_AIM, DEFAULT_KIT } from '../model/defaults';
 import type { Shot } from '../model/shot';
 import { threeCamera, threeProject } from '../testing/three-camera';
-import { AROUND, moved, plainPieces, plainSetup } from '../testing/shoots';
+import { AROUND, moved, plainPieces, plainSetup, HELD } from '../testing/shoots';
 import { subjectInFrame } from '../screen/subject-in-frame';
 import { rowCount, sampleShot } from './sample';
 
@@ -25,7 +25,7 @@ describe('aim', () => {
     fc.assert(
       fc.property(num(-0.4, 0.4), num(-0.3, 0.3), num(0.3, 4), num(-170, 170), num(16, 85), (u, v, heightM, sweepDeg, focalLengthMm) => {
         const setup = plainSetup(
-          moved({ kind: 'arc', ...AROUND, heightM, radiusM: 5, startBearingDeg: 150, sweepDeg }, { aim: { mode: 'subject', place: { u, v } }, focalLengthMm }),
+          moved({ kind: 'arc', ...AROUND, heightM, radiusM: 5, startBearingDeg: 150, sweepDeg }, { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u, v } }, focalLengthMm }),
         );
         const samples = sampleShot(setup);
         for (const i of [0, 90, samples.count - 1]) {
@@ -54,7 +54,7 @@ describe('aim', () => {
     for (let i = 1; i < samples.count; i += 1) expect(Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])).toBeLessThan(5);
   });
   it('locked never turns and has the subject in place halfway', () => {
-    const setup = plainSetup((shot) => ({ ...shot, aim: { mode: 'locked', place: { u: 0.1, v: 0 } } }));
+    const setup = plainSetup((shot) => ({ ...shot, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.1, v: 0 } } }));
     const samples = sampleShot(setup);
     const subject = subjectInFrame(samples, setup.subject);
     expect(new Set(samples.panDeg).size).toBe(1);
@@ -64,7 +64,7 @@ describe('aim', () => {
   });
 });
 
-const dolly = (from: number, to: number, more: Partial<Shot> = {}) => moved({ kind: 'dollyZoom', ...AROUND, fromDistanceM: from, toDistanceM: to, bearingDeg: 200 }, more);
+const dolly = (from: number, to: number, more: Partial<Shot> = {}) => moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: from, toDistanceM: to, bearingDeg: 200 }, more);
 
 describe('dolly zoom', () => {
   it('holds the subject’s height at every sample, wherever the subject sits in the frame', () => {
@@ -73,8 +73,8 @@ describe('dolly zoom', () => {
         const setup = {
           ...plainSetup(
             moved(
-              { kind: 'dollyZoom', ...AROUND, heightM, fromDistanceM: from, toDistanceM: to, bearingDeg: 10 },
-              { aim: { mode: 'subject', place: { u, v: 0 } }, focalLengthMm: 35 },
+              { kind: 'dollyZoom', ...HELD, ...AROUND, heightM, fromDistanceM: from, toDistanceM: to, bearingDeg: 10 },
+              { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u, v: 0 } }, focalLengthMm: 35 },
             ),
           ),
           lens: widest,
@@ -88,7 +88,7 @@ describe('dolly zoom', () => {
   });
   it('needs f₀ d / d₀ when the camera is level with the subject’s middle', () => {
     const samples = sampleShot({
-      ...plainSetup(moved({ kind: 'dollyZoom', ...AROUND, heightM: 0.85, fromDistanceM: 3, toDistanceM: 6, bearingDeg: 180 }, { focalLengthMm: 30 })),
+      ...plainSetup(moved({ kind: 'dollyZoom', ...HELD, ...AROUND, heightM: 0.85, fromDistanceM: 3, toDistanceM: 6, bearingDeg: 180 }, { focalLengthMm: 30 })),
       lens: widest,
     });
     expect(samples.focalLengthMm[samples.count - 1]).toBeCloseTo(60, 6);
@@ -123,8 +123,8 @@ describe('invariants', () => {
   it('mirroring the site and the move mirrors the picture', () => {
     fc.assert(
       fc.property(num(-180, 180), num(-300, 300), num(2, 9), (bearing, sweep, radius) => {
-        const here = plainSetup(moved(arc(sweep, bearing, radius, 1.4), { aim: { mode: 'subject', place: { u: 0.2, v: 0.1 } } }));
-        const mirrored = plainSetup(moved(arc(-sweep, -bearing, radius, 1.4), { aim: { mode: 'subject', place: { u: -0.2, v: 0.1 } } }));
+        const here = plainSetup(moved(arc(sweep, bearing, radius, 1.4), { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: 0.2, v: 0.1 } } }));
+        const mirrored = plainSetup(moved(arc(-sweep, -bearing, radius, 1.4), { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: -0.2, v: 0.1 } } }));
         const [a, b] = [here, mirrored].map((setup) => subjectInFrame(sampleShot(setup), setup.subject));
         for (const i of [0, 50, 150]) {
           expect(a.u[i]).toBeCloseTo(-b.u[i], 9);

@@ -14,13 +14,13 @@ export interface Pace {
 
 /**
  * The pace of a shot: hold, feather in, cruise, feather out, hold. When the holds leave no time to move, the camera
- * jumps at the end of the first hold.
+ * jumps at the end of the first hold. `fromS` is when it begins in the shot.
  */
-export function paceOf(timing: Timing): Pace {
+export function paceOf(timing: Timing, fromS = 0): Pace {
   const { durationS, holdStartS, featherInS, featherOutS, holdEndS, featherShape } = timing;
   const feather = FEATHERS[featherShape];
-  const startS = holdStartS;
-  const endS = Math.max(startS, durationS - holdEndS);
+  const startS = fromS + holdStartS;
+  const endS = Math.max(startS, fromS + durationS - holdEndS);
   const cruiseFromS = Math.min(endS, startS + featherInS);
   const cruiseToS = Math.max(cruiseFromS, endS - featherOutS);
   const inS = cruiseFromS - startS;

@@ -2,43 +2,53 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { severity } from '../model/finding';
 import { DEFAULT_KIT } from '../model/defaults';
-import type { Move } from '../model/move';
-import { ShotSchema, type Shot } from '../model/shot';
+import { AIM_MODES, ShotSchema, shotDurationS, slowFactor, STICK_SPEEDS, type Shot, type Walk } from '../model/shot';
 import { curesFor } from '../search/cures';
+import { anyMove, num } from '../testing/any-move';
 import { plainShoot } from '../testing/shoots';
 import { readShot } from './read-shot';
 
-const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
-const around = { pivotEastM: num(-3, 3), pivotNorthM: num(-3, 3), heightM: num(0.1, 12) };
-const move: fc.Arbitrary<Move> = fc.oneof(
-  fc.record({ kind: fc.constant('slide' as const), ...around, distanceM: num(0.2, 40), bearingDeg: num(-180, 180), travelM: num(-20, 20), skewDeg: num(-90, 90) }),
-  fc.record({ kind: fc.constant('push' as const), ...around, fromDistanceM: num(0.2, 40), toDistanceM: num(0.2, 40), bearingDeg: num(-180, 180) }),
-  fc.record({ kind: fc.constant('arc' as const), ...around, radiusM: num(0.2, 40), startBearingDeg: num(-180, 180), sweepDeg: num(-360, 360) }),
-  fc.record({ kind: fc.constant('dollyZoom' as const), ...around, fromDistanceM: num(0.2, 40), toDistanceM: num(0.2, 40), bearingDeg: num(-180, 180) }),
-);
 const lens = fc.constantFrom(...DEFAULT_KIT.lenses);
 const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
   .record({
-    move,
+    move: anyMove,
+    backwards: fc.boolean(),
+    next: fc.array(fc.record({ move: anyMove, backwards: fc.boolean(), overlapS: num(0, 2) }), { maxLength: 2 }),
+    walks: fc.constantFrom<Walk[]>([], [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 2, xM: 2, yM: 0, zM: 0 }, { tS: 3, xM: 2, yM: 0, zM: 0 }, { tS: 6, xM: 2, yM: 5, zM: 0 }] }]), // prettier-ignore
     lens,
     share: num(0, 1),
     rigId: fc.constantFrom(...DEFAULT_KIT.rigs.map((rig) => rig.id)),
     cameraId: fc.constantFrom(...DEFAULT_KIT.cameras.map((camera) => camera.id)),
-    frameRateHz: fc.constantFrom(24, 25, 60),
+    gaitId: fc.constantFrom(...DEFAULT_KIT.gaits.map((gait) => gait.id)),
+    stick: fc.constantFrom(...STICK_SPEEDS),
+    bodySeed: fc.integer({ min: 0, max: 999_999 }),
+    frameRateHz: fc.constantFrom(24, 25),
+    slow: fc.constantFrom(1, 2, 5),
     shutterDeg: num(10, 360),
     featherInS: num(0, 2),
     featherOutS: num(0, 2),
     cruiseS: num(0.2, 6),
-    aim: fc.record({ mode: fc.constantFrom('subject' as const, 'locked' as const), place: fc.record({ u: num(-0.5, 0.5), v: num(-0.5, 0.5) }) }),
+    aim: fc.record({
+      mode: fc.constantFrom(...AIM_MODES),
+      place: fc.record({ u: num(-0.5, 0.5), v: num(-0.5, 0.5) }),
+      smoothingS: num(0, 1),
+      deadBandDeg: num(0, 5),
+      rateMaxDegps: num(10, 720),
+    }),
     subjectId: fc.constantFrom('figure', 'back', null),
   })
-  .map(({ lens: { id, focalLengthMinMm, focalLengthMaxMm }, share, featherInS, featherOutS, cruiseS, ...rest }) => (given: Shot) => ({
-    ...given,
-    ...rest,
-    lensId: id,
-    focalLengthMm: focalLengthMinMm + share * (focalLengthMaxMm - focalLengthMinMm),
-    timing: { durationS: featherInS + cruiseS + featherOutS, holdStartS: 0, featherInS, featherOutS, holdEndS: 0, featherShape: 'minimumJerk' as const },
-  }));
+  .map(({ lens: { id, focalLengthMinMm, focalLengthMaxMm }, share, featherInS, featherOutS, cruiseS, slow, next, ...rest }) => (given: Shot) => {
+    const timing = { durationS: featherInS + cruiseS + featherOutS, holdStartS: 0, featherInS, featherOutS, holdEndS: 0, featherShape: 'minimumJerk' as const };
+    return {
+      ...given,
+      ...rest,
+      lensId: id,
+      focalLengthMm: focalLengthMinMm + share * (focalLengthMaxMm - focalLengthMinMm),
+      captureRateHz: rest.frameRateHz * slow,
+      timing,
+      then: next.map((leg) => ({ ...leg, timing })),
+    };
+  });
 
 describe('any shot that the model allows', () => {
   it('reads in whole sentences and whole numbers, worst first, each thing once', () => {
@@ -55,7 +65,7 @@ describe('any shot that the model allows', () => {
           expect(`${finding.sentence} ${finding.reason} ${finding.said}`).not.toMatch(/NaN|undefined|null|Infinity/);
           expect(Number.isFinite(finding.value) && Number.isFinite(finding.limit)).toBe(true);
           expect(finding.tS).toBeGreaterThanOrEqual(0);
-          expect(finding.tS).toBeLessThanOrEqual(shoot.shots[0].timing.durationS + 1e-6);
+          expect(finding.tS).toBeLessThanOrEqual(shotDurationS(shoot.shots[0]) * slowFactor(shoot.shots[0]) + 1e-6);
         }
         for (const { sentence } of cautions) expect(sentence).not.toMatch(/NaN|undefined/);
         for (const column of [picture.samples.xM, picture.samples.panDeg, picture.samples.tiltDeg, picture.samples.focalLengthMm, picture.acceleration])

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { severity, type Finding } from '../model/finding';
 import { LIMITS, smoothSpeed } from '../model/limits';
 import { newPiece } from '../model/piece';
+import { DEFAULT_AIM } from '../model/defaults';
 import type { Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import { curesFor } from '../search/cures';
@@ -9,7 +10,7 @@ import { sampleShot } from '../motion/sample';
 import { siteMotion } from '../screen/layer-speed';
 import { subjectInFrame } from '../screen/subject-in-frame';
 import { pointsOf } from '../site/site-points';
-import { AROUND, moved, plainPieces, plainSetup, plainShoot } from '../testing/shoots';
+import { AROUND, moved, plainPieces, plainSetup, plainShoot, HELD } from '../testing/shoots';
 import { readShot } from './read-shot';
 
 const read = (shoot: Shoot) => readShot(shoot, shoot.shots[0]);
@@ -49,7 +50,7 @@ describe('a calm shot', () => {
     expect(read(arc(60, 8)).findings.filter((finding) => severity(finding) > 0)).toEqual([]);
   });
   it('locked off on a still site has no finding about motion', () => {
-    const shoot = plainShoot(moved({ kind: 'push', ...AROUND, fromDistanceM: 5, toDistanceM: 5, bearingDeg: 180 }, { rigId: 'rig-tripod' }));
+    const shoot = plainShoot(moved({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }, { rigId: 'rig-tripod' }));
     const { findings, picture } = read(shoot);
     expect(findings.filter((finding) => severity(finding) > 0)).toEqual([]);
     expect(Math.max(...picture.acceleration)).toBeLessThan(1e-9);
@@ -78,7 +79,7 @@ describe('findings, provoked and cured by what they offer', () => {
     [
       'the subject out of the picture',
       'cutoff',
-      plainShoot(moved({ kind: 'slide', ...AROUND, distanceM: 4, bearingDeg: 180, travelM: 6, skewDeg: 0 }, { aim: { mode: 'locked', place: { u: 0, v: 0 } } })),
+      plainShoot(moved({ kind: 'slide', ...AROUND, distanceM: 4, bearingDeg: 180, travelM: 6, skewDeg: 0 }, { aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } } })),
     ],
     [
       'a rush towards the subject',
@@ -94,16 +95,16 @@ describe('findings, provoked and cured by what they offer', () => {
     [
       'a dolly zoom past the lens’s wide end',
       'zoom.range',
-      plainShoot(moved({ kind: 'dollyZoom', ...AROUND, fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 }, { focalLengthMm: 40, lensId: 'lens-fern-2470' })),
+      plainShoot(moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 }, { focalLengthMm: 40, lensId: 'lens-fern-2470' })),
     ],
     [
       'a zoom too quick',
       'zoom.rate',
       plainShoot(
-        moved({ kind: 'dollyZoom', ...AROUND, fromDistanceM: 4, toDistanceM: 8, bearingDeg: 180 }, { timing: timing({ durationS: 3, featherInS: 0.7, featherOutS: 0.7 }) }),
+        moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: 4, toDistanceM: 8, bearingDeg: 180 }, { timing: timing({ durationS: 3, featherInS: 0.7, featherOutS: 0.7 }) }),
       ),
     ],
-    ['a background that hardly grows', 'zoom.background', plainShoot(moved({ kind: 'dollyZoom', ...AROUND, fromDistanceM: 4, toDistanceM: 4.6, bearingDeg: 180 }))],
+    ['a background that hardly grows', 'zoom.background', plainShoot(moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: 4, toDistanceM: 4.6, bearingDeg: 180 }))],
     [
       'a path longer than the rail',
       'rig.travel',
@@ -150,7 +151,7 @@ describe('numbers of the reading', () => {
     const shoot = plainShoot(
       moved(
         { kind: 'push', ...AROUND, heightM: 0.85, pivotEastM: 2, fromDistanceM: 5, toDistanceM: 5, bearingDeg: 180 },
-        { walks, aim: { mode: 'locked', place: { u: 0, v: 0 } }, rigId: 'rig-tripod' },
+        { walks, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } }, rigId: 'rig-tripod' },
       ),
     );
     const frameWidthM = (5 * 36) / 35;
@@ -160,7 +161,7 @@ describe('numbers of the reading', () => {
   });
   it('gives a wider limit to near and far while the subject is held', () => {
     expect(find(arc(60, 8), 'speed.far')?.limit).toBeCloseTo(smoothSpeed(24) * LIMITS.heldSubjectFactor.value, 12);
-    expect(find(arc(60, 8, { aim: { mode: 'locked', place: { u: 0, v: 0 } } }), 'speed.far')?.limit).toBeCloseTo(smoothSpeed(24), 12);
+    expect(find(arc(60, 8, { aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } } }), 'speed.far')?.limit).toBeCloseTo(smoothSpeed(24), 12);
   });
   it('a far background sweeps the frame as fast as the camera turns', () => {
     const setup = plainSetup(
@@ -190,7 +191,7 @@ describe('awkward sites', () => {
   it.each<[string, Shoot]>([
     ['nothing on it', plainShoot(undefined, [])],
     ['no subject', plainShoot((shot) => ({ ...shot, subjectId: null }))],
-    ['the subject behind the camera', plainShoot((shot) => ({ ...shot, move: { ...shot.move, pivotNorthM: 40 }, aim: { mode: 'locked', place: { u: 0, v: 0 } }, walks: [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 1, xM: 0, yM: -90, zM: 0 }] }] }))], // prettier-ignore
+    ['the subject behind the camera', plainShoot((shot) => ({ ...shot, move: { ...shot.move, pivotNorthM: 40 }, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } }, walks: [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 1, xM: 0, yM: -90, zM: 0 }] }] }))], // prettier-ignore
     ['the camera inside a piece', plainShoot(undefined, [...plainPieces(), { ...newPiece('box', 'in', 'In', 0, -5, 0), lengthM: 4, depthM: 4 }])],
     ['the camera on the subject', plainShoot(moved({ kind: 'push', ...AROUND, heightM: 0.85, fromDistanceM: 0.1, toDistanceM: 0.1, bearingDeg: 0 }))],
     ['the camera straight above', plainShoot(moved({ kind: 'push', ...AROUND, heightM: 60, fromDistanceM: 0.1, toDistanceM: 0.1, bearingDeg: 0 }))],
@@ -201,7 +202,7 @@ describe('awkward sites', () => {
     expect(everything(shoot)).not.toMatch(/"(value|limit|tS)":null/);
   });
   it('says so when the subject is never in the picture', () => {
-    const shoot = plainShoot((shot) => ({ ...shot, walks: [{ pieceId: 'figure', points: [{ tS: -9, xM: 0, yM: 0, zM: 0 }, { tS: -8, xM: 0, yM: -90, zM: 0 }] }], move: { ...shot.move, pivotNorthM: 60 }, aim: { mode: 'locked', place: { u: 0.5, v: 0.5 } } })); // prettier-ignore
+    const shoot = plainShoot((shot) => ({ ...shot, walks: [{ pieceId: 'figure', points: [{ tS: -9, xM: 0, yM: 0, zM: 0 }, { tS: -8, xM: 0, yM: -90, zM: 0 }] }], move: { ...shot.move, pivotNorthM: 60 }, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.5, v: 0.5 } } })); // prettier-ignore
     expect(sentences(shoot)).toMatch(/Ansa is (never in|out of) the picture/);
   });
 });
@@ -212,7 +213,7 @@ describe('cautions', () => {
     expect(said((shot) => ({ ...shot, rigId: 'rig-drone' }))).toContain('drone');
     expect(said(moved({ kind: 'push', ...AROUND, fromDistanceM: 3, toDistanceM: 8, bearingDeg: 180 }))).toContain('backwards');
     expect(said(moved({ kind: 'push', ...AROUND, fromDistanceM: 8, toDistanceM: 3, bearingDeg: 180 }))).toEqual([]);
-    expect(said(moved({ kind: 'slide', ...AROUND, distanceM: 0.8, bearingDeg: 180, travelM: 0.4, skewDeg: 0 }))).toContain('close');
+    expect(said(moved({ kind: 'slide', ...AROUND, distanceM: 0.8, bearingDeg: 180, travelM: 0.4, skewDeg: 0 }))).toContain('close.figure');
   });
   it('defer to who decides and never call a thing safe', () => {
     for (const rigId of ['rig-drone', 'rig-slider-120'])

@@ -4,6 +4,7 @@ import type { Shot } from '../model/shot';
 import type { Units } from '../model/units';
 import { cautionsOf, type Caution } from '../rig/cautions';
 import { rigFindings } from '../rig/envelope';
+import { approachesOf, type Approach } from '../rig/people';
 import { pictureFindings } from '../screen/findings';
 import { measurePicture, type Picture } from '../screen/picture';
 
@@ -13,6 +14,7 @@ export interface Reading {
   /** Worst first; equals keep the order of the work. */
   findings: Finding[];
   cautions: Caution[];
+  approaches: Approach[];
 }
 
 /** Reads a shot of a valid shoot. */
@@ -21,5 +23,6 @@ export function readShot(shoot: Shoot, shot: Shot, units: Units = 'metric'): Rea
   const picture = measurePicture(setup, { units });
   const findings = [...pictureFindings(picture), ...rigFindings(setup, picture.motion, picture.samples, units)];
   findings.sort((a, b) => severity(b) - severity(a));
-  return { picture, findings, cautions: cautionsOf(setup, picture.samples, units) };
+  const approaches = approachesOf(setup, picture.samples);
+  return { picture, findings, cautions: cautionsOf(setup, picture.samples, approaches, units), approaches };
 }

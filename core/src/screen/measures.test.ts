@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FEATHERS } from '../motion/feather';
 import { sampleShot } from '../motion/sample';
+import { DEFAULT_AIM } from '../model/defaults';
 import type { Shot } from '../model/shot';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
 import { screenAcceleration } from './screen-acceleration';
@@ -17,7 +18,7 @@ const measured = (edit: (shot: Shot) => Shot) => {
 const slide = (timing: Shot['timing'], travelM = 1.2) =>
   moved(
     { kind: 'slide', ...AROUND, heightM: 0.85, distanceM: 4, bearingDeg: 180, travelM, skewDeg: 0 },
-    { timing, aim: { mode: 'locked', place: { u: 0, v: 0 } }, focalLengthMm: 35 },
+    { timing, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } }, focalLengthMm: 35 },
   );
 
 describe('the subject in the frame', () => {
@@ -32,7 +33,7 @@ describe('the subject in the frame', () => {
     expect(subject.upwards[70]).toBeCloseTo(0, 9);
   });
   it('is cut in half across the frame’s edge when its middle is there', () => {
-    const { samples, subject } = measured((shot) => ({ ...slide(SHARP, 0)(shot), aim: { mode: 'subject', place: { u: 0.5, v: 0 } } }));
+    const { samples, subject } = measured((shot) => ({ ...slide(SHARP, 0)(shot), aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: 0.5, v: 0 } } }));
     expect(subject.u[0]).toBeCloseTo(0.5, 9);
     expect(subject.halfWidth[0]).toBeGreaterThan(0);
     expect(samples.count).toBe(subject.u.length);
@@ -63,7 +64,7 @@ describe('acceleration on screen', () => {
   });
   it.each(['minimumJerk', 'cosine', 'constantAcceleration'] as const)('of a %s feather peaks at its steepest rise times speed over duration', (featherShape) => {
     const timing = { durationS: 8, holdStartS: 1, featherInS: 2, featherOutS: 2, holdEndS: 1, featherShape };
-    const setup = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120 }));
+    const setup = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
     const samples = sampleShot(setup);
     const acceleration = screenAcceleration(samples, subjectInFrame(samples, setup.subject).depthM);
     const { area, peakSlope } = FEATHERS[featherShape];

@@ -1,6 +1,7 @@
 import type { Words } from '../model/finding';
 import type { Setup } from '../model/shoot';
-import { motionOf, sampleShot, type Samples, type ShotMotion } from '../motion/sample';
+import { motionOf, type ShotMotion } from '../motion/legs';
+import { sampleShot, type Samples } from '../motion/sample';
 import { sitePoints, type Lattice, type SitePoints } from '../site/site-points';
 import { siteMotion, type SiteMotion } from './layer-speed';
 import { screenAcceleration } from './screen-acceleration';
@@ -22,12 +23,12 @@ const FINE_PER_SIDE = 17;
 const COARSE_PER_SIDE = 15;
 
 /** How far the camera is from the pivot on the ground, on average over start, middle and end; metres, at least half a metre. */
-function reachM({ track, pivot }: ShotMotion): number {
+function reachM({ placeAt, pivot, startS, endS }: ShotMotion): number {
   const place = new Float64Array(3);
   let distanceM = 0;
   for (const share of [0, 0.5, 1]) {
-    track.write(share, place);
-    distanceM += Math.hypot(place[0] - pivot.xM, place[1] - pivot.yM) / 3;
+    placeAt(startS + share * (endS - startS), place);
+    distanceM += Math.hypot(place[0] - pivot.xM, place[1] - pivot.yM, share === 0 ? 0 : place[2] - pivot.zM) / 3;
   }
   return Math.max(distanceM, 0.5);
 }

@@ -32,6 +32,7 @@ export function screenAcceleration(samples: Samples, depthM: Float64Array): Floa
       project(cameras, c - CAMERA_SIZE, x, y, z, before);
       project(cameras, c, x, y, z, now);
       project(cameras, c + CAMERA_SIZE, x, y, z, after);
+      if (!(before.depthM > 0 && now.depthM > 0 && after.depthM > 0)) continue;
       const bend = Math.hypot(after.u - 2 * now.u + before.u, after.w - 2 * now.w + before.w);
       if (bend > most) most = bend;
     }

@@ -33,7 +33,7 @@ export function subjectInFrame(samples: Samples, subject: Piece | null): Subject
     baseV: gap(),
     height: gap(),
     halfWidth: gap(),
-    depthM: samples.focusDistanceM.slice(),
+    depthM: samples.subjectDistanceM.slice(),
     rightwards: gap(),
     upwards: gap(),
     speed: gap(),

@@ -1,10 +1,11 @@
 import type { Finding } from '../model/finding';
 import { LIMITS } from '../model/limits';
 import type { Setup } from '../model/shoot';
-import type { Shot } from '../model/shot';
+import { STICK_SPEEDS, type Shot } from '../model/shot';
 import { sayLength, trim, type Units } from '../model/units';
 import { settable } from '../motion/moves/recipe';
 import { recipeOf } from '../motion/moves';
+import { raised } from '../motion/moves/transform';
 
 /** One way to change a shot, gentlest first. Each rung is a whole shot and the instruction that leads to it. */
 export type Change = Rung[];
@@ -21,6 +22,9 @@ const HAND_REACH_M = 2.4;
 const COMFORTABLE_SHARE = 0.88;
 
 const LONGER = [1.15, 1.3, 1.5, 1.75, 2, 2.5, 3, 4];
+
+/** Height of the lens where the move begins, above the subject's base. */
+const heightOf = ({ move }: Shot): number => recipeOf(move).stand(move).heightM;
 
 /** A duration as a person would set it: to half a second. */
 const halfSeconds = (s: number) => Math.min(600, Math.ceil(s * 2 - 1e-9) / 2);
@@ -55,7 +59,27 @@ export function fasterFrames({ shot, camera }: Setup): Change {
   return camera.frameRatesHz
     .filter((hz) => hz > shot.frameRateHz)
     .sort((a, b) => a - b)
-    .map((frameRateHz) => ({ shot: { ...shot, frameRateHz }, instruction: `Film and show ${frameRateHz} frames a second` }));
+    .map((frameRateHz) => ({ shot: { ...shot, frameRateHz, captureRateHz: Math.max(frameRateHz, shot.captureRateHz) }, instruction: `Film and show ${frameRateHz} frames a second` }));
+}
+
+/** Recording more frames than are shown: everything takes longer on screen. */
+export function slowMotion({ shot, camera }: Setup): Change {
+  return camera.frameRatesHz
+    .filter((hz) => hz > shot.captureRateHz && hz <= shot.frameRateHz * 5)
+    .sort((a, b) => a - b)
+    .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second for slow motion` }));
+}
+
+export function gentlerGait({ shot, gait }: Setup, gaits: Setup['gait'][]): Change {
+  return gaits
+    .filter((row) => row.bobMm < gait.bobMm && row.usualMps > 0 && row.stepRateHz < 5)
+    .sort((a, b) => b.bobMm - a.bobMm)
+    .map((row) => ({ shot: { ...shot, gaitId: row.id }, instruction: `Go with ${row.name}` }));
+}
+
+/** A slower or faster stick. */
+export function stick({ shot }: Setup): Change {
+  return STICK_SPEEDS.slice(STICK_SPEEDS.indexOf(shot.stick) + 1).map((speed) => ({ shot: { ...shot, stick: speed }, instruction: `Fly or steer at ${speed} stick speed` }));
 }
 
 export function shutter({ shot }: Setup, anglesDeg: number[]): Change {
@@ -64,13 +88,13 @@ export function shutter({ shot }: Setup, anglesDeg: number[]): Change {
 
 export function lower({ shot }: Setup, units: Units): Change {
   return [0.9, 0.6, 0.4, 0.3, 0.2]
-    .filter((heightM) => heightM < shot.move.heightM - 0.05)
-    .map((heightM) => ({ shot: { ...shot, move: { ...shot.move, heightM } }, instruction: `Lower the camera to ${sayLength(heightM, units)}` }));
+    .filter((heightM) => heightM < heightOf(shot) - 0.05)
+    .map((heightM) => ({ shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `Lower the camera to ${sayLength(heightM, units)}` }));
 }
 
 export function atHeight({ shot }: Setup, byM: number, units: Units): Change {
-  const heightM = settable(shot.move.heightM + byM);
-  return [{ shot: { ...shot, move: { ...shot.move, heightM } }, instruction: `${byM < 0 ? 'Lower' : 'Raise'} the camera to ${sayLength(heightM, units)}` }];
+  const heightM = settable(heightOf(shot) + byM);
+  return [{ shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `${byM < 0 ? 'Lower' : 'Raise'} the camera to ${sayLength(heightM, units)}` }];
 }
 
 export function travel({ shot }: Setup, shares: number[], units: Units): Change {
@@ -110,7 +134,7 @@ export function wider({ shot, lens }: Setup): Change {
 
 export function otherRig({ shot, rig }: Setup, rigs: Setup['rig'][]): Change {
   return rigs
-    .filter((row) => row.id !== rig.id && (row.kind !== 'drone' || shot.move.heightM > HAND_REACH_M))
+    .filter((row) => row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M))
     .map((row) => ({ shot: { ...shot, rigId: row.id }, instruction: `Take ${row.name}` }));
 }
 
@@ -138,7 +162,7 @@ const NEARER = [0.85, 0.7, 0.6, 0.5, 0.4, 0.3];
 const FURTHER_ALONG = [1.25, 1.5, 2, 2.5, 3, 4];
 
 /** What could cure a finding, most natural first. Empty when nothing but another idea helps. */
-export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['rig'][]; lenses: Setup['lens'][] }, units: Units): Change[] {
+export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['rig'][]; lenses: Setup['lens'][]; gaits: Setup['gait'][] }, units: Units): Change[] {
   switch (finding.id) {
     case 'speed.near':
     case 'speed.subject':
@@ -170,7 +194,26 @@ export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['r
       return [atHeight(setup, (finding.grade === 'tight' ? COMFORTABLE_SHARE : 1) * finding.limit - finding.value, units), otherRig(setup, kit.rigs)];
     case 'rig.speed':
     case 'rig.pan':
-      return [longer(setup), otherRig(setup, kit.rigs)];
+    case 'rig.climb':
+    case 'rig.tiltRate':
+      return [longer(setup), stick(setup), otherRig(setup, kit.rigs)];
+    case 'rig.acceleration':
+      return [softer(setup, 'featherInS'), softer(setup, 'featherOutS'), longer(setup), otherRig(setup, kit.rigs)];
+    case 'rig.bank':
+      return [longer(setup), distance(setup, FARTHER, units)];
+    case 'rig.arm':
+      return [otherRig(setup, kit.rigs)];
+    case 'wobble':
+      return [gentlerGait(setup, kit.gaits), otherRig(setup, kit.rigs), slowMotion(setup), distance(setup, FARTHER, units)];
+    case 'rig.clear':
+    case 'rig.way':
+    case 'rig.armClear':
+    case 'rig.step':
+    case 'rig.slope':
+      return [travel(setup, SHORTER, units), distance(setup, [...NEARER.slice(0, 2), ...FARTHER.slice(0, 3)], units), otherRig(setup, kit.rigs)];
+    case 'rig.turntable':
+    case 'rig.rope':
+    case 'rig.roll':
     case 'rig.path':
     case 'rig.tilt':
       return [otherRig(setup, kit.rigs)];

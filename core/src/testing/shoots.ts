@@ -26,6 +26,9 @@ export function plainSetup(edit?: (shot: Shot) => Shot, pieces?: Piece[]): Setup
 /** Around the pivot itself, at a height: what every move has. */
 export const AROUND = { pivotEastM: 0, pivotNorthM: 0, heightM: 1.2 };
 
+/** What a dolly zoom has besides. */
+export const HELD = { zoomBy: 'both', pace: 'travel' } as const;
+
 export const moved =
   (move: Shot['move'], more: Partial<Shot> = {}) =>
-  (shot: Shot): Shot => ({ ...shot, ...more, move });
+  (shot: Shot): Shot => ({ ...shot, ...(more.frameRateHz === undefined ? {} : { captureRateHz: more.frameRateHz }), ...more, move });

@@ -3,29 +3,39 @@ import { LIMITS } from '../../model/limits';
 import { largest } from '../../motion/columns';
 import type { Picture } from '../picture';
 
-/** The start and the stop, each by the hardest change of speed that the picture shows in its half of the move. */
+/** The start, the stop, and the joins of a chain, each by the hardest change of speed that the picture shows in its part of the shot. */
 export function featherFindings({ acceleration, samples, motion }: Picture): Finding[] {
-  const { startS, endS } = motion.pace;
-  const middle = Math.round(((startS + endS) / 2) * samples.frameRateHz);
+  const { legs } = motion;
   const last = samples.count - 1;
+  const middleOf = ({ pace }: (typeof legs)[number]) => Math.min(last, Math.round(((pace.startS + pace.endS) / 2) * samples.captureRateHz));
+  const [first, final] = [middleOf(legs[0]), middleOf(legs[legs.length - 1])];
   const limit = LIMITS.screenAcceleration.value;
+  const meant = legs.some(({ recipe }) => recipe.meantToBlur);
   return [
-    { id: 'start', what: 'start', from: 0, to: Math.min(last, middle) },
-    { id: 'stop', what: 'stop', from: Math.min(last, middle), to: last },
+    { id: 'start', what: 'start', from: 0, to: first },
+    ...(legs.length > 1 ? [{ id: 'join', what: 'join', from: first, to: Math.max(first, final) }] : []),
+    { id: 'stop', what: 'stop', from: Math.max(first, final), to: last },
   ].flatMap(({ id, what, from, to }) => {
     const peak = largest(acceleration, from, to);
     if (!peak) return [];
-    const grade = gradeAbove(peak.value, limit, limit * LIMITS.accelerationJoltFactor.value);
+    const grade = meant ? 'calm' : gradeAbove(peak.value, limit, limit * LIMITS.accelerationJoltFactor.value);
     const number = `${percent(peak.value)} of the width per second squared`;
     return {
       id,
       grade,
       sentence:
-        grade === 'calm'
-          ? `The ${what} is soft (${number}).`
-          : `The ${what} ${grade === 'jolt' ? 'jerks' : 'can be felt'}: the picture changes speed by ${number}; up to ${percent(limit)} is soft.`,
-      reason: id === 'stop' ? 'The stop is the harder one: arriving on the mark, at rest, without a bump.' : 'A camera that is suddenly moving pulls the eye to the camera.',
-      tS: samples.tS[peak.row],
+        meant && peak.value > limit
+          ? `The ${what} is hard (${number}), which is meant here.`
+          : grade === 'calm'
+            ? `The ${what} is soft (${number}).`
+            : `The ${what} ${grade === 'jolt' ? 'jerks' : 'can be felt'}: the picture changes speed by ${number}; up to ${percent(limit)} is soft.`,
+      reason:
+        id === 'stop'
+          ? 'The stop is the harder one: arriving on the mark, at rest, without a bump.'
+          : id === 'join'
+            ? 'Where one move passes into the next the speed has to run on, or come to rest and start again softly.'
+            : 'A camera that is suddenly moving pulls the eye to the camera.',
+      tS: samples.screenS[peak.row],
       value: peak.value,
       limit,
       unit: 'frame widths/s²',

@@ -1,11 +1,16 @@
 import { gradeAbove, percent, seconds, type Finding } from '../../model/finding';
 import { LIMITS } from '../../model/limits';
 import { largest, where } from '../../motion/columns';
+import type { SubjectIn } from '../../motion/moves/recipe';
+import { subjectInOf } from '../../motion/legs';
+import { pathLengthM } from '../../motion/sample';
 import type { Picture } from '../picture';
+import type { SubjectInFrame } from '../subject-in-frame';
 
 /** Is the subject kept in its place? Only asked when the aim promises it. */
-export function placeFindings({ setup, subject, samples }: Picture): Finding[] {
-  if (!setup.subject || setup.shot.aim.mode !== 'subject') return [];
+export function placeFindings({ setup, subject, samples, motion }: Picture): Finding[] {
+  const promised = setup.shot.aim.mode !== 'locked' && motion.legs.every(({ recipe, move }) => recipe.aim(move).base === 'asked' && recipe.subjectIn(move) === 'always');
+  if (!setup.subject || !promised) return [];
   const { u, v } = setup.shot.aim.place;
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const drift = largest(subject.u.map((value, row) => Math.hypot(value - u, (subject.v[row] - v) / aspect)));
@@ -21,7 +26,7 @@ export function placeFindings({ setup, subject, samples }: Picture): Finding[] {
           ? `${setup.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width).`
           : `${setup.subject.name} drifts ${percent(drift.value)} of the width from the chosen place; up to ${percent(limit)} is not noticed.`,
       reason: 'A subject that keeps its place gives the eye something to rest on.',
-      tS: samples.tS[drift.row],
+      tS: samples.screenS[drift.row],
       value: drift.value,
       limit,
       unit: 'frame widths',
@@ -50,7 +55,7 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
             ? `${name} keeps the same size (${percent(start)} of the frame height).`
             : `${name} changes size by ${percent(off.value)} although the zoom should hold it; up to ${percent(limit)} is not noticed.`,
         reason: 'The effect lives from a subject that does not change while the world behind it does.',
-        tS: samples.tS[off.row],
+        tS: samples.screenS[off.row],
         value: off.value,
         limit,
         unit: 'share',
@@ -59,7 +64,7 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
       },
     ];
   }
-  if (motion.track.lengthM < 0.01 && setup.shot.walks.length === 0) return [];
+  if (pathLengthM(samples) < 0.01 && setup.shot.walks.length === 0 && motion.legs.every(({ recipe, move }) => recipe.zoom(move).rule === 'fixed')) return [];
   const rate = new Float64Array(samples.count).fill(NaN);
   for (let row = 1; row < samples.count; row += 1) rate[row] = Math.abs(Math.log(subject.height[row] / subject.height[row - 1])) * samples.frameRateHz;
   const peak = largest(rate);
@@ -79,7 +84,7 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
       grade,
       sentence: `${name} ${change}, at most ${percent(peak.value)} a second${grade === 'calm' ? '' : `; above ${percent(limit)} a second it rushes`}.`,
       reason: 'Size that changes too quickly reads as a lurch towards or away from the subject.',
-      tS: samples.tS[peak.row],
+      tS: samples.screenS[peak.row],
       value: peak.value,
       limit,
       unit: 'share/s',
@@ -90,7 +95,7 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
 }
 
 /** Is the subject cut off at the frame's edge, or not in the picture at all? */
-export function cutOffFindings({ setup, subject, samples }: Picture): Finding[] {
+export function cutOffFindings({ setup, subject, samples, motion }: Picture): Finding[] {
   if (!setup.subject)
     return [
       {
@@ -109,51 +114,71 @@ export function cutOffFindings({ setup, subject, samples }: Picture): Finding[] 
   const name = setup.subject.name;
   const { count, frameRateHz } = samples;
   const common = { id: 'cutoff', limit: LIMITS.cutOffS.value, unit: 's', measure: 'time cut off' };
+  const [from, to] = rowsItBelongsIn(subjectInOf(motion), subject, count, frameRateHz);
+  const among = (test: (row: number) => boolean) => {
+    const hit = where(to - from, (k) => test(from + k));
+    return hit && { row: hit.row + from, rows: hit.rows };
+  };
   const out = (row: number) => !(Math.abs(subject.u[row]) <= 0.5 && Math.abs(subject.v[row]) <= 0.5);
-  const gone = where(count, out);
+  const gone = among(out);
+  const never = where(count, out)?.rows === count;
   const finding = (hit: { row: number; rows: number }, sentence: string, reason: string, grade: Finding['grade']): Finding[] => {
     const value = hit.rows / frameRateHz;
-    return [{ ...common, grade: value > LIMITS.cutOffS.value ? grade : 'calm', sentence, reason, tS: samples.tS[hit.row], value, said: seconds(value) }];
+    return [{ ...common, grade: value > LIMITS.cutOffS.value || never ? grade : 'calm', sentence, reason, tS: samples.screenS[hit.row], value, said: seconds(value) }];
   };
   if (gone) {
-    const always = gone.rows === count;
     return finding(
       gone,
-      always ? `${name} is never in the picture.` : `${name} is out of the picture for ${seconds(gone.rows / frameRateHz)}, from ${seconds(samples.tS[gone.row])} on.`,
+      never ? `${name} is never in the picture.` : `${name} is out of the picture for ${seconds(gone.rows / frameRateHz)}, from ${seconds(samples.screenS[gone.row])} on.`,
       'The middle of the subject lies outside the frame or behind the camera.',
       'jolt',
     );
   }
-  const head = where(count, (row) => subject.topV[row] > 0.5);
+  const head = among((row) => subject.topV[row] > 0.5);
   if (head)
     return finding(
       head,
-      `${name}’s top is cut off by the upper edge for ${seconds(head.rows / frameRateHz)}, from ${seconds(samples.tS[head.row])} on.`,
+      `${name}’s top is cut off by the upper edge for ${seconds(head.rows / frameRateHz)}, from ${seconds(samples.screenS[head.row])} on.`,
       'A cut head looks like a mistake unless it is very close.',
       'ripple',
     );
-  const side = where(count, (row) => Math.abs(subject.u[row]) + subject.halfWidth[row] > 0.5 && subject.halfWidth[row] < 0.4);
+  const side = among((row) => Math.abs(subject.u[row]) + subject.halfWidth[row] > 0.5 && subject.halfWidth[row] < 0.4);
   if (side)
     return finding(
       side,
-      `${name} is cut by the side of the frame for ${seconds(side.rows / frameRateHz)}, from ${seconds(samples.tS[side.row])} on.`,
+      `${name} is cut by the side of the frame for ${seconds(side.rows / frameRateHz)}, from ${seconds(samples.screenS[side.row])} on.`,
       'A thing half in the frame pulls the eye to the edge.',
       'ripple',
     );
-  const feet = where(count, (row) => subject.baseV[row] < -0.5);
+  const feet = among((row) => subject.baseV[row] < -0.5);
   return [
     {
       ...common,
       grade: 'calm',
       sentence: feet
         ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row]))} from the top.`
-        : `${name} is whole in the frame throughout.`,
+        : `${name} is whole in the frame ${to - from === count ? 'throughout' : 'when it ought to be'}.`,
       reason: 'Keep cuts away from joints: between them looks chosen, through them looks like a mistake.',
-      tS: feet ? samples.tS[feet.row] : 0,
+      tS: feet ? samples.screenS[feet.row] : 0,
       value: 0,
       said: seconds(0),
     },
   ];
+}
+
+/** How long before the end (or after the start) of a shot the subject has to be in the picture when the move shows (or leaves) it: common practice, no published source. */
+const SHOWN_S = 0.5;
+
+/** The rows in which the subject ought to be in the picture, from and up to. A move that only passes it asks for one row: the one it is nearest the middle. */
+function rowsItBelongsIn(when: SubjectIn, { u, v }: SubjectInFrame, count: number, rateHz: number): [number, number] {
+  const shown = Math.min(count, Math.max(1, Math.round(SHOWN_S * rateHz)));
+  if (when === 'start') return [0, shown];
+  if (when === 'end') return [count - shown, count];
+  if (when === 'always') return [0, count];
+  let best = 0;
+  const away = (row: number) => (Number.isNaN(u[row]) ? Infinity : Math.max(Math.abs(u[row]), Math.abs(v[row])));
+  for (let row = 1; row < count; row += 1) if (away(row) < away(best)) best = row;
+  return [best, best + 1];
 }
 
 const visibleShare = (topV: number, baseV: number) => (topV + 0.5) / (topV - baseV);

@@ -1,16 +1,16 @@
 import type { Finding } from '../../model/finding';
-import { recipeOf } from '../../motion/moves';
 import type { Picture } from '../picture';
 import { featherFindings } from './feather';
 import { cutOffFindings, placeFindings, sizeFindings } from './framing';
 import { parallaxFindings } from './parallax';
 import { blurFindings, speedFindings } from './speed';
+import { focusFindings } from './focus';
+import { wobbleFindings } from './wobble';
 import { zoomFindings } from './zoom';
 
 /** Everything the audience will see in a picture, unsorted. */
 export function pictureFindings(picture: Picture): Finding[] {
-  const { shot, subject } = picture.setup;
-  const held = subject !== null && recipeOf(shot.move).zoom === 'holdSubjectHeight';
+  const held = picture.motion.holdsSize;
   return [
     ...cutOffFindings(picture),
     ...speedFindings(picture),
@@ -19,6 +19,8 @@ export function pictureFindings(picture: Picture): Finding[] {
     ...placeFindings(picture),
     ...sizeFindings(picture, held),
     ...featherFindings(picture),
+    ...wobbleFindings(picture),
+    ...focusFindings(picture),
     ...(held ? zoomFindings(picture) : []),
   ];
 }

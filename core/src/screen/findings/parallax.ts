@@ -1,6 +1,7 @@
 import { gradeBelow, speedWords, type Finding } from '../../model/finding';
 import { LIMITS } from '../../model/limits';
 import { largest, smoothed } from '../../motion/columns';
+import { pathLengthM } from '../../motion/sample';
 import type { LayerMotion } from '../layer-speed';
 import type { Picture } from '../picture';
 
@@ -21,8 +22,8 @@ export function totalSlide(layer: LayerMotion, { subject, samples }: Picture): n
 
 /** Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged; one whose zoom holds the subject is judged by its background instead. */
 export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
-  const { samples, site, motion } = picture;
-  if (motion.track.lengthM < STILL_TRACK_M) return [];
+  const { samples, site } = picture;
+  if (pathLengthM(samples) < STILL_TRACK_M) return [];
   const peakOf = (layer: LayerMotion) => largest(smoothed(layer.againstSubject, SEEN_S * samples.frameRateHz));
   const near = peakOf(site.near);
   const far = peakOf(site.far);
@@ -42,7 +43,7 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
           ? `${held ? 'Against the held subject' : 'Depth shows'}: ${nearWords}, ${farWords}; they slide ${slide}.`
           : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They slide ${slide}.`,
       reason: 'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',
-      tS: stronger ? samples.tS[stronger.row] : 0,
+      tS: stronger ? samples.screenS[stronger.row] : 0,
       value,
       limit,
       unit: 'frame widths/s',

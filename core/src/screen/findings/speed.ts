@@ -15,8 +15,9 @@ export function subjectIsHeld({ subject, samples }: Picture): boolean {
 
 /** Screen speed of near, subject and far as crossing time against the frame rate. */
 export function speedFindings(picture: Picture): Finding[] {
-  const { samples, setup } = picture;
+  const { samples, setup, motion } = picture;
   const held = subjectIsHeld(picture);
+  const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
   const plain = smoothSpeed(samples.frameRateHz);
   const layers = [
     { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? plain * LIMITS.heldSubjectFactor.value : plain },
@@ -26,7 +27,7 @@ export function speedFindings(picture: Picture): Finding[] {
   return layers.flatMap(({ id, what, column, limit }) => {
     const peak = largest(smoothed(column, SEEN_S * samples.frameRateHz));
     if (!peak) return [];
-    const grade = gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
+    const grade = meant ? 'calm' : gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
     const crossing = trimmedSeconds(1 / peak.value);
     const least = trimmedSeconds(1 / limit);
     const still = peak.value < 1e-4;
@@ -36,14 +37,16 @@ export function speedFindings(picture: Picture): Finding[] {
       grade,
       sentence: still
         ? `${what} ${verb[0]} still in the frame.`
-        : grade === 'calm'
+        : meant && peak.value > limit
+          ? `${what} ${verb[1]} the frame in ${crossing} at the quickest: they smear, which is meant here.`
+          : grade === 'calm'
           ? `${what} ${verb[1]} the frame in ${crossing} at the quickest; ${least} or slower reads smoothly at ${samples.frameRateHz} frames a second.`
           : `${what} ${verb[1]} the frame in ${crossing}; at ${samples.frameRateHz} frames a second ${least} is the quickest that reads smoothly.`,
       reason:
         held && id !== 'speed.subject'
           ? 'Faster things jump from frame to frame; the limit is wider because the eye rests on a held subject.'
           : 'Faster things jump from frame to frame instead of moving.',
-      tS: samples.tS[peak.row],
+      tS: samples.screenS[peak.row],
       value: peak.value,
       limit,
       unit: 'frame widths/s',
@@ -55,6 +58,7 @@ export function speedFindings(picture: Picture): Finding[] {
 
 /** Blur of the subject while the shutter is open, and the opposite: a shutter too short for the speed. */
 export function blurFindings(picture: Picture): Finding[] {
+  if (picture.motion.legs.some(({ recipe }) => recipe.meantToBlur)) return [];
   const { samples, setup } = picture;
   const { shutterDeg } = setup.shot;
   const openS = exposureTimeS(shutterDeg, samples.frameRateHz);
@@ -68,8 +72,8 @@ export function blurFindings(picture: Picture): Finding[] {
       id: 'blur.subject',
       grade: gradeAbove(blur, limit, limit * LIMITS.joltFactor.value),
       sentence: `${setup.subject?.name ?? 'The subject'} smears over ${pixels} of ${setup.delivery.widthPx} pixels while the shutter is open; up to ${Math.round(limit * setup.delivery.widthPx)} looks sharp enough.`,
-      reason: `The shutter is open for 1/${Math.round(1 / openS)} s.`,
-      tS: samples.tS[peak.row],
+      reason: `The shutter is open for 1/${Math.round(1 / exposureTimeS(shutterDeg, samples.captureRateHz))} s.`,
+      tS: samples.screenS[peak.row],
       value: blur,
       limit,
       unit: 'frame widths',
@@ -86,7 +90,7 @@ export function blurFindings(picture: Picture): Finding[] {
       grade: shutterDeg < LIMITS.shortShutterDeg.value / 2 ? 'jolt' : 'ripple',
       sentence: `The shutter is open for ${shutterDeg}° only while the picture moves at ${speedWords(fastest.value)}; from ${LIMITS.shortShutterDeg.value}° on the frames join up.`,
       reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openS)} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
-      tS: samples.tS[fastest.row],
+      tS: samples.screenS[fastest.row],
       value: shutterDeg,
       limit: LIMITS.shortShutterDeg.value,
       unit: 'deg',

@@ -1,0 +1,180 @@
+import type { Setup } from '../model/shoot';
+import { legsOf, type Leg } from '../model/shot';
+import type { Move } from '../model/move';
+import { groundHeightM, groundPieces } from '../site/ground';
+import { FEATHERS } from './feather';
+import { recipeOf } from './moves';
+import type { Handle, Moments, Recipe, SubjectIn } from './moves/recipe';
+import { paceOf, type Pace } from './timing';
+import type { Stage } from './stage';
+import type { Point3, Track } from './track';
+import { headingOf, placeOverTime, type HeadingAt, type WalkAt } from './walk';
+
+/** One move of a shot, laid out on its stage. */
+export interface LegMotion {
+  leg: Leg;
+  /** The move as it is made: begun where the leg before it ended. */
+  move: Move;
+  recipe: Recipe;
+  stage: Stage;
+  track: Track;
+  pace: Pace;
+  /** The leg's time in the shot, s: its holds included. */
+  fromS: number;
+  toS: number;
+  /** When its look has wholly taken over from the leg before it, s. */
+  lookFromS: number;
+  /** Share of the move reached at a moment: 0 to 1, or 1 to 0 when it runs backwards. */
+  shareAt(tS: number): number;
+  /** The moment its track lives in: stands still before it begins to move and after it has ended, unless nothing comes before or after. */
+  momentAt(tS: number): number;
+}
+
+/** A whole shot's motion before it is sampled. */
+export interface ShotMotion {
+  legs: LegMotion[];
+  durationS: number;
+  /** When the camera first starts and last stops, s. */
+  startS: number;
+  endS: number;
+  /** The first move's pivot. */
+  pivot: Point3;
+  subjectAt: WalkAt | null;
+  headingAt: HeadingAt;
+  /** Height of the subject, m; NaN without one. */
+  subjectHeightM: number;
+  /** The zoom holds the subject's size at some time. */
+  holdsSize: boolean;
+  /** Writes where the camera is at a moment, before any body. */
+  placeAt(tS: number, out: Float64Array, offset?: number): void;
+}
+
+/** A companion takes at least this long to fall into step where legs join: common practice, no published source. */
+const FALL_IN_S = 0.8;
+/** A look takes at least this long to pass from one leg to the next: common practice, no published source. */
+const LOOK_OVER_S = 1;
+
+/**
+ * Lays out a shot. Legs add up: where two overlap their displacements are superposed (as in Flash & Henis 1991, *J. Cogn.
+ * Neurosci.* 3(3), from memory), so that place and speed run on without a step when both are feathered. Each leg goes by
+ * the subject's place when it starts.
+ */
+export function motionOf(setup: Setup): ShotMotion {
+  const { shot, pieces, subject } = setup;
+  const walk = subject ? placeOverTime(shot.walks, subject.id, subject) : null;
+  const headingAt = headingOf(shot.walks.find((row) => row.pieceId === subject?.id)?.points ?? [], subject?.headingDeg ?? 0);
+  const ground = groundPieces(pieces);
+  const subjectHalfM = subject ? Math.max(subject.lengthM, subject.depthM) / 2 : 0.25;
+  const rows = legsOf(shot);
+  const legs: LegMotion[] = [];
+  const reached = new Float64Array(3);
+  let endS = 0;
+  rows.forEach((leg, k) => {
+    const fromS = k === 0 ? 0 : Math.max(0, endS - leg.overlapS);
+    const toS = fromS + leg.timing.durationS;
+    const pace = paceOf(leg.timing, fromS);
+    const { pivotEastM, pivotNorthM } = leg.move;
+    const base = new Float64Array(3);
+    walk?.(k === 0 ? 0 : pace.startS, base);
+    const pivot = { xM: base[0] + pivotEastM, yM: base[1] + pivotNorthM, zM: walk ? base[2] : groundHeightM(ground, base[0] + pivotEastM, base[1] + pivotNorthM) };
+    const subjectAt: WalkAt =
+      walk ??
+      ((_tS, out, offset = 0) => {
+        out[offset] = 0;
+        out[offset + 1] = 0;
+        out[offset + 2] = pivot.zM;
+      });
+    const stage: Stage = { pivot, subjectAt, headingAt, subjectHeightM: subject?.heightM ?? 1.7, subjectHalfM };
+    const recipe = recipeOf(leg.move);
+    const joined = k > 0 && !leg.backwards;
+    const move = joined ? recipe.continueFrom(leg.move, { xM: reached[0], yM: reached[1], zM: reached[2] }, stage) : leg.move;
+    const shareAt = leg.backwards ? (tS: number) => 1 - pace.at(tS) : pace.at;
+    const built: LegMotion = {
+      leg,
+      move,
+      recipe,
+      stage,
+      track: recipe.track(move, stage),
+      pace,
+      fromS,
+      toS,
+      lookFromS: fromS + Math.min(leg.timing.durationS, Math.max(LOOK_OVER_S, leg.timing.holdStartS + leg.timing.featherInS)),
+      shareAt,
+      momentAt: momentOf(k === 0 ? -Infinity : pace.startS, k === rows.length - 1 ? Infinity : pace.endS, leg),
+    };
+    legs.push(built);
+    addLeg(built, k, Infinity, reached, 0);
+    endS = Math.max(endS, toS);
+  });
+  const placeAt = (tS: number, out: Float64Array, offset = 0): void => {
+    for (let k = 0; k < legs.length; k += 1) addLeg(legs[k], k, tS, out, offset);
+  };
+  return {
+    legs,
+    durationS: endS,
+    startS: Math.min(...legs.map((leg) => leg.pace.startS)),
+    endS: Math.max(...legs.map((leg) => leg.pace.endS)),
+    pivot: legs[0].stage.pivot,
+    subjectAt: walk,
+    headingAt,
+    subjectHeightM: subject ? subject.heightM : NaN,
+    holdsSize: subject !== null && legs.some(({ recipe, move }) => recipe.zoom(move).rule === 'holdHeight'),
+    placeAt,
+  };
+}
+
+const leg6 = new Float64Array(6);
+
+/** The first leg gives the place, each later one adds how far it has come from its own beginning. */
+function addLeg({ track, shareAt, momentAt, pace }: LegMotion, k: number, tS: number, out: Float64Array, offset: number): void {
+  if (k === 0) {
+    track.write(shareAt(tS), momentAt(Number.isFinite(tS) ? tS : pace.endS), out, offset);
+    return;
+  }
+  track.write(shareAt(tS), momentAt(Number.isFinite(tS) ? tS : pace.endS), leg6, 0);
+  track.write(shareAt(-Infinity), momentAt(-1e9), leg6, 3);
+  for (let axis = 0; axis < 3; axis += 1) out[offset + axis] += leg6[axis] - leg6[3 + axis];
+}
+
+/** Time that starts and stops softly: it runs as the clock does between, a little behind it after a soft start. */
+function momentOf(startS: number, endS: number, { timing }: Leg): (tS: number) => number {
+  const { area, distance } = FEATHERS.minimumJerk;
+  const half = (Math.min(endS, 1e9) - Math.max(startS, -1e9)) / 2;
+  const inS = Number.isFinite(startS) ? Math.min(half, Math.max(FALL_IN_S, timing.featherInS)) : 0;
+  const outS = Number.isFinite(endS) ? Math.min(half, Math.max(FALL_IN_S, timing.featherOutS)) : 0;
+  const lostS = inS * (1 - area);
+  return (tS) => {
+    if (tS <= startS) return startS;
+    if (inS > 0 && tS < startS + inS) return startS + inS * distance((tS - startS) / inS);
+    if (outS > 0 && tS >= endS) return endS - outS * (1 - area) - lostS;
+    if (outS > 0 && tS > endS - outS) return endS - outS * (1 - area) - lostS - outS * distance((endS - tS) / outS);
+    return tS - lostS;
+  };
+}
+
+/** The points of a leg that can be taken hold of, where they are on the site. A leg that goes on from another has no start of its own. */
+export function handlesOf({ recipe, move, stage, track, shareAt, momentAt, pace }: LegMotion, isFirst: boolean): Handle[] {
+  if (recipe.grips) return recipe.grips(move, stage);
+  const at = new Float64Array(3);
+  const handle = (id: string, label: string, tS: number): Handle => {
+    track.write(id === 'start' ? 0 : 1, momentAt(tS), at);
+    return { id, label, xM: at[0], yM: at[1] };
+  };
+  const backwards = shareAt(-Infinity) === 1;
+  const [first, last] = backwards ? [pace.endS, pace.startS] : [pace.startS, pace.endS];
+  return [...(isFirst || backwards ? [handle('start', recipe.ends === 'both' ? (backwards ? 'end' : 'start') : 'camera', first)] : []), ...(recipe.ends === 'both' ? [handle('end', backwards ? 'start' : 'end', last)] : [])];
+}
+
+/** When a leg's track begins and ends, for dragging. */
+export const momentsOf = ({ pace, momentAt }: LegMotion): Moments => ({ startS: momentAt(pace.startS), endS: momentAt(pace.endS) });
+
+/** When the subject ought to be in the frame: what the only leg says; what the first and last say of the ends of a chain. */
+export function subjectInOf({ legs }: ShotMotion): SubjectIn {
+  const said = legs.map(({ recipe, move, leg }): SubjectIn => {
+    const when = recipe.subjectIn(move);
+    return !leg.backwards ? when : when === 'start' ? 'end' : when === 'end' ? 'start' : when;
+  });
+  if (said.length === 1 || said.every((when) => when === said[0])) return said[0];
+  const last = said[said.length - 1];
+  return last === 'always' || last === 'end' ? 'end' : 'sometime';
+}

@@ -1,0 +1,90 @@
+import type { Move } from '../../../model/move';
+import { sayLength, type Units } from '../../../model/units';
+import type { Stage } from '../../stage';
+import { evenly, fromPivot, line } from '../../track';
+import { clamp, polar, settableDistance, type Shape } from '../recipe';
+
+/** What a straight run on the line through the pivot has. */
+type Radial = Move & { bearingDeg: number; heightM: number; toHeightM?: number };
+
+/** Where a run begins and ends, seen from the pivot along its bearing; metres, negative beyond it. */
+export interface Reach<M> {
+  from(move: M, stage: Stage): number;
+  to(move: M, stage: Stage): number;
+  /** The move with its start or end so far from the pivot. */
+  put(move: M, end: 'from' | 'to', distanceM: number, stage: Stage): M;
+}
+
+/** The usual reach: from one distance to another. */
+export function fromTo<M extends Move & { fromDistanceM: number; toDistanceM: number }>(): Reach<M> {
+  return {
+    from: (move) => move.fromDistanceM,
+    to: (move) => move.toDistanceM,
+    put: (move, end, distanceM) => ({ ...move, [end === 'from' ? 'fromDistanceM' : 'toDistanceM']: settleIn(distanceM) }),
+  };
+}
+
+const settleIn = (distanceM: number): number => clamp(distanceM, 0.1, 2000);
+
+interface Bends {
+  /** The share of the way reached at share s of the move, when the pace is not even. */
+  reached?: (s: number, fromM: number, toM: number) => number;
+  /** On a quarter of an ellipse, low first, instead of a straight line. */
+  scooped?: boolean;
+}
+
+/** A run on the line through the pivot; level, or rising evenly to `toHeightM`. */
+export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Bends = () => ({})): Shape<M> {
+  const words = (stage: Stage | null) => (move: M, units: Units) => {
+    const say = (m: number) => sayLength(Math.abs(m), units);
+    const at = stage ?? NO_STAGE;
+    return `go from ${say(reach.from(move, at))} to ${say(reach.to(move, at))}`;
+  };
+  return {
+    ends: 'both',
+    stand: (move) => ({ distanceM: Math.max(0.1, Math.abs(farther(reach.from(move, NO_STAGE), reach.to(move, NO_STAGE), move))), bearingDeg: move.bearingDeg, heightM: move.heightM }),
+    track: (move, stage) => {
+      const [fromM, toM] = [reach.from(move, stage), reach.to(move, stage)];
+      const toHeightM = move.toHeightM ?? move.heightM;
+      const { reached, scooped } = bends(move);
+      const a = fromPivot(stage.pivot, fromM, move.bearingDeg, move.heightM);
+      const b = fromPivot(stage.pivot, toM, move.bearingDeg, toHeightM);
+      if (scooped)
+        return evenly((u, out, offset) => {
+          const angle = (u * Math.PI) / 2;
+          const way = Math.sin(angle);
+          out[offset] = a.xM + (b.xM - a.xM) * way;
+          out[offset + 1] = a.yM + (b.yM - a.yM) * way;
+          out[offset + 2] = a.zM + (b.zM - a.zM) * (1 - Math.cos(angle));
+        });
+      return line(a, b, reached && ((s) => reached(s, fromM, toM)));
+    },
+    drag: (move, handleId, xM, yM, stage) => {
+      if (handleId !== 'start' && handleId !== 'end') return move;
+      const end = handleId === 'start' ? 'from' : 'to';
+      const behind = (end === 'from' ? reach.from(move, stage) : reach.to(move, stage)) < 0;
+      const { distanceM, bearingDeg } = polar(stage.pivot, xM, yM, behind ? move.bearingDeg + 180 : move.bearingDeg);
+      return reach.put({ ...move, bearingDeg: clamp(behind ? bearingDeg - 180 : bearingDeg, -720, 720) }, end, behind ? -distanceM : distanceM, stage);
+    },
+    continueFrom: (move, from, stage) => {
+      const { distanceM, bearingDeg } = polar(stage.pivot, from.xM, from.yM, move.bearingDeg);
+      return reach.put({ ...move, bearingDeg, heightM: clamp(from.zM - stage.pivot.zM, -50, 500) }, 'from', distanceM, stage);
+    },
+    scaleTravel: (move, share) => {
+      const [fromM, toM] = [reach.from(move, NO_STAGE), reach.to(move, NO_STAGE)];
+      return reach.put(move, 'to', settableDistance(fromM + (toM - fromM) * share), NO_STAGE);
+    },
+    scaleDistance: (move, share) => {
+      const scaled = (m: number) => Math.sign(m) * settableDistance(Math.abs(m) * share);
+      return reach.put(reach.put(move, 'from', scaled(reach.from(move, NO_STAGE)), NO_STAGE), 'to', scaled(reach.to(move, NO_STAGE)), NO_STAGE);
+    },
+    travelWords: words(null),
+    distanceWords: words(null),
+  };
+}
+
+/** What the words and the scaling go by when there is no subject at hand. */
+const NO_STAGE = { subjectHalfM: 0.25 } as Stage;
+
+/** A push hands over where it begins; a run that begins at or beyond the subject hands over where it ends. */
+const farther = (fromM: number, toM: number, { kind }: Move): number => (fromM < 0 || kind === 'darkStart' ? toM : fromM);

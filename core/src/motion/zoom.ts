@@ -1,0 +1,92 @@
+import type { Setup } from '../model/shoot';
+import { heldFocalLengthMm } from '../optics/held-zoom';
+import { CAMERA_SIZE, project, writeCamera, type InPicture } from '../optics/projection';
+import type { ShotMotion } from './legs';
+import type { Look, ZoomRule } from './moves/recipe';
+import type { LookAt } from './look';
+
+/** The camera of a row as it is worked out. */
+export interface Pose extends Look {
+  tS: number;
+  place: Float64Array;
+  subject: Float64Array;
+}
+
+/** The focal length that a shot asks for, row after row. */
+export interface ZoomAt {
+  /** The focal length for a pose, mm; leaves the look of that focal length in the pose. Rows must come in order. */
+  wantedMm(pose: Pose, distanceM: number): number;
+  /** What the last row's rule lets hold a size: the lens, enlarging, or both. */
+  by(): 'lens' | 'crop' | 'both';
+}
+
+/** Each leg's rule, from the focal length that was reached when it began. */
+export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWidthMm: number, frameHeightMm: number): ZoomAt {
+  const { shot } = setup;
+  const { u, v } = shot.aim.place;
+  const offAxisMm2 = (u * frameWidthMm) ** 2 + (v * frameHeightMm) ** 2;
+  const camera = new Float64Array(CAMERA_SIZE);
+  const point: InPicture = { u: 0, w: 0, depthM: 0 };
+  const look = (pose: Pose, focalLengthMm: number) => lookAt(pose.tS, pose.place, pose.subject, focalLengthMm, pose);
+  const height = (pose: Pose, focalLengthMm: number) => {
+    const [x, y, z] = pose.subject;
+    writeCamera(camera, 0, pose.place[0], pose.place[1], pose.place[2], pose.panDeg, pose.tiltDeg, 0, focalLengthMm, frameWidthMm);
+    const base = project(camera, 0, x, y, z, point).w;
+    return project(camera, 0, x, y, z + motion.subjectHeightM, point).w - base;
+  };
+  /**
+   * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows as
+   * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: each round fits that curve at the
+   * latest guess. A place so far out that no focal length makes the subject that small gets the guess.
+   */
+  const holdHeight = (pose: Pose, wanted: number, guessMm: number): number => {
+    let focalLengthMm = guessMm;
+    for (let round = 0; round < 40; round += 1) {
+      look(pose, focalLengthMm);
+      const wantedMm2 = (wanted / height(pose, focalLengthMm)) ** 2 * (focalLengthMm ** 2 + offAxisMm2) - offAxisMm2;
+      if (!(wantedMm2 > 0) || !Number.isFinite(wantedMm2)) {
+        look(pose, guessMm);
+        return guessMm;
+      }
+      const step = Math.sqrt(wantedMm2) / focalLengthMm;
+      focalLengthMm *= step;
+      if (Math.abs(step - 1) < 1e-12) break;
+    }
+    return focalLengthMm;
+  };
+
+  let current = -1;
+  let rule: ZoomRule = { rule: 'fixed' };
+  let reachedMm = shot.focalLengthMm;
+  let startMm = reachedMm;
+  let startHeight = 0;
+  let startDistanceM = 1;
+  let holdsBy: 'lens' | 'crop' | 'both' = 'both';
+  return {
+    by: () => holdsBy,
+    wantedMm(pose, distanceM) {
+      let begun = 0;
+      for (let k = 1; k < motion.legs.length; k += 1) if (pose.tS > motion.legs[k].fromS) begun = k;
+      const leg = motion.legs[begun];
+      if (begun !== current) {
+        current = begun;
+        rule = leg.recipe.zoom(leg.move);
+        startMm = reachedMm;
+        look(pose, startMm);
+        if (rule.rule === 'holdHeight' && setup.subject) {
+          holdsBy = rule.by;
+          startHeight = height(pose, startMm);
+          startDistanceM = distanceM;
+          return startMm;
+        }
+      }
+      if (rule.rule === 'to') {
+        // Even zooming: the same share each moment.
+        reachedMm = startMm * (rule.focalLengthMm / startMm) ** leg.shareAt(pose.tS);
+        look(pose, reachedMm);
+      } else if (rule.rule === 'holdHeight' && setup.subject) reachedMm = holdHeight(pose, startHeight, heldFocalLengthMm(startMm, distanceM, startDistanceM));
+      else look(pose, reachedMm);
+      return reachedMm;
+    },
+  };
+}

@@ -1,0 +1,159 @@
+import type { Finding } from '../model/finding';
+import type { RigKind } from '../model/kit';
+import { LIMITS } from '../model/limits';
+import type { Piece } from '../model/piece';
+import type { Setup } from '../model/shoot';
+import type { ShotMotion } from '../motion/legs';
+import type { Samples } from '../motion/sample';
+import { placeOverTime } from '../motion/walk';
+import { distanceToPieceM } from '../site/distance';
+import { groundHeightM, groundPieces } from '../site/ground';
+import { armStandAt } from './path';
+import { graded, type Say } from './use';
+
+/** Rigs that somebody walks or rolls over the ground with: their whole height has to pass. */
+const ON_THE_GROUND = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount', 'wheels', 'vehicle']);
+const ON_WHEELS = new Set<RigKind>(['wheels', 'vehicle']);
+/** People step over what is lower than this, m: common practice, no published source. */
+const KNEE_M = 0.35;
+const MOST_ROWS_READ = 240;
+const ARM_POINTS = 8;
+
+interface Nearest {
+  distanceM: number;
+  row: number;
+  name: string;
+}
+
+/** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
+export function clearanceFindings(setup: Setup, motion: ShotMotion, samples: Samples, say: Say): Finding[] {
+  return [...roomFindings(setup, motion, samples, say), ...groundFindings(setup, samples, say)];
+}
+
+/** Pieces near enough to matter, each with where it stands at any moment. Ground is judged by height. */
+function obstacles({ pieces, shot, subject }: Setup, samples: Samples, reachM: number) {
+  const [x0, x1] = spanOf(samples.xM);
+  const [y0, y1] = spanOf(samples.yM);
+  return pieces
+    .filter((piece) => piece.id !== subject?.id && !isGround(piece, pieces))
+    .filter((piece) => {
+      if (shot.walks.some((walk) => walk.pieceId === piece.id)) return true;
+      const half = Math.hypot(piece.lengthM, piece.depthM) / 2 + reachM;
+      return piece.xM + half > x0 && piece.xM - half < x1 && piece.yM + half > y0 && piece.yM - half < y1;
+    })
+    .map((piece) => ({ piece, walk: placeOverTime(shot.walks, piece.id, piece) }));
+}
+
+const spanOf = (column: Float64Array): [number, number] => [column.reduce((a, b) => Math.min(a, b), Infinity), column.reduce((a, b) => Math.max(a, b), -Infinity)];
+
+/** A slab or ridge that stands on the ground is ground; one that floats is a roof. */
+function isGround(piece: Piece, pieces: readonly Piece[]): boolean {
+  if (piece.kind !== 'slab' && piece.kind !== 'ridge') return false;
+  const below = groundPieces(pieces.filter((row) => row.id !== piece.id && row.zM < piece.zM));
+  return piece.zM <= groundHeightM(below, piece.xM, piece.yM) + 0.05;
+}
+
+function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
+  const { rig } = setup;
+  const around = obstacles(setup, samples, rig.clearM * LIMITS.clearTightFactor.value + rig.armM);
+  const ground = groundPieces(setup.pieces);
+  const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
+  const foot = ON_THE_GROUND.has(rig.kind);
+  let camera: Nearest | null = null;
+  let carrier: Nearest | null = null;
+  let arm: Nearest | null = null;
+  const spot = new Float64Array(3);
+  for (let row = 0; row < samples.count; row += stride) {
+    const [x, y, z] = [samples.xM[row], samples.yM[row], samples.zM[row]];
+    const floorM = foot ? groundHeightM(ground, x, y) + KNEE_M : z;
+    const base = rig.armM > 0 ? armStandAt(motion, samples.tS[row]) : null;
+    for (const { piece, walk } of around) {
+      walk(samples.tS[row], spot);
+      const at = { xM: spot[0], yM: spot[1], zM: spot[2] };
+      const distanceM = distanceToPieceM(piece, at, x, y, z, z);
+      if (camera === null || distanceM < camera.distanceM) camera = { distanceM, row, name: piece.name };
+      if (foot && floorM < z) {
+        const asideM = distanceToPieceM(piece, at, x, y, floorM, z);
+        if (carrier === null || asideM < carrier.distanceM) carrier = { distanceM: asideM, row, name: piece.name };
+      }
+      for (let k = 1; base && k < ARM_POINTS; k += 1) {
+        const s = k / ARM_POINTS;
+        const armZ = base.zM + (z - base.zM) * s;
+        const besideM = distanceToPieceM(piece, at, base.xM + (x - base.xM) * s, base.yM + (y - base.yM) * s, armZ, armZ);
+        if (arm === null || besideM < arm.distanceM) arm = { distanceM: besideM, row, name: piece.name };
+      }
+    }
+  }
+  const findings: Finding[] = [];
+  const common = { measure: 'clearance', unit: 'm', say: length };
+  if (camera && camera.distanceM < rig.clearM * LIMITS.clearTightFactor.value) {
+    const into = camera.distanceM <= 0;
+    const sentence = into ? `The camera goes through ${camera.name}.` : `The lens passes ${camera.name} at ${length(camera.distanceM)}; ${rig.name} needs ${length(rig.clearM)} about it.`;
+    findings.push(
+      graded(
+        { ...common, id: 'rig.clear', value: camera.distanceM, limit: rig.clearM, tS: samples.screenS[camera.row], sentence, reason: rig.kind === 'drone' ? 'The rotors reach farther than the lens.' : 'Cage, hands and head need room as well as the lens.' },
+        camera.distanceM < rig.clearM ? 'cannot' : 'tight',
+      ),
+    );
+  }
+  if (carrier && carrier.distanceM <= 0 && !(camera && camera.distanceM <= 0)) {
+    const verb = ON_WHEELS.has(rig.kind) ? 'would have to roll' : 'would have to walk';
+    findings.push(
+      graded(
+        { ...common, id: 'rig.way', value: carrier.distanceM, limit: 0, tS: samples.screenS[carrier.row], sentence: `Whoever carries ${rig.name} ${verb} through ${carrier.name}.`, reason: 'The lens passes over it, the legs do not. Go along it, or take a rig that reaches over.' },
+        'cannot',
+      ),
+    );
+  }
+  if (arm && arm.distanceM < 0.05)
+    findings.push(
+      graded({ ...common, id: 'rig.armClear', value: arm.distanceM, limit: 0.05, tS: samples.screenS[arm.row], sentence: `The arm of ${rig.name} ${arm.distanceM <= 0 ? 'goes through' : 'brushes'} ${arm.name}.`, reason: 'The whole arm sweeps, not the camera alone.' }, 'cannot'),
+    );
+  return findings;
+}
+
+/** How far a step of the ground and how steep a slope each may be: common practice, no published source. */
+function groundFindings(setup: Setup, samples: Samples, { length, degrees }: Say): Finding[] {
+  const { rig } = setup;
+  if (!ON_THE_GROUND.has(rig.kind)) return [];
+  const wheels = ON_WHEELS.has(rig.kind);
+  const ground = groundPieces(setup.pieces);
+  if (ground.length === 0) return [];
+  let step = { value: 0, row: 0 };
+  let slope = { value: 0, row: 0 };
+  let before = groundHeightM(ground, samples.xM[0], samples.yM[0]);
+  for (let row = 1; row < samples.count; row += 1) {
+    const [dx, dy] = [samples.xM[row] - samples.xM[row - 1], samples.yM[row] - samples.yM[row - 1]];
+    const here = groundHeightM(ground, samples.xM[row], samples.yM[row]);
+    const riseM = Math.abs(here - before);
+    const runM = Math.hypot(dx, dy);
+    before = here;
+    if (riseM < 1e-6) continue;
+    // A rise in less ground than itself is a step; anything gentler is a slope.
+    if (riseM > runM) step = riseM > step.value ? { value: riseM, row } : step;
+    else slope = Math.atan2(riseM, runM) > slope.value ? { value: Math.atan2(riseM, runM), row } : slope;
+  }
+  const findings: Finding[] = [];
+  const mostStepM = wheels ? LIMITS.wheelStepM.value : LIMITS.footStepM.value;
+  if (step.value > 0.01) {
+    const sentence = `The ground steps by ${length(step.value)}; ${wheels ? 'wheels take' : 'feet take'} ${length(mostStepM)}.`;
+    findings.push(
+      graded(
+        { id: 'rig.step', measure: 'step', value: step.value, limit: mostStepM, tS: samples.screenS[step.row], unit: 'm', say: length, sentence, reason: 'Every step of the ground reaches the picture, and eyes on a screen do not see it coming.' },
+        step.value > mostStepM ? 'cannot' : 'tight',
+      ),
+    );
+  }
+  const mostSlopeDeg = wheels ? LIMITS.wheelSlopeDeg.value : LIMITS.footSlopeDeg.value;
+  const slopeDeg = (slope.value * 180) / Math.PI;
+  if (slopeDeg > mostSlopeDeg * LIMITS.tightShare.value) {
+    const sentence = `The ground slopes by ${degrees(slopeDeg)}; ${wheels ? 'wheels hold still' : 'feet go steadily'} up to ${degrees(mostSlopeDeg)}.`;
+    findings.push(
+      graded(
+        { id: 'rig.slope', measure: 'slope', value: slopeDeg, limit: mostSlopeDeg, tS: samples.screenS[slope.row], unit: 'deg', say: degrees, sentence, reason: 'Weight runs downhill.' },
+        slopeDeg > mostSlopeDeg ? 'cannot' : 'tight',
+      ),
+    );
+  }
+  return findings;
+}

@@ -1,0 +1,29 @@
+import type { Finding } from '../model/finding';
+import type { Setup } from '../model/shoot';
+import { largest } from '../motion/columns';
+import type { Samples } from '../motion/sample';
+import { groundHeightM, groundPieces } from '../site/ground';
+import { graded, SLACK, upTo, type Say } from './use';
+
+/** Lens height above the ground against what the rig reaches. */
+export function heightFindings({ rig }: Setup, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
+  const highest = largest(heights);
+  const lowest = largest(heights.map((m) => -m));
+  if (!highest || !lowest) return [];
+  const common = { id: 'rig.height', measure: 'lens height', unit: 'm', say: length };
+  if (-lowest.value < rig.heightMinM - SLACK && highest.value <= rig.heightMaxM) {
+    const value = -lowest.value;
+    const sentence = `The lens is ${length(value)} above the ground; ${rig.name} goes down to ${length(rig.heightMinM)}.`;
+    return [graded({ ...common, value, limit: rig.heightMinM, tS: samples.screenS[lowest.row], sentence, reason: 'The rig, or the ground, is in the way.' }, 'cannot')];
+  }
+  const sentence = `The lens is at most ${length(highest.value)} above the ground; ${rig.name} reaches ${length(rig.heightMaxM)}.`;
+  return [
+    upTo({ ...common, value: highest.value, limit: rig.heightMaxM, tS: samples.screenS[highest.row], sentence, reason: 'Higher needs something steady to stand on, or another rig.' }),
+  ];
+}
+
+/** Height of the lens above the ground below it, metres, one value per row. */
+export function heightsM(setup: Setup, samples: Samples): Float64Array {
+  const ground = groundPieces(setup.pieces);
+  return samples.zM.map((zM, i) => zM - groundHeightM(ground, samples.xM[i], samples.yM[i]));
+}

@@ -1,0 +1,86 @@
+import type { Finding } from '../model/finding';
+import { LIMITS } from '../model/limits';
+import type { Setup } from '../model/shoot';
+import { largest } from '../motion/columns';
+import type { ShotMotion } from '../motion/legs';
+import { pathLengthM, type Samples } from '../motion/sample';
+import { graded, upTo, type Say } from './use';
+
+/** Travel and shape of the path against rail and arm. */
+export function pathFindings({ rig }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
+  const lengthM = pathLengthM(samples);
+  const common = { tS: samples.screenS[samples.count - 1], unit: 'm', say: length };
+  const findings = [
+    upTo({
+      ...common,
+      id: 'rig.travel',
+      measure: 'travel',
+      value: lengthM,
+      limit: rig.travelM,
+      sentence: `The path is ${length(lengthM)} long; ${rig.name} travels ${length(rig.travelM)}.`,
+      reason: 'A rail, an arm and a flight all end somewhere.',
+    }),
+  ];
+  if (rig.kind === 'slider' && lengthM > LIMITS.straightnessM.value) {
+    const value = bendM(samples);
+    if (value > LIMITS.straightnessM.value)
+      findings.push(
+        upTo({
+          ...common,
+          id: 'rig.path',
+          measure: 'bend',
+          value,
+          limit: LIMITS.straightnessM.value,
+          sentence: `The path bends by ${length(value)}; ${rig.name} is straight.`,
+          reason: 'A straight rail cannot follow a curve.',
+        }),
+      );
+  }
+  const arm = armsOf(motion);
+  if (rig.armM > 0 && arm.length > 0) {
+    const reach = largest(Float64Array.from(samples.tS, (tS, i) => armLengthM(arm, tS, samples, i)));
+    if (reach) {
+      const sentence = `The arm would have to be ${length(reach.value)} long; that of ${rig.name} is ${length(rig.armM)}.`;
+      const use = { ...common, id: 'rig.arm', measure: 'arm', value: reach.value, limit: rig.armM, tS: samples.screenS[reach.row], sentence, reason: 'The camera stays on the circle of its arm.' };
+      findings.push(graded(use, reach.value > rig.armM * 1.02 ? 'cannot' : 'fits'));
+    }
+  }
+  return findings;
+}
+
+/** The legs whose camera hangs on an arm, each with the point that the arm turns about. */
+function armsOf({ legs }: ShotMotion) {
+  return legs.flatMap((leg) => {
+    const base = leg.recipe.armStand?.(leg.move, leg.stage);
+    return base ? [{ base, fromS: leg.fromS, toS: leg.toS }] : [];
+  });
+}
+
+function armLengthM(arms: ReturnType<typeof armsOf>, tS: number, { xM, yM, zM }: Samples, row: number): number {
+  const arm = arms.find(({ fromS, toS }) => tS >= fromS && tS <= toS);
+  return arm ? Math.hypot(xM[row] - arm.base.xM, yM[row] - arm.base.yM, zM[row] - arm.base.zM) : NaN;
+}
+
+/** Where the arm's own stand is at a moment; null when no arm carries the camera then. */
+export function armStandAt(motion: ShotMotion, tS: number) {
+  return armsOf(motion).find(({ fromS, toS }) => tS >= fromS && tS <= toS)?.base ?? null;
+}
+
+/** Farthest that the path leaves the straight line through its two most distant points, metres. */
+function bendM({ count, xM, yM, zM }: Samples): number {
+  const away = (i: number, k: number) => Math.hypot(xM[i] - xM[k], yM[i] - yM[k], zM[i] - zM[k]);
+  const farthestFrom = (k: number) => {
+    let far = k;
+    for (let i = 0; i < count; i += 1) if (away(i, k) > away(far, k)) far = i;
+    return far;
+  };
+  const a = farthestFrom(0);
+  const b = farthestFrom(a);
+  const chord = away(a, b);
+  let bend = 0;
+  for (let i = 0; i < count; i += 1) {
+    const along = chord > 1e-9 ? ((xM[i] - xM[a]) * (xM[b] - xM[a]) + (yM[i] - yM[a]) * (yM[b] - yM[a]) + (zM[i] - zM[a]) * (zM[b] - zM[a])) / chord : 0;
+    bend = Math.max(bend, Math.sqrt(Math.max(0, away(i, a) ** 2 - along ** 2)));
+  }
+  return bend;
+}

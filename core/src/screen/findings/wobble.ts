@@ -1,0 +1,31 @@
+import { gradeAbove, percent, type Finding } from '../../model/finding';
+import { LIMITS } from '../../model/limits';
+import { wobbleInFrame } from '../wobble';
+import type { Picture } from '../picture';
+
+/** How far the body under the camera shakes the picture. Only said when something does. */
+export function wobbleFindings({ setup, samples, subject }: Picture): Finding[] {
+  const worst = wobbleInFrame(samples, subject.depthM);
+  if (!worst || worst.value < 1e-5) return [];
+  const limit = LIMITS.wobble.value;
+  const grade = gradeAbove(worst.value, limit, limit * LIMITS.wobbleJoltFactor.value);
+  const { gait, rig } = setup;
+  const pixels = Math.round(worst.value * setup.delivery.widthPx);
+  return [
+    {
+      id: 'wobble',
+      grade,
+      sentence:
+        grade === 'calm'
+          ? `The body hardly shows: ${percent(worst.value)} of the width (${gait.name}, ${rig.name}).`
+          : `The picture bobs by ${percent(worst.value)} of the width (${pixels} pixels) with ${gait.name} on ${rig.name}; up to ${percent(limit)} is not noticed.`,
+      reason: 'The closer and the longer the lens, the larger every step and tremor becomes. A gimbal takes away turning, not the up and down of walking.',
+      tS: samples.screenS[worst.row],
+      value: worst.value,
+      limit,
+      unit: 'frame widths',
+      said: percent(worst.value),
+      measure: 'wobble',
+    },
+  ];
+}

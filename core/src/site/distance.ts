@@ -1,0 +1,62 @@
+import type { Piece } from '../model/piece';
+import { toLocal } from './ground';
+
+/** Where a piece's middle of the base is; a walker's changes. */
+export interface Spot {
+  xM: number;
+  yM: number;
+  zM: number;
+}
+
+/**
+ * Distance in metres from an upright line (x, y, from z0 up to z1; a point when they are equal) to a piece standing at
+ * `at`; 0 or less inside. Boxes, walls with their opening, posts and tree crowns are exact outside; the slopes of a ridge are measured
+ * square to their planes, which is never more than the true distance.
+ */
+export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number, z0M: number, z1M: number): number {
+  const { along, across } = toLocal({ ...piece, xM: at.xM, yM: at.yM }, xM, yM);
+  const [low, high] = [z0M - at.zM, z1M - at.zM];
+  const [y, x, h] = [piece.lengthM / 2, piece.depthM / 2, piece.heightM];
+  switch (piece.kind) {
+    case 'post':
+    case 'figure':
+      return disc(along, across, Math.max(x, y), 0, h, low, high);
+    case 'tree':
+      return Math.min(disc(along, across, x * 0.09, 0, h * 0.5, low, high), disc(along, across, x, h * 0.34, h, low, high));
+    case 'wall': {
+      const { offsetM, widthM, heightM, sillM } = piece.opening;
+      const from = Math.max(-y, offsetM - widthM / 2);
+      const to = Math.min(y, offsetM + widthM / 2);
+      const head = Math.min(h, heightM);
+      const sill = Math.min(head, sillM);
+      if (to <= from || head <= sill) return box(along, across, -y, y, x, 0, h, low, high);
+      let nearest = Math.min(box(along, across, -y, from, x, 0, h, low, high), box(along, across, to, y, x, 0, h, low, high));
+      if (sill > 0) nearest = Math.min(nearest, box(along, across, from, to, x, 0, sill, low, high));
+      if (head < h) nearest = Math.min(nearest, box(along, across, from, to, x, head, h, low, high));
+      return nearest;
+    }
+    case 'ridge': {
+      const slope = Math.hypot(h, x);
+      const roof = (h * Math.abs(across) + x * low - h * x) / slope;
+      return Math.max(roof, Math.abs(along) - y, Math.abs(across) - x, -high);
+    }
+    default:
+      return box(along, across, -y, y, x, 0, h, low, high);
+  }
+}
+
+const gapBetween = (low: number, high: number, from: number, to: number): number => Math.max(from - high, low - to);
+
+function combine(aside: number, upright: number): number {
+  return aside > 0 && upright > 0 ? Math.hypot(aside, upright) : Math.max(aside, upright);
+}
+
+function box(along: number, across: number, from: number, to: number, halfDepth: number, bottom: number, top: number, low: number, high: number): number {
+  const a = Math.max(from - along, along - to);
+  const b = Math.abs(across) - halfDepth;
+  return combine(a > 0 && b > 0 ? Math.hypot(a, b) : Math.max(a, b), gapBetween(low, high, bottom, top));
+}
+
+function disc(along: number, across: number, radius: number, bottom: number, top: number, low: number, high: number): number {
+  return combine(Math.hypot(along, across) - radius, gapBetween(low, high, bottom, top));
+}
