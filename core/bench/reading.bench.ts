@@ -9,13 +9,14 @@ import { siteMotion } from '../src/screen/layer-speed';
 import { stillPoints } from '../src/screen/picture';
 import { subjectInFrame } from '../src/screen/subject-in-frame';
 import { pointsOf, type SitePoints } from '../src/site/site-points';
+import { sampleTheMostComplex } from './sampling.bench';
 
 /** Prints what a reading costs here, and how that compares with three.js doing the same projection and speed. Ratios come from one process. */
 const SITE_POINTS = 2000;
 const ROUNDS = 60;
 
 const shoot = readShootFile(readFileSync(new URL('../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
-const shot = { ...shoot.shots[2], frameRateHz: 60, timing: { ...shoot.shots[2].timing, durationS: 10 } };
+const shot = { ...shoot.shots[2], frameRateHz: 60, captureRateHz: 60, timing: { ...shoot.shots[2].timing, durationS: 10 } };
 const setup = setupOf(shoot, shot);
 
 /** The quickest of many rounds, ms: on a shared machine the others measure the neighbours. */
@@ -81,3 +82,9 @@ row('sampling the move', samplingMs);
 row(`collecting the site's points (${stillPoints(setup, motion).count})`, pointsMs);
 row('the whole reading, as the worker does it', wholeMs, `${((100 * wholeMs) / 16).toFixed(0)}% of a 16 ms frame`);
 console.log(`ratio to three.js: ${(threeMs / kernelMs).toFixed(1)} times as quick (floor 6, aim 10)`);
+
+const complex = sampleTheMostComplex();
+const complexMs = quickest(ROUNDS, complex.work);
+row(`sampling the most complex chain (${complex.count} rows)`, complexMs, `${((100 * complexMs) / 5).toFixed(0)}% of the 5 ms it may take`);
+row('of which laying out its legs', complexMs - quickest(ROUNDS, complex.share));
+console.log(`ratio of the most complex chain to a plain move: ${(complexMs / samplingMs).toFixed(1)}`);

@@ -59,6 +59,23 @@ describe('arc path and check', () => {
   });
 });
 
+describe('arc moves', () => {
+  it('lists every move with its family and its parameters, units and ranges', async () => {
+    const { moves } = JSON.parse(await run(['moves'])) as { moves: { name: string; family: string; sentence: string; parameters: Record<string, unknown>[] }[] };
+    expect(moves.length).toBeGreaterThanOrEqual(40);
+    expect(moves.find(({ name }) => name === 'helix')).toMatchObject({ family: 'Go round', title: 'Helix' });
+    for (const { name, parameters, sentence } of moves) {
+      expect(sentence).toMatch(/\.$/);
+      expect(parameters.length, name).toBeGreaterThan(0);
+      for (const parameter of parameters) {
+        if (parameter.type !== 'number') continue;
+        expect(parameter.unit).toMatch(/^(m|deg|mm|share)$/);
+        expect(Number(parameter.min)).toBeLessThan(Number(parameter.max));
+      }
+    }
+  });
+});
+
 describe('as a program', () => {
   it('prints JSON alone on standard output', () => {
     const { stdout, status } = arc('read', DEMO, '--shot', '1');
@@ -74,7 +91,7 @@ describe('as a program', () => {
     [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
     [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 8; it is "99"\.\n$/],
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
-    [['fly', DEMO], /^arc: command must be read, path, check or schema; it is "fly"\.\n$/],
+    [['fly', DEMO], /^arc: command must be read, path, check, moves or schema; it is "fly"\.\n$/],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);
     expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);

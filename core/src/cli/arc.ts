@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { writePathCsv } from '../formats/path-csv';
 import { writePathGltf } from '../formats/path-gltf';
+import { movesJson } from '../formats/moves-json';
 import { readingJson } from '../formats/reading-json';
 import { Refusal } from '../formats/refusal';
 import { readShootFile, shootJsonSchema } from '../formats/shoot-file';
@@ -16,6 +17,7 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc read <shoot file> [--shot <number>] [--cures]   samples, subject, screen speeds and findings as JSON
   arc path <shoot file> --shot <number> --format csv|gltf   the camera path of one shot
   arc check <shoot file>                              is the file in order?
+  arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
 
 Shots are counted from 1. Formats: docs/formats.md.
@@ -27,8 +29,9 @@ export async function run(args: string[]): Promise<string> {
   const [command, file, ...rest] = positionals;
   if (values.help || command === undefined || command === 'help') return USAGE;
   if (rest.length > 0) throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
+  if (command === 'moves') return print({ moves: movesJson() });
   if (command === 'schema') return print(shootJsonSchema());
-  if (!['read', 'path', 'check'].includes(command)) throw Refusal.of('command', `command must be read, path, check or schema; it is "${command}".`);
+  if (!['read', 'path', 'check'].includes(command)) throw Refusal.of('command', `command must be read, path, check, moves or schema; it is "${command}".`);
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
   const shoot = readShootFile(readText(file));
   if (command === 'check') return print({ file, valid: true, name: shoot.name, version: shoot.version, shots: shoot.shots.length, pieces: shoot.site.pieces.length });

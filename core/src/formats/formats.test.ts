@@ -61,7 +61,11 @@ describe('shoot file', () => {
     ['name must be a string; it is missing.', () => broken((raw) => Reflect.deleteProperty(raw, 'name'))],
     ['shots[0] has "colour", which this format does not know; take it out.', () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 }))],
     ['version must be at most 2; this file is version 3, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 3 }))],
-    ['shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or delete one of the two.', () => broken((raw) => (raw.shots[0].move = { kind: 'free', pivotEastM: 0, pivotNorthM: 0, points: [0, 0, 3].map((eastM) => ({ eastM, northM: 1, heightM: 1, look: null })) }))],
+    [
+      'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or delete one of the two.',
+      () =>
+        broken((raw) => (raw.shots[0].move = { kind: 'free', pivotEastM: 0, pivotNorthM: 0, points: [0, 0, 3].map((eastM) => ({ eastM, northM: 1, heightM: 1, look: null })) })),
+    ],
     ['format must be "gentle-arc-shoot"; this is another kind of file.', () => broken((raw) => Object.assign(raw, { format: 'other' }))],
     ['(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.', () => refusal(() => readShootFile('[1, 2]'))],
   ])('%s', (sentence, work) => {

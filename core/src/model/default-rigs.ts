@@ -15,7 +15,17 @@ const USUAL: Record<RigKind, Omit<Rig, 'id' | 'name' | 'kind'>> = {
   bodyMount: figures({ travelM: 60, heightMinM: 0.9, heightMaxM: 1.6, speedMaxMps: 2.5, climbMaxMps: 0.3, accelerationMaxMps2: 1.5, panRateMaxDegps: 90, tiltMinDeg: -30, tiltMaxDeg: 30, clearM: 0.35, bobShare: 0.9, shakeShare: 0.5 }), // prettier-ignore
   drone: figures({ travelM: 800, heightMinM: 1.5, heightMaxM: 120, speedMaxMps: 15, climbMaxMps: 5, accelerationMaxMps2: 4, panRateMaxDegps: 90, tiltRateMaxDegps: 60, tiltMinDeg: -90, tiltMaxDeg: 30, bankMaxDeg: 30, clearM: 0.5, slowShare: 0.2, normalShare: 0.55, runMin: 22 }), // prettier-ignore
   wheels: figures({ travelM: 60, heightMinM: 0.2, heightMaxM: 2, speedMaxMps: 5, accelerationMaxMps2: 1, panRateMaxDegps: 90, clearM: 0.5, bobShare: 1, shakeShare: 0.3 }),
-  vehicle: figures({ travelM: 1000, heightMinM: 0.4, heightMaxM: 2.2, speedMaxMps: 11, accelerationMaxMps2: 1.5, panRateMaxDegps: 90, clearM: 1.2, bobShare: 0.6, shakeShare: 0.3 }),
+  vehicle: figures({
+    travelM: 1000,
+    heightMinM: 0.4,
+    heightMaxM: 2.2,
+    speedMaxMps: 11,
+    accelerationMaxMps2: 1.5,
+    panRateMaxDegps: 90,
+    clearM: 1.2,
+    bobShare: 0.6,
+    shakeShare: 0.3,
+  }),
   turntable: figures({ heightMinM: 0.02, heightMaxM: 1.5, panRateMaxDegps: 200, tiltMinDeg: -10, tiltMaxDeg: 90, clearM: 0.2 }),
   rollLever: figures({ travelM: 4, heightMinM: 0.2, heightMaxM: 2.6, speedMaxMps: 2, climbMaxMps: 2, accelerationMaxMps2: 4, panRateMaxDegps: 60, tiltMinDeg: -30, tiltMaxDeg: 30, rollMaxDeg: 180, armM: 1, clearM: 0.25, shakeShare: 0.1 }), // prettier-ignore
   rope: figures({ travelM: 8, heightMinM: 0.3, heightMaxM: 6, speedMaxMps: 4, climbMaxMps: 1.5, accelerationMaxMps2: 5, panRateMaxDegps: 30, tiltMinDeg: -60, tiltMaxDeg: 30, armM: 5, clearM: 0.4, shakeShare: 0.2 }), // prettier-ignore

@@ -25,22 +25,7 @@ export const LensSchema = z
     error: 'must not be below focalLengthMinMm; swap the two',
   });
 
-export const RIG_KINDS = [
-  'tripod',
-  'slider',
-  'jib',
-  'tableTopArm',
-  'gimbal',
-  'sled',
-  'hand',
-  'bodyMount',
-  'drone',
-  'wheels',
-  'vehicle',
-  'turntable',
-  'rollLever',
-  'rope',
-] as const;
+export const RIG_KINDS = ['tripod', 'slider', 'jib', 'tableTopArm', 'gimbal', 'sled', 'hand', 'bodyMount', 'drone', 'wheels', 'vehicle', 'turntable', 'rollLever', 'rope'] as const;
 
 /** What carries the camera, and how far, high and fast it goes. Heights are of the lens above the ground it stands on. */
 export const RigSchema = z

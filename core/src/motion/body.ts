@@ -39,7 +39,11 @@ interface Wave {
 function waves(next: () => number): Wave[] {
   const scale = 1 / Math.hypot(...BANDS.map(({ share }) => share));
   return BANDS.flatMap(({ fromHz, toHz, share }) =>
-    Array.from({ length: WAVES_PER_BAND }, () => ({ size: share * scale * Math.sqrt(2 / WAVES_PER_BAND), turn: 2 * Math.PI * (fromHz + (toHz - fromHz) * next()), from: 2 * Math.PI * next() })),
+    Array.from({ length: WAVES_PER_BAND }, () => ({
+      size: share * scale * Math.sqrt(2 / WAVES_PER_BAND),
+      turn: 2 * Math.PI * (fromHz + (toHz - fromHz) * next()),
+      from: 2 * Math.PI * next(),
+    })),
   );
 }
 

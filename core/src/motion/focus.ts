@@ -3,6 +3,9 @@ import type { ShotMotion } from './legs';
 import { eased } from './feather';
 import { placeOverTime } from './walk';
 
+/** Nothing focuses nearer than this, m. */
+const LEAST_FOCUS_M = 0.02;
+
 /** Where the focus is, row after row, metres along the line to the thing. */
 export type FocusAt = (tS: number, place: Float64Array, subjectDistanceM: number) => number;
 
@@ -15,7 +18,7 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
     const at = new Float64Array(3);
     return (tS: number, place: Float64Array) => {
       walk(tS, at);
-      return Math.max(0.02, Math.hypot(at[0] - place[0], at[1] - place[1], at[2] + piece.heightM / 2 - place[2]));
+      return Math.max(LEAST_FOCUS_M, Math.hypot(at[0] - place[0], at[1] - place[1], at[2] + piece.heightM / 2 - place[2]));
     };
   };
   const racks = motion.legs.map(({ recipe, move }) => {
@@ -25,9 +28,10 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
   if (racks.every((rack) => rack === null)) return (_tS, _place, subjectDistanceM) => subjectDistanceM;
   const legDioptres = (k: number, tS: number, place: Float64Array, subjectDistanceM: number): number => {
     const rack = racks[k];
-    if (!rack) return 1 / subjectDistanceM;
-    const from = 1 / (rack.from?.(tS, place) ?? subjectDistanceM);
-    const to = 1 / (rack.to?.(tS, place) ?? subjectDistanceM);
+    const subject = 1 / Math.max(LEAST_FOCUS_M, subjectDistanceM);
+    if (!rack) return subject;
+    const from = 1 / (rack.from?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
+    const to = 1 / (rack.to?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
     return from + (to - from) * motion.legs[k].shareAt(tS);
   };
   return (tS, place, subjectDistanceM) => {

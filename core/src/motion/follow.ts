@@ -10,6 +10,8 @@ export interface Following {
 
 /** Damping of a follow: a little overshoot at a sudden stop. Common practice, no published source. */
 export const DAMPING = 0.7;
+/** Less than this is at once. */
+const LEAST_SMOOTHING_S = 1e-3;
 const FINE_STEP_S = 1 / 240;
 
 /**
@@ -24,7 +26,8 @@ export function followed(direction: Float64Array, rateHz: number, { smoothingS, 
   if (count === 0) return out;
   const steps = Math.max(1, Math.ceil(1 / rateHz / FINE_STEP_S));
   const h = 1 / rateHz / steps;
-  const omega = smoothingS > 0 ? (2 * DAMPING) / smoothingS : Infinity;
+  const lags = smoothingS > LEAST_SMOOTHING_S;
+  const omega = lags ? (2 * DAMPING) / smoothingS : Infinity;
   const damped = omega * Math.sqrt(1 - DAMPING * DAMPING);
   const decay = Math.exp(-DAMPING * omega * h);
   const [cos, sin] = [Math.cos(damped * h), Math.sin(damped * h)];
@@ -41,7 +44,7 @@ export function followed(direction: Float64Array, rateHz: number, { smoothingS, 
       if (wanted - commanded > deadBandDeg) commanded = wanted - deadBandDeg;
       else if (commanded - wanted > deadBandDeg) commanded = wanted + deadBandDeg;
       const from = x;
-      if (smoothingS > 0) {
+      if (lags) {
         const slope = (commanded - before) / h;
         const y = x - (before - behindS * slope);
         const vy = v - slope;

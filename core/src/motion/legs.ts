@@ -162,7 +162,10 @@ export function handlesOf({ recipe, move, stage, track, shareAt, momentAt, pace 
   };
   const backwards = shareAt(-Infinity) === 1;
   const [first, last] = backwards ? [pace.endS, pace.startS] : [pace.startS, pace.endS];
-  return [...(isFirst || backwards ? [handle('start', recipe.ends === 'both' ? (backwards ? 'end' : 'start') : 'camera', first)] : []), ...(recipe.ends === 'both' ? [handle('end', backwards ? 'start' : 'end', last)] : [])];
+  return [
+    ...(isFirst || backwards ? [handle('start', recipe.ends === 'both' ? (backwards ? 'end' : 'start') : 'camera', first)] : []),
+    ...(recipe.ends === 'both' ? [handle('end', backwards ? 'start' : 'end', last)] : []),
+  ];
 }
 
 /** When a leg's track begins and ends, for dragging. */

@@ -102,7 +102,7 @@ export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): 
     rows.xM[i] = pose.place[0];
     rows.yM[i] = pose.place[1];
     rows.zM[i] = pose.place[2];
-    rows.panDeg[i] = previousPan === null ? ((pose.panDeg % 360) + 360) % 360 : pose.panDeg - 360 * Math.round((pose.panDeg - previousPan) / 360);
+    rows.panDeg[i] = previousPan === null ? pose.panDeg - 360 * Math.floor(pose.panDeg / 360) : pose.panDeg - 360 * Math.round((pose.panDeg - previousPan) / 360);
     rows.tiltDeg[i] = pose.tiltDeg;
     rows.rollDeg[i] = pose.rollDeg;
     rows.focalLengthMm[i] = through.effectiveMm;
@@ -124,7 +124,13 @@ export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): 
 
 /** The lens is set once, to the widest the shot needs; the rest is enlarged afterwards. */
 function enlargeOnly(wantedMm: Float64Array, effectiveMm: Float64Array, crop: Float64Array, leastMm: number, mostMm: number): void {
-  const opticalMm = Math.min(mostMm, Math.max(leastMm, wantedMm.reduce((least, mm) => Math.min(least, mm), Infinity)));
+  const opticalMm = Math.min(
+    mostMm,
+    Math.max(
+      leastMm,
+      wantedMm.reduce((least, mm) => Math.min(least, mm), Infinity),
+    ),
+  );
   for (let i = 0; i < wantedMm.length; i += 1) {
     crop[i] = Math.max(1, wantedMm[i] / opticalMm);
     effectiveMm[i] = Math.max(wantedMm[i], opticalMm);

@@ -21,7 +21,12 @@ export function naturalSpline(rows: readonly (readonly number[])[], width: numbe
   for (let i = 1; i < count; i += 1) knots[i] = knots[i - 1] + Math.max(gaps[i - 1], mean / 100);
   const whole = knots[count - 1];
   for (let i = 0; i < count; i += 1) knots[i] /= whole;
-  const bends = Array.from({ length: width }, (_, axis) => secondDerivatives(knots, rows.map((row) => row[axis])));
+  const bends = Array.from({ length: width }, (_, axis) =>
+    secondDerivatives(
+      knots,
+      rows.map((row) => row[axis]),
+    ),
+  );
   return {
     knots,
     at(u, out, offset) {

@@ -50,7 +50,10 @@ export function line(from: Point3, to: Point3, reached: (s: number) => number = 
 }
 
 /** A ring about a point that may grow, rise and slip sideways: bearing, radius, height and slip all go evenly with s. Sweep is clockwise seen from above when positive. */
-export function ring(pivot: Point3, run: { startBearingDeg: number; sweepDeg: number; fromRadiusM: number; toRadiusM: number; fromHeightM: number; toHeightM: number; slip?: { xM: number; yM: number } }): Track {
+export function ring(
+  pivot: Point3,
+  run: { startBearingDeg: number; sweepDeg: number; fromRadiusM: number; toRadiusM: number; fromHeightM: number; toHeightM: number; slip?: { xM: number; yM: number } },
+): Track {
   return {
     write(s, _tS, out, offset = 0) {
       const bearing = (run.startBearingDeg + run.sweepDeg * s) * RAD;

@@ -21,7 +21,12 @@ export function walkAt(points: readonly WalkPoint[]): WalkAt {
       out[offset + 2] = first.zM;
     };
   const times = points.map((point) => point.tS);
-  const columns = (['xM', 'yM', 'zM'] as const).map((axis) => secondIntegral(times, points.map((point) => point[axis])));
+  const columns = (['xM', 'yM', 'zM'] as const).map((axis) =>
+    secondIntegral(
+      times,
+      points.map((point) => point[axis]),
+    ),
+  );
   return (tS, out, offset = 0) => {
     for (let axis = 0; axis < 3; axis += 1) {
       const integral = columns[axis];

@@ -101,7 +101,10 @@ describe('findings, provoked and cured by what they offer', () => {
       'a zoom too quick',
       'zoom.rate',
       plainShoot(
-        moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: 4, toDistanceM: 8, bearingDeg: 180 }, { timing: timing({ durationS: 3, featherInS: 0.7, featherOutS: 0.7 }) }),
+        moved(
+          { kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: 4, toDistanceM: 8, bearingDeg: 180 },
+          { timing: timing({ durationS: 3, featherInS: 0.7, featherOutS: 0.7 }) },
+        ),
       ),
     ],
     ['a background that hardly grows', 'zoom.background', plainShoot(moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: 4, toDistanceM: 4.6, bearingDeg: 180 }))],

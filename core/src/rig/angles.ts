@@ -48,7 +48,17 @@ function rollFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   if (!most || most.value < LEVEL_DEG) return [];
   const sentence = `The frame rolls to ${degrees(samples.rollDeg[most.row])}; ${rig.name} ${rig.rollMaxDeg > 0 ? `rolls up to ${degrees(rig.rollMaxDeg)} either way` : 'keeps it level'}.`;
   return [
-    upTo({ id: 'rig.roll', measure: 'roll', value: most.value, limit: rig.rollMaxDeg, tS: samples.screenS[most.row], unit: 'deg', say: degrees, sentence, reason: 'A head rolls only as far as its motor, or a plate turned by 90°, lets it.' }),
+    upTo({
+      id: 'rig.roll',
+      measure: 'roll',
+      value: most.value,
+      limit: rig.rollMaxDeg,
+      tS: samples.screenS[most.row],
+      unit: 'deg',
+      say: degrees,
+      sentence,
+      reason: 'A head rolls only as far as its motor, or a plate turned by 90°, lets it.',
+    }),
   ];
 }
 
@@ -68,7 +78,17 @@ function bankFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   if (!most) return [];
   const sentence = `${rig.name} leans ${degrees(most.value)} into the turn; up to ${degrees(rig.bankMaxDeg)} it flies steadily.`;
   return [
-    upTo({ id: 'rig.bank', measure: 'bank', value: most.value, limit: rig.bankMaxDeg, tS: samples.screenS[most.row], unit: 'deg', say: degrees, sentence, reason: 'Turning flight leans: faster or tighter, and the rotors come into the frame and the height is lost.' }),
+    upTo({
+      id: 'rig.bank',
+      measure: 'bank',
+      value: most.value,
+      limit: rig.bankMaxDeg,
+      tS: samples.screenS[most.row],
+      unit: 'deg',
+      say: degrees,
+      sentence,
+      reason: 'Turning flight leans: faster or tighter, and the rotors come into the frame and the height is lost.',
+    }),
   ];
 }
 
@@ -80,7 +100,23 @@ function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
     const limit = rig.panRateMaxDegps;
     const perSecond = (deg: number) => `${degrees(deg)}/s`;
     const sentence = `The camera turns at up to ${perSecond(turn.value)}; ${rig.name} turns at ${perSecond(limit)}, no slower and no faster.`;
-    return [about({ id: 'rig.turntable', measure: 'turning', value: turn.value, limit, tS: samples.screenS[turn.row], unit: 'deg/s', say: perSecond, sentence, reason: 'A record player has one speed: fun pointing at the ceiling, far too fast to sweep a room.' }, 0.05, 0.1)];
+    return [
+      about(
+        {
+          id: 'rig.turntable',
+          measure: 'turning',
+          value: turn.value,
+          limit,
+          tS: samples.screenS[turn.row],
+          unit: 'deg/s',
+          say: perSecond,
+          sentence,
+          reason: 'A record player has one speed: fun pointing at the ceiling, far too fast to sweep a room.',
+        },
+        0.05,
+        0.1,
+      ),
+    ];
   }
   if (rig.kind === 'rope' && rig.armM > 0) {
     const { xM, yM, zM, captureRateHz } = samples;
@@ -90,7 +126,23 @@ function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
     const limit = ropePeriodS(rig.armM) / 2;
     const seconds = (s: number) => `${s.toFixed(1)} s`;
     const sentence = `The camera travels for ${seconds(moving)}; on ${rig.name} it swings from one side to the other in ${seconds(limit)}.`;
-    return [about({ id: 'rig.rope', measure: 'swing', value: moving, limit, tS: samples.screenS[0], unit: 's', say: seconds, sentence, reason: 'A rope keeps its own time, 2π√(length/g) there and back: only a longer or shorter rope changes it.' }, 0.15, 0.35)];
+    return [
+      about(
+        {
+          id: 'rig.rope',
+          measure: 'swing',
+          value: moving,
+          limit,
+          tS: samples.screenS[0],
+          unit: 's',
+          say: seconds,
+          sentence,
+          reason: 'A rope keeps its own time, 2π√(length/g) there and back: only a longer or shorter rope changes it.',
+        },
+        0.15,
+        0.35,
+      ),
+    ];
   }
   return [];
 }

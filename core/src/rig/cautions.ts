@@ -41,22 +41,30 @@ export function cautionsOf(setup: Setup, samples: Samples, approaches: readonly 
         : 'Spinning rotors near or above people: crews usually keep everyone clear of the whole path, keep a spotter watching the sky, and check airspace, airfields, parks’ rules, wind and battery first.',
     );
   const under = OVERHEAD.has(rig.kind) || rig.armM > 0 ? personUnder(setup, samples) : null;
-  if (under) add('overhead', `The camera passes above ${under}: crews usually tie camera and lens to the rig with a second line of their own, and keep people from standing below.`);
-  if (rig.kind === 'rope') add('rope', 'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified rigger judge every knot and point.');
+  if (under)
+    add('overhead', `The camera passes above ${under}: crews usually tie camera and lens to the rig with a second line of their own, and keep people from standing below.`);
+  if (rig.kind === 'rope')
+    add('rope', 'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified rigger judge every knot and point.');
   if (rig.kind === 'vehicle' || rig.kind === 'wheels')
     add(
       'wheels',
       `A moving ${rig.kind === 'vehicle' ? 'vehicle' : 'board'} near people: crews usually have one to drive who watches the way and one to operate who watches the frame, clear the way, strap the lens, and agree a word that stops it.`,
     );
-  if (STANDS.has(rig.kind)) add('stands', 'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move of the rig, and tape down cables.');
+  if (STANDS.has(rig.kind))
+    add('stands', 'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move of the rig, and tape down cables.');
   if (ON_FOOT.has(rig.kind) && walksBackwards(samples))
     add('backwards', 'The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper guide by the shoulder.');
   if (ON_FOOT.has(rig.kind) || held) {
     const edge = edgeNear(setup, samples);
-    if (edge) add('edge', `The path comes within a step of a drop of ${length(edge)}: crews usually mark the edge, keep eyes off the screen there, and have somebody hold the operator’s belt.`);
+    if (edge)
+      add(
+        'edge',
+        `The path comes within a step of a drop of ${length(edge)}: crews usually mark the edge, keep eyes off the screen there, and have somebody hold the operator’s belt.`,
+      );
   }
   const minutes = samples.tS[samples.count - 1] / 60;
-  if (rig.runMin > 0 && minutes > rig.runMin * LIMITS.tightShare.value) add('battery', `One take lasts ${minutes.toFixed(1)} minutes and ${rig.name} about ${rig.runMin}: crews usually land, or put it down, with a good part left.`);
+  if (rig.runMin > 0 && minutes > rig.runMin * LIMITS.tightShare.value)
+    add('battery', `One take lasts ${minutes.toFixed(1)} minutes and ${rig.name} about ${rig.runMin}: crews usually land, or put it down, with a good part left.`);
   if ((rig.kind === 'hand' || rig.kind === 'gimbal') && (largest(heights)?.value ?? 0) > 1.9)
     add('arms', 'Held above the head: arms tire within a minute, and a tired arm drops things. Crews usually rest between takes and keep people out from under it.');
   if (IN_WIND.has(rig.kind) && !held) add('wind', 'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or take another rig.');

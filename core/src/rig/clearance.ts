@@ -88,10 +88,20 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, { leng
   const common = { measure: 'clearance', unit: 'm', say: length };
   if (camera && camera.distanceM < rig.clearM * LIMITS.clearTightFactor.value) {
     const into = camera.distanceM <= 0;
-    const sentence = into ? `The camera goes through ${camera.name}.` : `The lens passes ${camera.name} at ${length(camera.distanceM)}; ${rig.name} needs ${length(rig.clearM)} about it.`;
+    const sentence = into
+      ? `The camera goes through ${camera.name}.`
+      : `The lens passes ${camera.name} at ${length(camera.distanceM)}; ${rig.name} needs ${length(rig.clearM)} about it.`;
     findings.push(
       graded(
-        { ...common, id: 'rig.clear', value: camera.distanceM, limit: rig.clearM, tS: samples.screenS[camera.row], sentence, reason: rig.kind === 'drone' ? 'The rotors reach farther than the lens.' : 'Cage, hands and head need room as well as the lens.' },
+        {
+          ...common,
+          id: 'rig.clear',
+          value: camera.distanceM,
+          limit: rig.clearM,
+          tS: samples.screenS[camera.row],
+          sentence,
+          reason: rig.kind === 'drone' ? 'The rotors reach farther than the lens.' : 'Cage, hands and head need room as well as the lens.',
+        },
         camera.distanceM < rig.clearM ? 'cannot' : 'tight',
       ),
     );
@@ -100,14 +110,33 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, { leng
     const verb = ON_WHEELS.has(rig.kind) ? 'would have to roll' : 'would have to walk';
     findings.push(
       graded(
-        { ...common, id: 'rig.way', value: carrier.distanceM, limit: 0, tS: samples.screenS[carrier.row], sentence: `Whoever carries ${rig.name} ${verb} through ${carrier.name}.`, reason: 'The lens passes over it, the legs do not. Go along it, or take a rig that reaches over.' },
+        {
+          ...common,
+          id: 'rig.way',
+          value: carrier.distanceM,
+          limit: 0,
+          tS: samples.screenS[carrier.row],
+          sentence: `Whoever carries ${rig.name} ${verb} through ${carrier.name}.`,
+          reason: 'The lens passes over it, the legs do not. Go along it, or take a rig that reaches over.',
+        },
         'cannot',
       ),
     );
   }
   if (arm && arm.distanceM < 0.05)
     findings.push(
-      graded({ ...common, id: 'rig.armClear', value: arm.distanceM, limit: 0.05, tS: samples.screenS[arm.row], sentence: `The arm of ${rig.name} ${arm.distanceM <= 0 ? 'goes through' : 'brushes'} ${arm.name}.`, reason: 'The whole arm sweeps, not the camera alone.' }, 'cannot'),
+      graded(
+        {
+          ...common,
+          id: 'rig.armClear',
+          value: arm.distanceM,
+          limit: 0.05,
+          tS: samples.screenS[arm.row],
+          sentence: `The arm of ${rig.name} ${arm.distanceM <= 0 ? 'goes through' : 'brushes'} ${arm.name}.`,
+          reason: 'The whole arm sweeps, not the camera alone.',
+        },
+        'cannot',
+      ),
     );
   return findings;
 }
@@ -139,7 +168,17 @@ function groundFindings(setup: Setup, samples: Samples, { length, degrees }: Say
     const sentence = `The ground steps by ${length(step.value)}; ${wheels ? 'wheels take' : 'feet take'} ${length(mostStepM)}.`;
     findings.push(
       graded(
-        { id: 'rig.step', measure: 'step', value: step.value, limit: mostStepM, tS: samples.screenS[step.row], unit: 'm', say: length, sentence, reason: 'Every step of the ground reaches the picture, and eyes on a screen do not see it coming.' },
+        {
+          id: 'rig.step',
+          measure: 'step',
+          value: step.value,
+          limit: mostStepM,
+          tS: samples.screenS[step.row],
+          unit: 'm',
+          say: length,
+          sentence,
+          reason: 'Every step of the ground reaches the picture, and eyes on a screen do not see it coming.',
+        },
         step.value > mostStepM ? 'cannot' : 'tight',
       ),
     );
@@ -150,7 +189,17 @@ function groundFindings(setup: Setup, samples: Samples, { length, degrees }: Say
     const sentence = `The ground slopes by ${degrees(slopeDeg)}; ${wheels ? 'wheels hold still' : 'feet go steadily'} up to ${degrees(mostSlopeDeg)}.`;
     findings.push(
       graded(
-        { id: 'rig.slope', measure: 'slope', value: slopeDeg, limit: mostSlopeDeg, tS: samples.screenS[slope.row], unit: 'deg', say: degrees, sentence, reason: 'Weight runs downhill.' },
+        {
+          id: 'rig.slope',
+          measure: 'slope',
+          value: slopeDeg,
+          limit: mostSlopeDeg,
+          tS: samples.screenS[slope.row],
+          unit: 'deg',
+          say: degrees,
+          sentence,
+          reason: 'Weight runs downhill.',
+        },
         slopeDeg > mostSlopeDeg ? 'cannot' : 'tight',
       ),
     );

@@ -18,7 +18,14 @@ export function heightFindings({ rig }: Setup, samples: Samples, heights: Float6
   }
   const sentence = `The lens is at most ${length(highest.value)} above the ground; ${rig.name} reaches ${length(rig.heightMaxM)}.`;
   return [
-    upTo({ ...common, value: highest.value, limit: rig.heightMaxM, tS: samples.screenS[highest.row], sentence, reason: 'Higher needs something steady to stand on, or another rig.' }),
+    upTo({
+      ...common,
+      value: highest.value,
+      limit: rig.heightMaxM,
+      tS: samples.screenS[highest.row],
+      sentence,
+      reason: 'Higher needs something steady to stand on, or another rig.',
+    }),
   ];
 }
 

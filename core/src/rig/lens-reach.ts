@@ -16,7 +16,12 @@ export function lensFindings({ shot, lens, subject }: Setup, motion: ShotMotion,
   if (value !== undefined) {
     const limit = value < focalLengthMinMm ? focalLengthMinMm : focalLengthMaxMm;
     const sentence = `The shot asks for ${mm(value)}; ${lens.name} gives ${trim(focalLengthMinMm, 0)} to ${mm(focalLengthMaxMm)}.`;
-    findings.push(graded({ id: 'rig.lens', measure: 'focal length', value, limit, tS: 0, unit: 'mm', say: mm, sentence, reason: 'Choose another lens, or a focal length this one has.' }, 'cannot'));
+    findings.push(
+      graded(
+        { id: 'rig.lens', measure: 'focal length', value, limit, tS: 0, unit: 'mm', say: mm, sentence, reason: 'Choose another lens, or a focal length this one has.' },
+        'cannot',
+      ),
+    );
   }
   // A lens that is meant to go dark need not be sharp there.
   const dark = motion.legs.some(({ move }) => 'gapM' in move);
@@ -26,7 +31,17 @@ export function lensFindings({ shot, lens, subject }: Setup, motion: ShotMotion,
     const sentence = `The focus would have to come to ${length(distanceM)}; ${lens.name} focuses from ${length(lens.closestFocusM)}${dark ? ', which does not show in the dark' : ''}.`;
     findings.push(
       graded(
-        { id: 'rig.focus', measure: 'distance', value: distanceM, limit: lens.closestFocusM, tS: samples.screenS[closest.row], unit: 'm', say: length, sentence, reason: 'Nearer than that it stays soft.' },
+        {
+          id: 'rig.focus',
+          measure: 'distance',
+          value: distanceM,
+          limit: lens.closestFocusM,
+          tS: samples.screenS[closest.row],
+          unit: 'm',
+          say: length,
+          sentence,
+          reason: 'Nearer than that it stays soft.',
+        },
         dark ? 'fits' : 'cannot',
       ),
     );

@@ -41,7 +41,16 @@ export function pathFindings({ rig }: Setup, motion: ShotMotion, samples: Sample
     const reach = largest(Float64Array.from(samples.tS, (tS, i) => armLengthM(arm, tS, samples, i)));
     if (reach) {
       const sentence = `The arm would have to be ${length(reach.value)} long; that of ${rig.name} is ${length(rig.armM)}.`;
-      const use = { ...common, id: 'rig.arm', measure: 'arm', value: reach.value, limit: rig.armM, tS: samples.screenS[reach.row], sentence, reason: 'The camera stays on the circle of its arm.' };
+      const use = {
+        ...common,
+        id: 'rig.arm',
+        measure: 'arm',
+        value: reach.value,
+        limit: rig.armM,
+        tS: samples.screenS[reach.row],
+        sentence,
+        reason: 'The camera stays on the circle of its arm.',
+      };
       findings.push(graded(use, reach.value > rig.armM * 1.02 ? 'cannot' : 'fits'));
     }
   }

@@ -9,7 +9,11 @@ export function rateFindings({ rig, shot }: Setup, samples: Samples, { speed, de
   const { xM, yM, zM, panDeg, tiltDeg } = samples;
   const { flight, turning, words } = stickShare(rig, shot.stick);
   const findings: Finding[] = [];
-  const check = (column: Float64Array, use: { id: string; measure: string; limit: number; unit: string; say: (value: number) => string; reason: string }, sentence: (said: string, most: string) => string) => {
+  const check = (
+    column: Float64Array,
+    use: { id: string; measure: string; limit: number; unit: string; say: (value: number) => string; reason: string },
+    sentence: (said: string, most: string) => string,
+  ) => {
     const peak = largest(column);
     if (!peak || peak.value < 1e-4) return;
     findings.push(upTo({ ...use, value: peak.value, tS: samples.screenS[peak.row], sentence: sentence(use.say(peak.value), use.say(use.limit)) }));
@@ -22,7 +26,14 @@ export function rateFindings({ rig, shot }: Setup, samples: Samples, { speed, de
   );
   check(
     rates(samples, (i) => Math.abs(zM[i] - zM[i - 1])),
-    { id: 'rig.climb', measure: 'climbing', limit: rig.climbMaxMps * flight, unit: 'm/s', say: speed, reason: 'Arms, knees, arms of steel and rotors lift more slowly than they travel.' },
+    {
+      id: 'rig.climb',
+      measure: 'climbing',
+      limit: rig.climbMaxMps * flight,
+      unit: 'm/s',
+      say: speed,
+      reason: 'Arms, knees, arms of steel and rotors lift more slowly than they travel.',
+    },
     (said, most) => `The camera climbs or sinks at up to ${said}; ${rig.name} manages ${most}${steady}.`,
   );
   check(
@@ -64,7 +75,6 @@ function accelerations({ count, captureRateHz, xM, yM, zM }: Samples): Float64Ar
   const out = new Float64Array(count).fill(NaN);
   const k = Math.max(1, Math.round(captureRateHz / 20));
   const hS = k / captureRateHz;
-  for (let i = k; i + k < count; i += 1)
-    out[i] = Math.hypot(xM[i + k] - 2 * xM[i] + xM[i - k], yM[i + k] - 2 * yM[i] + yM[i - k], zM[i + k] - 2 * zM[i] + zM[i - k]) / (hS * hS);
+  for (let i = k; i + k < count; i += 1) out[i] = Math.hypot(xM[i + k] - 2 * xM[i] + xM[i - k], yM[i + k] - 2 * yM[i] + yM[i - k], zM[i + k] - 2 * zM[i] + zM[i - k]) / (hS * hS);
   return out;
 }

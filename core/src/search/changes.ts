@@ -59,7 +59,10 @@ export function fasterFrames({ shot, camera }: Setup): Change {
   return camera.frameRatesHz
     .filter((hz) => hz > shot.frameRateHz)
     .sort((a, b) => a - b)
-    .map((frameRateHz) => ({ shot: { ...shot, frameRateHz, captureRateHz: Math.max(frameRateHz, shot.captureRateHz) }, instruction: `Film and show ${frameRateHz} frames a second` }));
+    .map((frameRateHz) => ({
+      shot: { ...shot, frameRateHz, captureRateHz: Math.max(frameRateHz, shot.captureRateHz) },
+      instruction: `Film and show ${frameRateHz} frames a second`,
+    }));
 }
 
 /** Recording more frames than are shown: everything takes longer on screen. */

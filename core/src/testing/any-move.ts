@@ -27,11 +27,14 @@ export function anyMoveOf(kind: MoveKind): fc.Arbitrary<Move> {
   if (kind === 'free')
     return fc
       .record({ kind: fc.constant(kind), pivotEastM: num(-3, 3), pivotNorthM: num(-3, 3), points: fc.array(point, { minLength: 2, maxLength: 6 }) })
-      .filter(({ points }) => points.every((row, i) => i === 0 || Math.hypot(row.eastM - points[i - 1].eastM, row.northM - points[i - 1].northM, row.heightM - points[i - 1].heightM) > LEAST_APART_M))
+      .filter(({ points }) =>
+        points.every((row, i) => i === 0 || Math.hypot(row.eastM - points[i - 1].eastM, row.northM - points[i - 1].northM, row.heightM - points[i - 1].heightM) > LEAST_APART_M),
+      )
       .map((move) => MoveSchema.parse(move));
   const fields: Record<string, fc.Arbitrary<unknown>> = { kind: fc.constant(kind) };
   for (const parameter of parametersOf(kind))
-    fields[parameter.key] = parameter.type === 'number' ? usual(parameter) : parameter.type === 'choice' ? fc.constantFrom(...Object.keys(parameter.names)) : fc.constantFrom(null, 'post', 'back');
+    fields[parameter.key] =
+      parameter.type === 'number' ? usual(parameter) : parameter.type === 'choice' ? fc.constantFrom(...Object.keys(parameter.names)) : fc.constantFrom(null, 'post', 'back');
   return fc.record(fields).map((move) => MoveSchema.parse(move));
 }
 

@@ -15,7 +15,12 @@ export interface ChoiceFacts {
   names: Record<string, string>;
 }
 
-const number = (min: number, max: number, facts: NumberFacts) => z.number().min(min).max(max).meta({ ...facts });
+const number = (min: number, max: number, facts: NumberFacts) =>
+  z
+    .number()
+    .min(min)
+    .max(max)
+    .meta({ ...facts });
 
 export const metres = (label: string, min: number, max: number, mirror?: NumberFacts['mirror']) => number(min, max, { label, unit: 'm', step: 0.1, ...(mirror && { mirror }) });
 export const degrees = (label: string, min: number, max: number, mirror?: NumberFacts['mirror']) => number(min, max, { label, unit: 'deg', step: 5, ...(mirror && { mirror }) });

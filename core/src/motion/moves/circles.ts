@@ -76,7 +76,7 @@ export const driftingOrbit: Recipe<MoveOf<'driftingOrbit'>> = {
     radiusM: distanceM,
     startBearingDeg: bearingDeg - 45,
     sweepDeg: 90,
-    driftM: distanceM * 0.6,
+    driftM: -Math.min(500, distanceM * 0.6),
   }),
 };
 

@@ -72,7 +72,13 @@ export const free: Recipe<Free> = {
   joins: 'by',
   subjectIn: () => 'sometime',
   ends: 'both',
-  grips: ({ points }, { pivot }) => points.map((point, i) => ({ id: `point-${i}`, label: i === 0 ? 'start' : i === points.length - 1 ? 'end' : `${i + 1}`, xM: pivot.xM + point.eastM, yM: pivot.yM + point.northM })),
+  grips: ({ points }, { pivot }) =>
+    points.map((point, i) => ({
+      id: `point-${i}`,
+      label: i === 0 ? 'start' : i === points.length - 1 ? 'end' : `${i + 1}`,
+      xM: pivot.xM + point.eastM,
+      yM: pivot.yM + point.northM,
+    })),
   stand: ({ points }) => {
     const { eastM, northM, heightM } = points[0];
     return { distanceM: Math.max(0.1, Math.hypot(eastM, northM)), bearingDeg: (Math.atan2(eastM, northM) * 180) / Math.PI, heightM };
@@ -99,7 +105,11 @@ export const free: Recipe<Free> = {
   scaleTravel: (move, share) => {
     const [first] = move.points;
     const to = (from: number, at: number) => settable(from + (at - from) * share);
-    const scaled = moved(move, (point, i) => (i === 0 ? point : { ...point, eastM: metres(to(first.eastM, point.eastM)), northM: metres(to(first.northM, point.northM)), heightM: clamp(to(first.heightM, point.heightM), -50, 500) }));
+    const scaled = moved(move, (point, i) =>
+      i === 0
+        ? point
+        : { ...point, eastM: metres(to(first.eastM, point.eastM)), northM: metres(to(first.northM, point.northM)), heightM: clamp(to(first.heightM, point.heightM), -50, 500) },
+    );
     return apart(scaled) ? scaled : move;
   },
   scaleDistance: (move, share) => {
@@ -117,4 +127,5 @@ export const free: Recipe<Free> = {
   },
 };
 
-const apart = ({ points }: Free) => points.every((point, i) => i === 0 || Math.hypot(point.eastM - points[i - 1].eastM, point.northM - points[i - 1].northM, point.heightM - points[i - 1].heightM) >= 0.01);
+const apart = ({ points }: Free) =>
+  points.every((point, i) => i === 0 || Math.hypot(point.eastM - points[i - 1].eastM, point.northM - points[i - 1].northM, point.heightM - points[i - 1].heightM) >= 0.01);

@@ -10,7 +10,13 @@ const upright = (move: Lift, { pivot }: Stage): Track =>
   line(fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM), fromPivot(pivot, move.distanceM, move.bearingDeg, move.toHeightM));
 
 /** What every straight rise and drop shares. */
-function lift<K extends MoveKind>(kind: K, title: string, purpose: string, startingFrom: (stand: Stand, pivot: { pivotEastM: number; pivotNorthM: number }) => MoveOf<K>, effect: Effect = 'lift') {
+function lift<K extends MoveKind>(
+  kind: K,
+  title: string,
+  purpose: string,
+  startingFrom: (stand: Stand, pivot: { pivotEastM: number; pivotNorthM: number }) => MoveOf<K>,
+  effect: Effect = 'lift',
+) {
   return { ...PLAIN, kind, title, purpose, effect, startingFrom };
 }
 
@@ -20,7 +26,12 @@ const within = (heightM: number) => Math.min(500, Math.max(-50, Math.round(heigh
 const lockedAt = (at: number) => ({ aim: () => ({ base: 'locked' as const, at }) });
 
 export const rise: Recipe<MoveOf<'rise'>> = {
-  ...lift('rise', 'Rise', 'Go up and look on: the frame climbs past the subject to what is behind it.', (stand, pivot) => ({ kind: 'rise', ...pivot, ...stand, toHeightM: within(stand.heightM + 1) })),
+  ...lift('rise', 'Rise', 'Go up and look on: the frame climbs past the subject to what is behind it.', (stand, pivot) => ({
+    kind: 'rise',
+    ...pivot,
+    ...stand,
+    toHeightM: within(stand.heightM + 1),
+  })),
   ...standing<MoveOf<'rise'>>(upright),
   ...lockedAt(0),
   joins: 'by',
@@ -28,7 +39,13 @@ export const rise: Recipe<MoveOf<'rise'>> = {
 };
 
 export const drop: Recipe<MoveOf<'drop'>> = {
-  ...lift('drop', 'Drop', 'Come down onto the subject’s own height: from the place to the person.', (stand, pivot) => ({ kind: 'drop', ...pivot, ...stand, heightM: within(stand.heightM + 1), toHeightM: stand.heightM })),
+  ...lift('drop', 'Drop', 'Come down onto the subject’s own height: from the place to the person.', (stand, pivot) => ({
+    kind: 'drop',
+    ...pivot,
+    ...stand,
+    heightM: within(stand.heightM + 1),
+    toHeightM: stand.heightM,
+  })),
   ...standing<MoveOf<'drop'>>(upright),
   ...lockedAt(1),
   joins: 'to',
@@ -59,7 +76,14 @@ export const riseTiltDown: Recipe<MoveOf<'riseTiltDown'>> = {
 
 /** Arms swing out as they pass the shoulders: half a sine across the rise, towards the pivot. */
 export const crane: Recipe<MoveOf<'crane'>> = {
-  ...lift('crane', 'Crane by hand', 'From a squat to arms overhead: a small crane that needs no crane.', (stand, pivot) => ({ kind: 'crane', ...pivot, ...stand, heightM: 0.4, toHeightM: 2.1, leanM: 0.3 })),
+  ...lift('crane', 'Crane by hand', 'From a squat to arms overhead: a small crane that needs no crane.', (stand, pivot) => ({
+    kind: 'crane',
+    ...pivot,
+    ...stand,
+    heightM: 0.4,
+    toHeightM: 2.1,
+    leanM: 0.3,
+  })),
   ...standing<MoveOf<'crane'>>((move, { pivot }) =>
     evenly((u, out, offset) => {
       const at = fromPivot(pivot, move.distanceM - move.leanM * Math.sin(Math.PI * u), move.bearingDeg, move.heightM + (move.toHeightM - move.heightM) * u);
@@ -72,7 +96,13 @@ export const crane: Recipe<MoveOf<'crane'>> = {
 };
 
 export const riseOverReveal: Recipe<MoveOf<'riseOverReveal'>> = {
-  ...lift('riseOverReveal', 'Rise from behind', 'Start hidden behind something near and rise until the subject shows over it.', (stand, pivot) => ({ kind: 'riseOverReveal', ...pivot, ...stand, heightM: 0.4, toHeightM: within(Math.max(stand.heightM, 1.4) + 0.6) }), 'show'),
+  ...lift(
+    'riseOverReveal',
+    'Rise from behind',
+    'Start hidden behind something near and rise until the subject shows over it.',
+    (stand, pivot) => ({ kind: 'riseOverReveal', ...pivot, ...stand, heightM: 0.4, toHeightM: within(Math.max(stand.heightM, 1.4) + 0.6) }),
+    'show',
+  ),
   ...standing<MoveOf<'riseOverReveal'>>(upright),
   joins: 'onto',
   subjectIn: () => 'end',

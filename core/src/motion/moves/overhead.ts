@@ -32,7 +32,9 @@ export const overheadSlide: Recipe<MoveOf<'overheadSlide'>> = {
 
 export const overheadSpin: Recipe<MoveOf<'overheadSpin'>> = {
   ...DOWN,
-  ...standing<MoveOf<'overheadSpin'>>((move, { pivot }) => line(fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM), fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM + move.riseM))),
+  ...standing<MoveOf<'overheadSpin'>>((move, { pivot }) =>
+    line(fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM), fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM + move.riseM)),
+  ),
   kind: 'overheadSpin',
   title: 'Overhead spin',
   purpose: 'Straight down, turning like a slow top, perhaps rising: one spin can be cut onto another.',

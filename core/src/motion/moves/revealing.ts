@@ -17,7 +17,14 @@ export const backAwayReveal: Recipe<MoveOf<'backAwayReveal'>> = {
   joins: 'from',
   subjectIn: () => 'end',
   aim: () => ({ base: 'locked', at: 1 }),
-  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'backAwayReveal', ...pivot, heightM: Math.max(heightM, 3), beyondM: Math.min(2000, distanceM * 1.5), toDistanceM: distanceM, bearingDeg }),
+  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({
+    kind: 'backAwayReveal',
+    ...pivot,
+    heightM: Math.max(heightM, 3),
+    beyondM: Math.min(2000, distanceM * 1.5),
+    toDistanceM: distanceM,
+    bearingDeg,
+  }),
 };
 
 export const tiltToHorizon: Recipe<MoveOf<'tiltToHorizon'>> = {
@@ -52,7 +59,8 @@ export const darkStart: Recipe<MoveOf<'darkStart'>> = {
   ...radial<MoveOf<'darkStart'>>({
     from: ({ gapM }, { subjectHalfM }) => offSurface(gapM, subjectHalfM),
     to: ({ toDistanceM }) => toDistanceM,
-    put: (move, end, distanceM, { subjectHalfM }) => (end === 'from' ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) } : { ...move, toDistanceM: clamp(distanceM, 0.1, 2000) }),
+    put: (move, end, distanceM, { subjectHalfM }) =>
+      end === 'from' ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) } : { ...move, toDistanceM: clamp(distanceM, 0.1, 2000) },
   }),
   kind: 'darkStart',
   title: 'Out of the dark',
@@ -60,6 +68,7 @@ export const darkStart: Recipe<MoveOf<'darkStart'>> = {
   effect: 'show',
   joins: 'from',
   subjectIn: () => 'end',
+  aim: () => ({ base: 'locked', at: 1 }),
   startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'darkStart', ...pivot, heightM: Math.min(heightM, 1.2), gapM: 0.05, toDistanceM: distanceM, bearingDeg }),
 };
 
@@ -68,7 +77,8 @@ export const darkEnd: Recipe<MoveOf<'darkEnd'>> = {
   ...radial<MoveOf<'darkEnd'>>({
     from: ({ fromDistanceM }) => fromDistanceM,
     to: ({ gapM }, { subjectHalfM }) => offSurface(gapM, subjectHalfM),
-    put: (move, end, distanceM, { subjectHalfM }) => (end === 'to' ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) } : { ...move, fromDistanceM: clamp(distanceM, 0.1, 2000) }),
+    put: (move, end, distanceM, { subjectHalfM }) =>
+      end === 'to' ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) } : { ...move, fromDistanceM: clamp(distanceM, 0.1, 2000) },
   }),
   kind: 'darkEnd',
   title: 'Into the dark',
@@ -76,5 +86,6 @@ export const darkEnd: Recipe<MoveOf<'darkEnd'>> = {
   effect: 'show',
   joins: 'into',
   subjectIn: () => 'start',
+  aim: () => ({ base: 'locked', at: 0 }),
   startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'darkEnd', ...pivot, heightM: Math.min(heightM, 1.2), gapM: 0.05, fromDistanceM: distanceM, bearingDeg }),
 };

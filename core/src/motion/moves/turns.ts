@@ -154,4 +154,3 @@ export const skyEnd: Recipe<MoveOf<'skyEnd'>> = {
   },
   startingFrom: (stand, pivot) => ({ kind: 'skyEnd', ...pivot, ...stand, toTiltDeg: 60 }),
 };
-

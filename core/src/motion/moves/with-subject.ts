@@ -106,5 +106,13 @@ export const overtake: Recipe<MoveOf<'overtake'>> = {
   title: 'Overtake on a diagonal',
   purpose: 'Come from behind, pass, and end in front, looking at the subject all the while; sides of different sign cross its way.',
   joins: 'past',
-  startingFrom: (stand, pivot) => ({ kind: 'overtake', ...pivot, heightM: stand.heightM, fromAlongM: -away(stand) * 0.6, toAlongM: away(stand) * 0.6, fromSideM: away(stand) * 0.8, toSideM: away(stand) * 0.6 }),
+  startingFrom: (stand, pivot) => ({
+    kind: 'overtake',
+    ...pivot,
+    heightM: stand.heightM,
+    fromAlongM: -away(stand) * 0.6,
+    toAlongM: away(stand) * 0.6,
+    fromSideM: away(stand) * 0.8,
+    toSideM: away(stand) * 0.6,
+  }),
 };

@@ -42,7 +42,11 @@ export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Be
   };
   return {
     ends: 'both',
-    stand: (move) => ({ distanceM: Math.max(0.1, Math.abs(farther(reach.from(move, NO_STAGE), reach.to(move, NO_STAGE), move))), bearingDeg: move.bearingDeg, heightM: move.heightM }),
+    stand: (move) => ({
+      distanceM: Math.max(0.1, Math.abs(farther(reach.from(move, NO_STAGE), reach.to(move, NO_STAGE), move))),
+      bearingDeg: move.bearingDeg,
+      heightM: move.heightM,
+    }),
     track: (move, stage) => {
       const [fromM, toM] = [reach.from(move, stage), reach.to(move, stage)];
       const toHeightM = move.toHeightM ?? move.heightM;
