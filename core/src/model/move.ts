@@ -47,6 +47,7 @@ export interface PieceParameter {
 }
 export type Parameter = NumberParameter | ChoiceParameter | PieceParameter;
 
+const HEIGHT_ORDER = ['heightM', 'toHeightM'];
 const parametersByKind = new Map<string, Parameter[]>(
   MOVE_SCHEMAS.map((schema) => {
     const parameters: Parameter[] = [];
@@ -57,11 +58,13 @@ const parametersByKind = new Map<string, Parameter[]>(
       else if (facts?.names) parameters.push({ type: 'choice', key, ...(facts as unknown as ChoiceFacts) });
       else if (facts?.piece) parameters.push({ type: 'piece', key, label: String(facts.label) });
     }
+    // A person says how high last.
+    parameters.sort((a, b) => HEIGHT_ORDER.indexOf(a.key) - HEIGHT_ORDER.indexOf(b.key));
     return [schema.shape.kind.value, parameters];
   }),
 );
 
-/** The parameters of a kind of move, in the order a person says them; the two pivot offsets come first. */
+/** The parameters of a kind of move, in the order a person says them; the two pivot offsets come first, heights last. */
 export function parametersOf(kind: MoveKind): readonly Parameter[] {
   return parametersByKind.get(kind) ?? [];
 }

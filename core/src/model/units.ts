@@ -17,6 +17,14 @@ export function saySpeed(speedMps: number, units: Units): string {
   return units === 'metric' ? `${trim(speedMps, 2)} m/s` : `${trim(speedMps / M_PER_FOOT, 1)} ft/s`;
 }
 
+/** Reads a typed speed in metres a second: a bare number is metres, or feet, a second; `m/s`, `ft/s` and `km/h` always work. Null when it is not a speed. */
+export function parseSpeed(text: string, units: Units): number | null {
+  const match = /^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(m\/s|ft\/s|km\/h)?\s*$/.exec(text);
+  if (!match) return null;
+  const perUnit = { 'm/s': 1, 'ft/s': M_PER_FOOT, 'km/h': 1 / 3.6 }[match[2] ?? ''] ?? (units === 'metric' ? 1 : M_PER_FOOT);
+  return Number(match[1].replace(',', '.')) * perUnit;
+}
+
 /** Reads a typed length in metres. A bare number is metres, or feet when the person works in feet; `5' 6"`, `18 in`, `40 cm` and `2 m` always work. Null when it is not a length. */
 export function parseLength(text: string, units: Units): number | null {
   const clean = text.trim().replace(',', '.').replace('−', '-').replace(/[′’]/g, "'").replace(/[″”]/g, '"');

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Shoot } from '@gentle-arc/core/model/shoot';
   import { setupOf } from '@gentle-arc/core/model/shoot';
-  import { motionOf } from '@gentle-arc/core/motion/sample';
+  import { motionOf } from '@gentle-arc/core/motion/legs';
   import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
 
   /** The site from above with every shot's path: what a shoot looks like at a glance. */
@@ -9,10 +9,10 @@
 
   const paths = $derived(
     shoot.shots.map((shot) => {
-      const { track } = motionOf(setupOf(shoot, shot));
+      const { placeAt, durationS } = motionOf(setupOf(shoot, shot));
       const at = new Float64Array(3);
       const points = Array.from({ length: 41 }, (_, i) => {
-        track.write(i / 40, at);
+        placeAt((durationS * i) / 40, at);
         return [at[0], at[1]] as const;
       });
       return { id: shot.id, points };

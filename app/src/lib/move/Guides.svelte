@@ -5,12 +5,17 @@
   let { samples, row }: { samples: Samples; row: number } = $props();
 
   /** Where the horizon lies, as a share of the frame from its top. */
-  const horizon = $derived(0.5 + (Math.tan((samples.tiltDeg[row] * Math.PI) / 180) * samples.focalLengthMm[row]) / samples.frameHeightMm);
+  const horizon = $derived(0.5 + (Math.tan((Math.max(-89, Math.min(89, samples.tiltDeg[row])) * Math.PI) / 180) * samples.focalLengthMm[row]) / samples.frameHeightMm);
+  const aspect = $derived(samples.frameWidthMm / samples.frameHeightMm);
+  const leaning = $derived(Math.abs(samples.rollDeg[row]) > 0.5);
 </script>
 
 <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
   <path d="M33.33 0V100M66.67 0V100M0 33.33H100M0 66.67H100" />
-  {#if horizon > 0 && horizon < 1}<path class="level" d="M0 {horizon * 100}H6M94 {horizon * 100}H100" />{/if}
+  {#if leaning}
+    <!-- The true horizon's lean, through the middle. -->
+    <path class="level" d="M22 50H36M64 50H78" transform="translate(50 50) scale(1 {aspect}) rotate({-samples.rollDeg[row]}) scale(1 {1 / aspect}) translate(-50 -50)" />
+  {:else if horizon > 0 && horizon < 1}<path class="level" d="M0 {horizon * 100}H6M94 {horizon * 100}H100" />{/if}
 </svg>
 
 <style>

@@ -2,19 +2,26 @@
   import { onDestroy, tick } from 'svelte';
   import { Dropdown, DropdownItem } from 'flowbite-svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
+  import { MoveSchema, type MoveKind } from '@gentle-arc/core/model/move';
   import { PIECE_KINDS, type PieceKind } from '@gentle-arc/core/model/piece';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
-  import type { Shot, WalkPoint } from '@gentle-arc/core/model/shot';
-  import { motionOf, sampleShot } from '@gentle-arc/core/motion/sample';
-  import { asKind, recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { legsOf, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+  import { momentsOf, motionOf } from '@gentle-arc/core/motion/legs';
+  import { sampleShot, withBody } from '@gentle-arc/core/motion/sample';
+  import { asKind, recipeOf, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
+  import { turned } from '@gentle-arc/core/motion/moves/transform';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
-  import { addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removePiece, spotFor } from './edits';
+  import { addLeg, addPiece, addWalkPoint, changeLeg, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
+  import AimWords from './AimWords.svelte';
+  import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
-  import MoveSentence from './MoveSentence.svelte';
+  import MoveWords from './MoveWords.svelte';
+  import SetupWords from './SetupWords.svelte';
+  import TimingWords from './TimingWords.svelte';
   import Picture from './Picture.svelte';
   import PieceSentence from './PieceSentence.svelte';
   import Plan from './Plan.svelte';
@@ -31,6 +38,9 @@
   let selectedId: string | null = $state(null);
   let drawingWalk = $state(false);
   let adding = $state(false);
+  let choosing = $state(false);
+  /** Which move of the shot is being shaped. */
+  let chosenLeg = $state(0);
   let plan: ReturnType<typeof Plan> | undefined = $state();
 
   const shoot = $derived(store.shoot);
@@ -38,6 +48,11 @@
   const setup = $derived(setupOf(shoot, shot));
   const motion = $derived(motionOf(setup));
   const samples = $derived(sampleShot(setup, motion));
+  const bodied = $derived([samples.body.bobM, samples.body.panDeg].some((column) => column.some((value) => value !== 0)));
+  const shown = $derived(preferences.body && bodied ? withBody(samples) : samples);
+  const active = $derived(Math.min(chosenLeg, motion.legs.length - 1));
+  const leg = $derived(legsOf(shot)[active]);
+  const led = $derived(motion.legs.every(({ recipe, move }) => recipe.aim(move).base !== 'asked'));
   const selected = $derived(shoot.site.pieces.find((piece) => piece.id === selectedId) ?? null);
   const walkOfSelected = $derived(shot.walks.find((walk) => walk.pieceId === selectedId) ?? null);
 
@@ -53,17 +68,43 @@
   const change = (next: Shoot, join: string | null) => store.change(next, join);
   const changeShot = (edit: (row: Shot) => Shot, join: string | null) => store.changeShot(shot.id, edit, join);
 
+  const changeActive = (edit: (row: Leg) => Leg, join: string | null) => changeShot((row) => changeLeg(row, active, edit), join && `${join}.${active}`);
+
+  /** The handles are those of the move as it is made, begun where the one before it ended. */
   function moveHandle(id: string, xM: number, yM: number) {
-    const move = recipeOf(shot.move).drag(shot.move, id, xM, yM, motion.pivot);
-    const tidy = Object.fromEntries(Object.entries(move).map(([key, value]) => [key, rounded(value)])) as unknown as Shot['move'];
-    changeShot((row) => ({ ...row, move: tidy }), `handle.${id}`);
+    const made = motion.legs[active];
+    const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.stage, momentsOf(made));
+    const tidy = (move.kind === 'free' ? { ...move, points: move.points.map((point) => ({ ...point, eastM: cm(point.eastM), northM: cm(point.northM) })) } : Object.fromEntries(Object.entries(move).map(([key, value]) => [key, rounded(value)]))) as Shot['move']; // prettier-ignore
+    if (MoveSchema.safeParse(tidy).success) changeActive((row) => ({ ...row, move: tidy }), `handle.${id}`);
+  }
+
+  /** Two fingers turn the chosen piece, or the whole move about its pivot. */
+  function twist(byDeg: number) {
+    if (selected)
+      change(
+        changePiece(shoot, selected.id, (piece) => ({ ...piece, headingDeg: (piece.headingDeg + byDeg + 360) % 360 })),
+        `turn.${selected.id}`,
+      );
+    else changeActive((row) => ({ ...row, move: turned(row.move, byDeg) }), 'twist');
+  }
+
+  function chooseKind(kind: MoveKind) {
+    if (active === 0) changeShot((given) => withKind(given, kind), null);
+    else changeActive((row) => ({ ...row, move: asKind(row.move, kind), timing: RECIPES[kind].usualTiming?.(row.timing) ?? row.timing }), null);
+  }
+
+  function addMove() {
+    changeShot(addLeg, null);
+    chosenLeg = motion.legs.length;
+    choosing = true;
   }
 
   function movePivot(xM: number, yM: number) {
-    changeShot((row) => {
+    const { pivot } = motion.legs[active].stage;
+    const limited = (m: number) => Math.min(2000, Math.max(-2000, cm(m)));
+    changeActive((row) => {
       const { pivotEastM, pivotNorthM } = row.move;
-      const limited = (m: number) => Math.min(2000, Math.max(-2000, cm(m)));
-      return { ...row, move: { ...row.move, pivotEastM: limited(pivotEastM + xM - motion.pivot.xM), pivotNorthM: limited(pivotNorthM + yM - motion.pivot.yM) } };
+      return { ...row, move: { ...row.move, pivotEastM: limited(pivotEastM + xM - pivot.xM), pivotNorthM: limited(pivotNorthM + yM - pivot.yM) } };
     }, 'pivot');
   }
 
@@ -121,7 +162,8 @@
     else if (event.key === 'End') playhead.toRow(samples.count - 1);
     else if ((event.key === 'Delete' || event.key === 'Backspace') && selected) remove();
     else if (event.key === 'Escape') {
-      selectedId = null;
+      if (choosing) choosing = false;
+      else selectedId = null;
       drawingWalk = false;
     } else return;
     event.preventDefault();
@@ -136,9 +178,9 @@
 <main class="screen">
   <div class="left">
     <div class="picture">
-      <Picture {setup} {samples} {row} />
+      <Picture {setup} samples={shown} {row} />
       <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
-        <Transport {playhead} {samples} />
+        <Transport {playhead} {samples} {bodied} />
       </div>
     </div>
 
@@ -153,12 +195,19 @@
         {motion}
         {samples}
         {row}
+        {active}
+        findings={live.reading?.findings ?? []}
         {selectedId}
         {drawingWalk}
         onselect={(id) => {
           selectedId = id;
           drawingWalk = false;
         }}
+        onseek={(tS) => {
+          playhead.pause();
+          playhead.toTime(tS);
+        }}
+        ontwist={twist}
         onplace={(xM, yM) => selected && change(addWalkPoint(shoot, shot.id, selected, xM, yM), null)}
         onmovehandle={moveHandle}
         onmovepivot={movePivot}
@@ -186,46 +235,80 @@
       </div>
     </div>
 
-    <MoveChooser kind={shot.move.kind} onchoose={(kind) => changeShot((given) => ({ ...given, move: asKind(given.move, kind) }), null)} />
+    {#if choosing}
+      <MoveChooser kind={leg.move.kind} onchoose={chooseKind} onclose={() => (choosing = false)} />
+    {:else}
+      <LegBar
+        legs={motion.legs}
+        {active}
+        onselect={(index) => (chosenLeg = index)}
+        onchange={() => (choosing = true)}
+        onadd={addMove}
+        onremove={(index) => {
+          changeShot((row) => removeLeg(row, index), null);
+          chosenLeg = Math.max(0, index - 1);
+        }}
+      />
 
-    <div class="words">
-      {#if empty}
-        <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
-          Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
-        </p>
-      {/if}
-      {#if selected}
-        <PieceSentence
-          piece={selected}
-          walk={walkOfSelected}
-          isSubject={shot.subjectId === selected.id}
-          {drawingWalk}
-          onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
-          onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
-          ondrawwalk={() => (drawingWalk = !drawingWalk)}
-          onimportwalk={importWalk}
-          onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
-          onduplicate={duplicate}
-          ondelete={remove}
-          onclose={() => {
-            selectedId = null;
-            drawingWalk = false;
+      <div class="words">
+        {#if empty}
+          <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
+            Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
+          </p>
+        {/if}
+        {#if selected}
+          <PieceSentence
+            piece={selected}
+            walk={walkOfSelected}
+            isSubject={shot.subjectId === selected.id}
+            {drawingWalk}
+            onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
+            onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
+            ondrawwalk={() => (drawingWalk = !drawingWalk)}
+            onimportwalk={importWalk}
+            onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
+            onduplicate={duplicate}
+            ondelete={remove}
+            onclose={() => {
+              selectedId = null;
+              drawingWalk = false;
+            }}
+            onsettle={() => store.settle()}
+          />
+          <hr class="my-3 border-hairline" />
+        {/if}
+        <ReadingList
+          {live}
+          onseek={(tS) => {
+            playhead.pause();
+            playhead.toTime(tS);
           }}
-          onsettle={() => store.settle()}
+          oncure={apply}
         />
         <hr class="my-3 border-hairline" />
-      {/if}
-      <ReadingList
-        {live}
-        onseek={(tS) => {
-          playhead.pause();
-          playhead.toTime(tS);
-        }}
-        oncure={apply}
-      />
-      <hr class="my-3 border-hairline" />
-      <MoveSentence {setup} kit={shoot.kit} onchange={changeShot} ondeliver={(delivery) => change({ ...shoot, delivery }, null)} onsettle={() => store.settle()} />
-    </div>
+        <section aria-label="Move">
+          <MoveWords
+            {leg}
+            isFirst={active === 0}
+            subjectId={shot.subjectId}
+            pieces={shoot.site.pieces}
+            onsubject={(subjectId) => changeShot((row) => ({ ...row, subjectId }), null)}
+            onleg={changeActive}
+            onsettle={() => store.settle()}
+          />
+          <TimingWords {leg} isFirst={active === 0} onleg={changeActive} onsettle={() => store.settle()} />
+          <AimWords aim={shot.aim} {led} onaim={(aim, join) => changeShot((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} onsettle={() => store.settle()} />
+          <SetupWords
+            {setup}
+            kit={shoot.kit}
+            onchange={changeShot}
+            onkit={(kit, join) => change({ ...shoot, kit }, join)}
+            ondeliver={(delivery) => change({ ...shoot, delivery }, null)}
+            onsettle={() => store.settle()}
+          />
+        </section>
+      </div>
+    {/if}
   </div>
 </main>
 

@@ -60,7 +60,7 @@
     camera.fov = (2 * Math.atan(samples.frameHeightMm / (2 * samples.focalLengthMm[i]))) / RAD;
     camera.aspect = samples.frameWidthMm / samples.frameHeightMm;
     camera.updateProjectionMatrix();
-    depthTint.value = samples.focusDistanceM[i];
+    depthTint.value = samples.subjectDistanceM[i];
     invalidate();
   });
 

@@ -2,8 +2,9 @@
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Setup } from '@gentle-arc/core/model/shoot';
-  import type { Samples, ShotMotion } from '@gentle-arc/core/motion/sample';
-  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { severity, type Finding } from '@gentle-arc/core/model/finding';
+  import { handlesOf, type ShotMotion } from '@gentle-arc/core/motion/legs';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
   import { sayLength } from '@gentle-arc/core/model/units';
   import { toSite } from '@gentle-arc/core/site/ground';
   import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
@@ -18,9 +19,16 @@
     motion: ShotMotion;
     samples: Samples;
     row: number;
+    /** Which move of the shot is being shaped. */
+    active: number;
+    /** Where something goes wrong is marked on the path. */
+    findings: readonly Finding[];
     selectedId: string | null;
     drawingWalk: boolean;
     onselect: (id: string | null) => void;
+    onseek: (tS: number) => void;
+    /** Two fingers turn what is chosen, or the move, by so many degrees. */
+    ontwist: (byDeg: number) => void;
     onplace: (xM: number, yM: number) => void;
     onmovehandle: (id: string, xM: number, yM: number) => void;
     onmovepivot: (xM: number, yM: number) => void;
@@ -31,7 +39,7 @@
     onsettle: () => void;
   }
   let props: Props = $props();
-  const { setup, motion, samples, row, selectedId, drawingWalk } = $derived(props);
+  const { setup, motion, samples, row, active, findings, selectedId, drawingWalk } = $derived(props);
 
   const view = new PlanView();
   let svg: SVGSVGElement;
@@ -39,7 +47,7 @@
   let height = $state(320);
 
   onMount(() => {
-    const detach = view.attach(svg);
+    const detach = view.attach(svg, { ontwist: (byDeg) => props.ontwist(byDeg), onsettle: () => props.onsettle() });
     fit();
     return detach;
   });
@@ -48,8 +56,8 @@
 
   /** Shows the path, the subject, walks, and a chosen piece unless it is as large as a hill. */
   export function fit() {
-    const xs = [...samples.xM, motion.pivot.xM];
-    const ys = [...samples.yM, motion.pivot.yM];
+    const xs = [...samples.xM, ...motion.legs.map((row) => row.stage.pivot.xM)];
+    const ys = [...samples.yM, ...motion.legs.map((row) => row.stage.pivot.yM)];
     const points = setup.shot.walks.flatMap((walk) => walk.points);
     xs.push(...points.map((point) => point.xM));
     ys.push(...points.map((point) => point.yM));
@@ -66,7 +74,24 @@
   }
 
   const pieces = $derived(drawingOrder(setup.pieces));
-  const handles = $derived(recipeOf(setup.shot.move).handles(setup.shot.move, motion.pivot));
+  const leg = $derived(motion.legs[Math.min(active, motion.legs.length - 1)]);
+  const pivot = $derived(leg.stage.pivot);
+  const handles = $derived(handlesOf(leg, leg === motion.legs[0]));
+  /** What the rig cannot do, or the picture will not bear, where it happens; one mark for what happens together. */
+  const hot = $derived.by(() => {
+    const marks: { x: number; y: number; tS: number; said: string; hard: boolean }[] = [];
+    for (const finding of findings) {
+      if (severity(finding) === 0 || finding.grade === 'ripple') continue;
+      const i = Math.min(samples.count - 1, Math.max(0, Math.round(finding.tS * samples.frameRateHz)));
+      const [x, y] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
+      const near = marks.find((mark) => Math.hypot(mark.x - x, mark.y - y) < 18);
+      if (near) {
+        near.said += `\n${finding.sentence}`;
+        near.hard ||= severity(finding) === 2;
+      } else marks.push({ x, y, tS: finding.tS, said: finding.sentence, hard: severity(finding) === 2 });
+    }
+    return marks;
+  });
   const selected = $derived(setup.pieces.find((piece) => piece.id === selectedId) ?? null);
   const last = $derived(Math.min(row, samples.count - 1));
 
@@ -221,13 +246,13 @@
     {/if}
     <path
       class="pivot"
-      d="M{view.x(motion.pivot.xM) - 7} {view.y(motion.pivot.yM)}h14m-7-7v14"
+      d="M{view.x(pivot.xM) - 7} {view.y(pivot.yM)}h14m-7-7v14"
       data-grab
       role="button"
       tabindex="0"
       aria-label="Pivot"
-      onpointerdown={(event) => grab(event, motion.pivot, props.onmovepivot)}
-      onkeydown={(event) => nudge(event, motion.pivot, props.onmovepivot)}
+      onpointerdown={(event) => grab(event, pivot, props.onmovepivot)}
+      onkeydown={(event) => nudge(event, pivot, props.onmovepivot)}
     >
       <title>Pivot: what the move goes by. Drag it off the subject to go past or round something else.</title>
     </path>
@@ -244,11 +269,36 @@
         onkeydown={(event) => nudge(event, handle, (xM, yM) => props.onmovehandle(handle.id, xM, yM))}
       >
         <circle class="reach" r="18" />
-        <circle r="7.5" class={handle.id} />
-        <text y={handle.id === 'end' ? 22 : -13} text-anchor="middle">{handle.label}</text>
+        <circle r="7.5" class={handle.label === 'end' ? 'end' : 'start'} />
+        <text y={handle.label === 'end' ? 22 : -13} text-anchor="middle">{handle.label}</text>
       </g>
     {/each}
 
+    {#each hot as mark (mark.tS + mark.said)}
+      <g
+        class="hot"
+        class:hard={mark.hard}
+        data-grab
+        role="button"
+        tabindex="0"
+        aria-label="Trouble here: {mark.said}"
+        transform="translate({mark.x} {mark.y - 17})"
+        onclick={(event) => {
+          event.stopPropagation();
+          props.onseek(mark.tS);
+        }}
+        onkeydown={(event) => {
+          if (event.key !== 'Enter') return;
+          event.stopPropagation();
+          props.onseek(mark.tS);
+        }}
+      >
+        <title>{mark.said}</title>
+        <circle class="reach" r="15" />
+        <path d={mark.hard ? 'M0 -11L3 -4.5L9.5 -8L7 -1.5L12 3L5 4L3.5 11L-1 5.5L-7.5 9L-6 2.5L-12 -0.5L-5.5 -3.5L-6.5 -9.5Z' : 'M0 -9L9 7H-9Z'} />
+        <path class="bang" d="M0 -4V1.5M0 4.2V4.4" />
+      </g>
+    {/each}
     <g class="camera" transform="translate({view.x(samples.xM[last])} {view.y(samples.yM[last])}) rotate({samples.panDeg[last]})">
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
@@ -371,6 +421,32 @@
   .name {
     font-weight: 650;
     fill: var(--subject);
+  }
+  .hot {
+    cursor: pointer;
+  }
+  .hot .reach {
+    fill: transparent;
+    stroke: none;
+  }
+  .hot path {
+    fill: var(--raised);
+    stroke: var(--near);
+    stroke-width: 2;
+    stroke-linejoin: round;
+  }
+  .hot.hard path {
+    fill: var(--near);
+    stroke: var(--raised);
+    stroke-width: 1.2;
+  }
+  .hot .bang {
+    stroke: var(--near);
+    stroke-width: 2.2;
+    stroke-linecap: round;
+  }
+  .hot.hard .bang {
+    stroke: var(--raised);
   }
   .camera path {
     fill: var(--ink);

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { severity, type Finding } from '@gentle-arc/core/model/finding';
   import type { Cure } from '@gentle-arc/core/search/cures';
+  import { sayLength, saySpeed } from '@gentle-arc/core/model/units';
+  import { preferences } from '$lib/store/preferences.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import type { LiveReading } from '$lib/workers/live-reading.svelte';
 
@@ -59,6 +61,14 @@
         {#each calm as finding (finding.id)}{@render sentence(finding)}{/each}
       </div>
     </details>
+    {#each live.reading.approaches as approach (approach.pieceId)}
+      <p class="mt-2 text-sm leading-snug text-soft">
+        Nearest to {approach.name}: <b class="text-ink">{sayLength(approach.distanceM, preferences.units)}</b>{approach.closingMps > 0.05
+          ? `, closing at up to ${saySpeed(approach.closingMps, preferences.units)} before that`
+          : ''},
+        <button class="when" onclick={() => onseek(approach.tS)} aria-label="Show the nearest at {approach.tS.toFixed(1)} seconds">at {approach.tS.toFixed(1)} s</button>
+      </p>
+    {/each}
     {#each live.reading.cautions as caution (caution.id)}
       <p class="mt-2 border-l-4 border-ink px-3 py-1 text-sm leading-snug"><b>Caution.</b> {caution.sentence}</p>
     {/each}

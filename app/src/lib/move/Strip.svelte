@@ -1,7 +1,7 @@
 <script lang="ts">
   import { line, scaleLinear } from 'd3';
   import { severity } from '@gentle-arc/core/model/finding';
-  import { saySpeed, trim } from '@gentle-arc/core/model/units';
+  import { sayLength, saySpeed, trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { preferences } from '$lib/store/preferences.svelte';
   import type { ShownReading } from '$lib/workers/messages';
@@ -35,17 +35,19 @@
   const MARKS = 18;
   const GAP = 9;
 
-  const durationS = $derived(samples.tS[samples.count - 1]);
+  const durationS = $derived(samples.screenS[samples.count - 1]);
   const x = $derived(scaleLinear([0, durationS || 1], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
   const row = $derived(Math.min(playhead.row, samples.count - 1));
 
   const peak = (...columns: Float64Array[]) => columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
+  const least = (column: Float64Array) => column.reduce((m, v) => (v < m ? v : m), Infinity);
   const at = (column: Float64Array, scale: number, unit: string) =>
     Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`;
 
   const lanes = $derived.by((): Lane[] => {
     if (!reading) return [];
-    const { nearSpeed, subjectSpeed, farSpeed, subjectHeight, cameraSpeedMps, focalLengthMm } = reading.columns;
+    const { nearSpeed, subjectSpeed, farSpeed, subjectHeight, cameraSpeedMps, cameraHeightM, focalLengthMm, focusDistanceM } = reading.columns;
+    const varies = (column: Float64Array, share: number) => peak(column) > least(column) * (1 + share);
     const longest = peak(focalLengthMm);
     return [
       {
@@ -76,7 +78,33 @@
         curves: [{ column: cameraSpeedMps, colour: 'var(--ink)' }],
         say: () => (Number.isNaN(cameraSpeedMps[row]) ? '–' : saySpeed(cameraSpeedMps[row] ?? 0, preferences.units)),
       },
-      { label: 'Focal length', height: 24, least: 0, most: longest * 1.1, curves: [{ column: focalLengthMm, colour: 'var(--ink)' }], say: () => at(focalLengthMm, 1, ' mm') },
+      ...(varies(cameraHeightM, 0.02)
+        ? [
+            {
+              label: 'Lens height',
+              height: 24,
+              least: Math.min(0, least(cameraHeightM)),
+              most: Math.max(0.5, peak(cameraHeightM)),
+              curves: [{ column: cameraHeightM, colour: 'var(--ink)' }],
+              say: () => sayLength(cameraHeightM[row] ?? 0, preferences.units),
+            },
+          ]
+        : []),
+      ...(reading.racks
+        ? [
+            {
+              label: 'Focus at',
+              height: 24,
+              least: 0,
+              most: peak(focusDistanceM) * 1.1,
+              curves: [{ column: focusDistanceM, colour: 'var(--ink)' }],
+              say: () => sayLength(focusDistanceM[row] ?? 0, preferences.units),
+            },
+          ]
+        : []),
+      ...(varies(focalLengthMm, 0.001)
+        ? [{ label: 'Focal length', height: 24, least: 0, most: longest * 1.1, curves: [{ column: focalLengthMm, colour: 'var(--ink)' }], say: () => at(focalLengthMm, 1, ' mm') }]
+        : []),
     ];
   });
 
@@ -123,8 +151,8 @@
     aria-label="Time in the shot"
     aria-valuemin={0}
     aria-valuemax={Number(durationS.toFixed(2))}
-    aria-valuenow={Number(samples.tS[row].toFixed(2))}
-    aria-valuetext="{samples.tS[row].toFixed(2)} seconds"
+    aria-valuenow={Number(samples.screenS[row].toFixed(2))}
+    aria-valuetext="{samples.screenS[row].toFixed(2)} seconds"
     onpointerdown={scrub}
     onpointermove={scrub}
     onkeydown={keys}
@@ -156,8 +184,8 @@
         <title>{finding.sentence}</title>
       </path>
     {/each}
-    <line class="head" x1={x(samples.tS[row])} x2={x(samples.tS[row])} y1={MARKS - 4} y2={height - 16} />
-    <circle class="knob" cx={x(samples.tS[row])} cy={height - 15} r="5" />
+    <line class="head" x1={x(samples.screenS[row])} x2={x(samples.screenS[row])} y1={MARKS - 4} y2={height - 16} />
+    <circle class="knob" cx={x(samples.screenS[row])} cy={height - 15} r="5" />
   </svg>
 </div>
 

@@ -1,11 +1,15 @@
 <script lang="ts">
   import { BackwardStepOutline, CaretLeftOutline, CaretRightOutline, PauseSolid, PlaySolid } from 'flowbite-svelte-icons';
+  import { trim } from '@gentle-arc/core/model/units';
+  import { keepPreferences, preferences } from '$lib/store/preferences.svelte';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import type { Playhead } from './playhead.svelte';
 
-  let { playhead, samples }: { playhead: Playhead; samples: Samples } = $props();
+  /** `bodied`: somebody or something shakes the camera, which can be shown. */
+  let { playhead, samples, bodied }: { playhead: Playhead; samples: Samples; bodied: boolean } = $props();
 
-  const tS = $derived(samples.tS[Math.min(playhead.row, samples.count - 1)]);
+  const tS = $derived(samples.screenS[Math.min(playhead.row, samples.count - 1)]);
+  const slow = $derived(samples.captureRateHz / samples.frameRateHz);
 </script>
 
 <div class="flex items-center gap-1" role="group" aria-label="Playback">
@@ -16,9 +20,23 @@
   </button>
   <button class="quiet-button" onclick={() => playhead.step(1)} aria-label="One frame on" title="One frame on (→)"><CaretRightOutline class="h-5 w-5" /></button>
   <button class="quiet-button text-sm" aria-pressed={playhead.loop} onclick={() => (playhead.loop = !playhead.loop)} title="Start again at the end">Loop</button>
+  {#if bodied}
+    <button
+      class="quiet-button text-sm"
+      aria-pressed={preferences.body}
+      onclick={() => {
+        preferences.body = !preferences.body;
+        keepPreferences();
+      }}
+      title="Show the bob and tremor of whoever carries the camera">Body</button
+    >
+  {/if}
   <span class="ml-2 whitespace-nowrap text-sm" aria-live="off"
     ><b>{tS.toFixed(2)} s</b>
-    <span class="text-soft">of {samples.tS[samples.count - 1].toFixed(1)} s <span class="hidden sm:inline">· frame {Math.min(playhead.row, samples.count - 1)}</span></span>
+    <span class="text-soft"
+      >of {samples.screenS[samples.count - 1].toFixed(1)} s{slow === 1 ? '' : ` · ${slow > 1 ? `${trim(slow, 1)} times slower` : `${trim(1 / slow, 1)} times faster`} than life`}
+      <span class="hidden sm:inline">· frame {Math.min(playhead.row, samples.count - 1)}</span></span
+    >
   </span>
 </div>
 

@@ -1,6 +1,8 @@
 import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
-import type { Shot, WalkPoint } from '@gentle-arc/core/model/shot';
+import type { Move } from '@gentle-arc/core/model/move';
+import { legsOf, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 
 /** Changes a person makes on the Move screen, as functions from one shoot to the next. */
@@ -13,6 +15,36 @@ const cm = (m: number) => Math.round(m * 100) / 100;
 /** Height of the ground at a place, not counting the piece that is being put there. */
 export function groundAt(pieces: readonly Piece[], xM: number, yM: number, without?: string): number {
   return cm(groundHeightM(groundPieces(pieces.filter((piece) => piece.id !== without)), xM, yM));
+}
+
+/** One move of a shot, 0 for the first. */
+export function changeLeg(shot: Shot, index: number, edit: (leg: Leg) => Leg): Shot {
+  if (index > 0) return { ...shot, then: shot.then.map((leg, i) => (i === index - 1 ? edit(leg) : leg)) };
+  const { move, timing, backwards } = edit(legsOf(shot)[0]);
+  return { ...shot, move, timing, backwards };
+}
+
+/** Seconds between one move and the next when a move is added: a subject stops and starts. */
+const PAUSE_S = 1;
+
+/** Adds a move to the end of a shot, from where the last one ends. */
+export function addLeg(shot: Shot): Shot {
+  const legs = legsOf(shot);
+  const last = legs[legs.length - 1];
+  const timing = { durationS: 5, holdStartS: PAUSE_S, featherInS: 1.2, featherOutS: 1.5, holdEndS: 0.5, featherShape: last.timing.featherShape };
+  return { ...shot, then: [...shot.then, { move: asKind(last.move, last.move.kind === 'push' ? 'arc' : 'push'), timing, backwards: false, overlapS: 0 }] };
+}
+
+/** Takes a move out of a shot; the first can go when another can take its place. */
+export function removeLeg(shot: Shot, index: number): Shot {
+  if (index > 0) return { ...shot, then: shot.then.filter((_, i) => i !== index - 1) };
+  const [next, ...then] = shot.then;
+  return next ? { ...shot, move: next.move, timing: next.timing, backwards: next.backwards, then } : shot;
+}
+
+/** A move that no longer names a piece that has gone. */
+function withoutPiece(move: Move, id: string): Move {
+  return move.kind === 'rackFocus' ? { ...move, fromPieceId: move.fromPieceId === id ? null : move.fromPieceId, toPieceId: move.toPieceId === id ? null : move.toPieceId } : move;
 }
 
 const withPieces = (shoot: Shoot, pieces: Piece[]): Shoot => ({ ...shoot, site: { ...shoot.site, pieces } });
@@ -70,7 +102,13 @@ export function spotFor(kind: PieceKind, camera: { xM: number; yM: number }, piv
 
 /** Takes a piece away, with its walks; shots about it have no subject any more. */
 export function removePiece(shoot: Shoot, id: string): Shoot {
-  const shots = shoot.shots.map((shot) => ({ ...shot, subjectId: shot.subjectId === id ? null : shot.subjectId, walks: shot.walks.filter((walk) => walk.pieceId !== id) }));
+  const shots = shoot.shots.map((shot) => ({
+    ...shot,
+    subjectId: shot.subjectId === id ? null : shot.subjectId,
+    walks: shot.walks.filter((walk) => walk.pieceId !== id),
+    move: withoutPiece(shot.move, id),
+    then: shot.then.map((leg) => ({ ...leg, move: withoutPiece(leg.move, id) })),
+  }));
   return {
     ...withPieces(
       shoot,

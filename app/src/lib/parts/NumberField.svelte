@@ -1,8 +1,10 @@
-<script lang="ts">
-  import { parseLength, sayLength, trim } from '@gentle-arc/core/model/units';
-  import { preferences } from '$lib/store/preferences.svelte';
+<script lang="ts" module>
+  export type Unit = 'm' | 'deg' | 'tenth' | 'degps' | 's' | 'mm' | 'mps' | 'percent' | 'plain';
+</script>
 
-  type Unit = 'm' | 'deg' | 's' | 'mm' | 'plain';
+<script lang="ts">
+  import { parseLength, parseSpeed, sayLength, saySpeed, trim } from '@gentle-arc/core/model/units';
+  import { preferences } from '$lib/store/preferences.svelte';
 
   /** A number inside a sentence: read it, type over it, or nudge it with the arrow keys. */
   interface Props {
@@ -20,13 +22,19 @@
   let typed: string | null = $state(null);
   let problem: string | null = $state(null);
 
-  const SUFFIX: Record<Unit, string> = { m: '', deg: '°', s: ' s', mm: ' mm', plain: '' };
-  const say = (number: number) => (unit === 'm' ? sayLength(number, preferences.units) : `${trim(number, unit === 'deg' ? 0 : 2)}${SUFFIX[unit]}`);
+  /** `tenth`: degrees with a decimal. */
+  const SUFFIX: Record<Unit, string> = { m: '', deg: '°', tenth: '°', degps: '°/s', s: ' s', mm: ' mm', mps: '', percent: '%', plain: '' };
+  const say = (number: number) => {
+    if (unit === 'm') return sayLength(number, preferences.units);
+    if (unit === 'mps') return saySpeed(number, preferences.units);
+    return `${trim(number, unit === 'deg' || unit === 'degps' ? 0 : 2)}${SUFFIX[unit]}`;
+  };
   const shown = $derived(typed ?? say(value));
 
   function read(text: string): number | null {
     if (unit === 'm') return parseLength(text, preferences.units);
-    const match = /^\s*([-−]?\d*[.,]?\d+)\s*(°|s|mm|deg)?\s*$/.exec(text);
+    if (unit === 'mps') return parseSpeed(text, preferences.units);
+    const match = /^\s*([-−]?\d*[.,]?\d+)\s*(°\/s|°|s|mm|deg|%)?\s*$/.exec(text);
     return match ? Number(match[1].replace('−', '-').replace(',', '.')) : null;
   }
 

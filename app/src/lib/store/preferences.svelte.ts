@@ -4,6 +4,7 @@ const PreferencesSchema = z.object({
   units: z.enum(['metric', 'imperial']).catch('metric'),
   light: z.enum(['paper', 'dim']).catch('paper'),
   guides: z.boolean().catch(true),
+  body: z.boolean().catch(false),
 });
 
 const KEY = 'gentle-arc-preferences';

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { ShootSchema } from '@gentle-arc/core/model/shoot';
 import type { Finding } from '@gentle-arc/core/model/finding';
+import type { Approach } from '@gentle-arc/core/rig/people';
 import type { Caution } from '@gentle-arc/core/rig/cautions';
 import type { Cure } from '@gentle-arc/core/search/cures';
 
@@ -17,9 +18,14 @@ export interface ShownReading {
     farSpeed: Float64Array;
     subjectHeight: Float64Array;
     cameraSpeedMps: Float64Array;
+    cameraHeightM: Float64Array;
+    focusDistanceM: Float64Array;
     focalLengthMm: Float64Array;
   };
+  /** The shot racks its focus. */
+  racks: boolean;
   findings: Finding[];
+  approaches: Approach[];
   cautions: Caution[];
   /** How long the worker took, ms. */
   tookMs: number;

@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { heightsM } from '@gentle-arc/core/rig/heights';
 import { curesFor } from '@gentle-arc/core/search/cures';
 import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
 
@@ -14,20 +15,30 @@ const worker: ReadingWorker = {
   async read(message) {
     const from = performance.now();
     const request = ReadingRequestSchema.parse(message);
-    const { picture, findings, cautions } = readShot(request.shoot, shotOf(request), request.units);
+    const { picture, findings, cautions, approaches } = readShot(request.shoot, shotOf(request), request.units);
     const { samples, site, subject } = picture;
     const cameraSpeedMps = new Float64Array(samples.count);
     for (let i = 1; i < samples.count; i += 1)
-      cameraSpeedMps[i] = Math.hypot(samples.xM[i] - samples.xM[i - 1], samples.yM[i] - samples.yM[i - 1], samples.zM[i] - samples.zM[i - 1]) * samples.frameRateHz;
+      cameraSpeedMps[i] = Math.hypot(samples.xM[i] - samples.xM[i - 1], samples.yM[i] - samples.yM[i - 1], samples.zM[i] - samples.zM[i - 1]) * samples.captureRateHz;
     const columns: ShownReading['columns'] = {
       nearSpeed: site.near.speed,
       subjectSpeed: subject.speed,
       farSpeed: site.far.speed,
       subjectHeight: subject.height,
       cameraSpeedMps,
+      cameraHeightM: heightsM(picture.setup, samples),
+      focusDistanceM: samples.focusDistanceM,
       focalLengthMm: samples.focalLengthMm,
     };
-    const reading: ShownReading = { frameRateHz: samples.frameRateHz, columns, findings, cautions, tookMs: performance.now() - from };
+    const reading: ShownReading = {
+      frameRateHz: samples.frameRateHz,
+      columns,
+      racks: picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
+      findings,
+      cautions,
+      approaches,
+      tookMs: performance.now() - from,
+    };
     return Comlink.transfer(
       reading,
       Object.values(columns).map((column) => column.buffer as ArrayBuffer),

@@ -116,7 +116,7 @@ export const free: Recipe<Free> = {
     const scaled = moved(move, (point) => ({ ...point, eastM: metres(settable(point.eastM * share)), northM: metres(settable(point.northM * share)) }));
     return apart(scaled) ? scaled : move;
   },
-  travelWords: (_move) => 'shorten the drawn path towards its start',
+  travelWords: () => 'shorten the drawn path towards its start',
   distanceWords: (move, units) => `begin ${sayLength(Math.hypot(move.points[0].eastM, move.points[0].northM), units)} away`,
   startingFrom: (stand, pivot) => {
     const at = (distanceM: number, turnDeg: number, heightM: number): FreePoint => {

@@ -1,33 +1,68 @@
 import type { Move, MoveKind, MoveOf } from '../../model/move';
 import type { Shot } from '../../model/shot';
-import * as circles from './circles';
+import { arc, driftingOrbit, helix, lowOrbit, orbit, spiralOverhead, tableTopArm } from './circles';
+import { stillStage } from '../stage';
 import { free } from './free';
-import * as lifting from './lifting';
-import * as overhead from './overhead';
+import { crane, drop, dropTiltUp, jib, rise, riseOverReveal, riseTiltDown } from './lifting';
+import { overheadSlide, overheadSpin, overheadStill } from './overhead';
 import { approachTiltDown, pull, push, pushRise, pushRoll, scoop } from './pushing';
 import { EFFECTS, type Effect, type Recipe } from './recipe';
-import * as revealing from './revealing';
-import * as sliding from './sliding';
-import * as turns from './turns';
-import * as withSubject from './with-subject';
-import * as zooming from './zooming';
+import { backAwayReveal, darkEnd, darkStart, tiltToHorizon } from './revealing';
+import { angledSlide, enterLeave, slide, slideOutReveal } from './sliding';
+import { groundStart, pan, roll, skyEnd, still, tilt, tumble, whipPan } from './turns';
+import { alongside, follow, holdDistance, lead, overtake } from './with-subject';
+import { dollyZoom, rackFocus, standingDollyZoom, zoom } from './zooming';
 
 /** Every move of the vocabulary, in the order a person meets them. */
 export const RECIPES: { [K in MoveKind]: Recipe<MoveOf<K>> } = {
-  ...sliding,
+  slide,
+  angledSlide,
   push,
   pull,
   pushRise,
   scoop,
-  ...circles,
-  ...lifting,
-  ...revealing,
+  arc,
+  orbit,
+  lowOrbit,
+  helix,
+  driftingOrbit,
+  tableTopArm,
+  rise,
+  drop,
+  riseTiltDown,
+  dropTiltUp,
+  crane,
+  jib,
+  slideOutReveal,
+  riseOverReveal,
+  enterLeave,
+  backAwayReveal,
   approachTiltDown,
-  ...withSubject,
-  ...overhead,
-  ...turns,
+  tiltToHorizon,
+  groundStart,
+  skyEnd,
+  darkStart,
+  darkEnd,
+  follow,
+  lead,
+  alongside,
+  holdDistance,
+  overtake,
+  overheadStill,
+  overheadSlide,
+  overheadSpin,
+  spiralOverhead,
+  pan,
+  tilt,
+  whipPan,
+  roll,
   pushRoll,
-  ...zooming,
+  tumble,
+  dollyZoom,
+  standingDollyZoom,
+  zoom,
+  rackFocus,
+  still,
   free,
 };
 
@@ -53,4 +88,12 @@ export function asKind(move: Move, kind: MoveKind): Move {
 export function withKind(shot: Shot, kind: MoveKind): Shot {
   const timing = RECIPES[kind].usualTiming?.(shot.timing) ?? shot.timing;
   return { ...shot, move: asKind(shot.move, kind), timing: shot.move.kind === kind ? shot.timing : timing };
+}
+
+const ELSEWHERE = { xM: 12.345, yM: -6.789, zM: 3.21 };
+
+/** The parameters that a move takes from the one before it in a chain: where it begins. */
+export function givenByTheLegBefore(move: Move): ReadonlySet<string> {
+  const after = recipeOf(move).continueFrom(move, ELSEWHERE, stillStage({ xM: 0.5, yM: 0.7, zM: 0.1 })) as Record<string, unknown>;
+  return new Set(Object.keys(after).filter((key) => after[key] !== (move as Record<string, unknown>)[key]));
 }

@@ -61,3 +61,21 @@ export function raised(move: Move, byM: number): Move {
   if (move.kind === 'free') return { ...move, points: move.points.map((point) => ({ ...point, heightM: clamp(point.heightM + byM, -50, 500) })) };
   return changed(move, (value, { key }) => (HEIGHTS.has(key) ? value + byM : value));
 }
+
+/** The move turned about its pivot, degrees clockwise. What goes with a walking subject has no bearing and stays. */
+export function turned(move: Move, byDeg: number): Move {
+  if (move.kind === 'free') {
+    const [cos, sin] = [Math.cos((byDeg * Math.PI) / 180), Math.sin((byDeg * Math.PI) / 180)];
+    return {
+      ...move,
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: point.eastM * cos + point.northM * sin,
+        northM: point.northM * cos - point.eastM * sin,
+        look: point.look && { ...point.look, panDeg: clamp(point.look.panDeg + byDeg, -720, 720) },
+      })),
+    };
+  }
+  const within = (deg: number) => (deg > 360 ? deg - 360 : deg < -360 ? deg + 360 : deg);
+  return changed(move, (value, { key, mirror }) => (mirror === 'site' && key !== 'pivotEastM' ? within(value + byDeg) : value));
+}

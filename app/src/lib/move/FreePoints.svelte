@@ -1,0 +1,104 @@
+<script lang="ts">
+  import { CloseOutline } from 'flowbite-svelte-icons';
+  import type { MoveOf } from '@gentle-arc/core/model/move';
+  import type { FreePoint } from '@gentle-arc/core/model/moves/free';
+  import NumberField from '$lib/parts/NumberField.svelte';
+
+  /** The points of a drawn path: how high the lens is at each, and where it looks there. They are dragged on the plan. */
+  interface Props {
+    move: MoveOf<'free'>;
+    onchange: (move: MoveOf<'free'>, join: string | null) => void;
+    onsettle: () => void;
+  }
+  let { move, onchange, onsettle }: Props = $props();
+
+  const MOST_POINTS = 60;
+  const put = (points: FreePoint[], join: string | null = null) => onchange({ ...move, points }, join);
+  const edit = (index: number, change: Partial<FreePoint>, join: string | null = null) =>
+    put(
+      move.points.map((point, i) => (i === index ? { ...point, ...change } : point)),
+      join,
+    );
+  const cm = (m: number) => Math.round(m * 100) / 100;
+
+  /** One more, as far on as the last piece goes. */
+  function add() {
+    const [before, last] = move.points.slice(-2);
+    put([...move.points, { eastM: cm(2 * last.eastM - before.eastM), northM: cm(2 * last.northM - before.northM), heightM: last.heightM, look: null }]);
+  }
+
+  /** A key of its own starts by looking at the pivot, level. */
+  function key(index: number) {
+    const point = move.points[index];
+    const panDeg = Math.round((Math.atan2(-point.eastM, -point.northM) * 180) / Math.PI);
+    edit(index, { look: point.look ? null : { panDeg, tiltDeg: 0, rollDeg: 0 } });
+  }
+</script>
+
+<ol class="points" aria-label="Points of the drawn path">
+  {#each move.points as point, i (i)}
+    <li>
+      <span class="w-10 text-soft">{i === 0 ? 'start' : i === move.points.length - 1 ? 'end' : i + 1}</span>
+      <NumberField
+        label="Lens height at point {i + 1}"
+        value={point.heightM}
+        unit="m"
+        min={-50}
+        max={500}
+        step={0.1}
+        onchange={(heightM) => edit(i, { heightM }, `point.${i}.height`)}
+        {onsettle}
+      /> high,
+      <button class="link" aria-pressed={point.look !== null} onclick={() => key(i)}>{point.look ? 'looks to' : 'looks as the shot aims'}</button>
+      {#if point.look}
+        {@const look = point.look}
+        <NumberField
+          label="Pan at point {i + 1}"
+          value={look.panDeg}
+          unit="deg"
+          min={-720}
+          max={720}
+          step={5}
+          onchange={(panDeg) => edit(i, { look: { ...look, panDeg } }, `point.${i}.pan`)}
+          {onsettle}
+        />, tilt
+        <NumberField
+          label="Tilt at point {i + 1}"
+          value={look.tiltDeg}
+          unit="deg"
+          min={-90}
+          max={90}
+          step={5}
+          onchange={(tiltDeg) => edit(i, { look: { ...look, tiltDeg } }, `point.${i}.tilt`)}
+          {onsettle}
+        />, roll
+        <NumberField
+          label="Roll at point {i + 1}"
+          value={look.rollDeg}
+          unit="deg"
+          min={-360}
+          max={360}
+          step={5}
+          onchange={(rollDeg) => edit(i, { look: { ...look, rollDeg } }, `point.${i}.roll`)}
+          {onsettle}
+        />
+      {/if}
+      {#if move.points.length > 2}
+        <button class="quiet-button !min-h-0 !min-w-0 !p-1" onclick={() => put(move.points.filter((_, k) => k !== i))} aria-label="Delete point {i + 1}"
+          ><CloseOutline class="h-3.5 w-3.5" /></button
+        >
+      {/if}
+    </li>
+  {/each}
+</ol>
+{#if move.points.length < MOST_POINTS}<button class="link" onclick={add}>Add a point</button>{/if}
+
+<style>
+  .points li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0.3rem;
+    font-size: 0.95rem;
+  }
+</style>

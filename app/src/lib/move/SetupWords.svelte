@@ -1,0 +1,109 @@
+<script lang="ts">
+  import type { Kit } from '@gentle-arc/core/model/kit';
+  import { USUAL_GAIT } from '@gentle-arc/core/model/default-rigs';
+  import type { Delivery, Setup } from '@gentle-arc/core/model/shoot';
+  import { STICK_SPEEDS, type Shot, type StickSpeed } from '@gentle-arc/core/model/shot';
+  import { trim } from '@gentle-arc/core/model/units';
+  import Choice from '$lib/parts/Choice.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+  import { choicesOf, deliveryKey } from './deliveries';
+  import RigFigures from './RigFigures.svelte';
+
+  /** What is carried by whom, how fast it records and shows, and the shape it is delivered in, as sentences. */
+  interface Props {
+    setup: Setup;
+    kit: Kit;
+    onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    onkit: (kit: Kit, join: string | null) => void;
+    ondeliver: (delivery: Delivery) => void;
+    onsettle: () => void;
+  }
+  let { setup, kit, onchange, onkit, ondeliver, onsettle }: Props = $props();
+
+  const shot = $derived(setup.shot);
+  const lens = $derived(setup.lens);
+  const isPrime = $derived(lens.focalLengthMinMm === lens.focalLengthMaxMm);
+  const sticks = $derived(setup.rig.kind === 'drone' || setup.rig.kind === 'gimbal');
+  const deliveries = $derived(choicesOf(setup.delivery));
+  const rates = (given: number) => [...new Set([...setup.camera.frameRatesHz, given])].sort((a, b) => a - b).map((hz) => ({ value: String(hz), name: `${hz}` }));
+
+  function setLens(id: string) {
+    const chosen = kit.lenses.find((row) => row.id === id);
+    if (chosen) onchange((row) => ({ ...row, lensId: id, focalLengthMm: Math.min(chosen.focalLengthMaxMm, Math.max(chosen.focalLengthMinMm, row.focalLengthMm)) }), null);
+  }
+
+  function setCamera(id: string) {
+    const chosen = kit.cameras.find((row) => row.id === id);
+    if (!chosen) return;
+    const nearest = (hz: number) => chosen.frameRatesHz.reduce((a, b) => (Math.abs(b - hz) < Math.abs(a - hz) ? b : a));
+    onchange((row) => ({ ...row, cameraId: id, frameRateHz: nearest(row.frameRateHz), captureRateHz: nearest(row.captureRateHz) }), null);
+  }
+
+  /** A rig is carried as its kind usually is. */
+  function setRig(rigId: string) {
+    const chosen = kit.rigs.find((row) => row.id === rigId);
+    if (!chosen) return;
+    const usual = kit.gaits.find((row) => row.id === USUAL_GAIT[chosen.kind]);
+    onchange((row) => ({ ...row, rigId, gaitId: chosen.kind === setup.rig.kind || !usual ? row.gaitId : usual.id }), null);
+  }
+
+  /** Shown frames keep to what is recorded when both were the same; otherwise slow motion stays slow. */
+  const setCapture = (hz: number) => onchange((row) => ({ ...row, captureRateHz: hz }), null);
+  const setShown = (hz: number) => onchange((row) => ({ ...row, frameRateHz: hz, captureRateHz: row.captureRateHz === row.frameRateHz ? hz : row.captureRateHz }), null);
+
+  const slow = $derived(shot.captureRateHz / shot.frameRateHz);
+  const lensRange = (row: Kit['lenses'][number]) =>
+    row.focalLengthMinMm === row.focalLengthMaxMm ? `${trim(row.focalLengthMinMm, 0)} mm` : `${trim(row.focalLengthMinMm, 0)}–${trim(row.focalLengthMaxMm, 0)} mm`;
+</script>
+
+<p class="said">
+  <Choice label="Camera" value={shot.cameraId} items={kit.cameras.map((row) => ({ value: row.id, name: row.name }))} onchange={setCamera} />
+  with <Choice label="Lens" value={shot.lensId} items={kit.lenses.map((row) => ({ value: row.id, name: `${row.name} (${lensRange(row)})` }))} onchange={setLens} />
+  at {#if isPrime && shot.focalLengthMm === lens.focalLengthMinMm}<b>{trim(shot.focalLengthMm, 0)} mm</b>{:else}<NumberField
+      label="Focal length"
+      value={shot.focalLengthMm}
+      unit="mm"
+      min={lens.focalLengthMinMm}
+      max={lens.focalLengthMaxMm}
+      step={1}
+      onchange={(v) => onchange((row) => ({ ...row, focalLengthMm: v }), 'focal')}
+      {onsettle}
+    />{/if}
+  on <Choice label="Rig" value={shot.rigId} items={kit.rigs.map((row) => ({ value: row.id, name: row.name }))} onchange={setRig} />, going with
+  <Choice
+    label="Gait"
+    value={shot.gaitId}
+    items={kit.gaits.map((row) => ({ value: row.id, name: row.name }))}
+    onchange={(gaitId) => onchange((row) => ({ ...row, gaitId }), null)}
+  />{#if sticks}, at
+    <Choice
+      label="Stick speed"
+      value={shot.stick}
+      items={STICK_SPEEDS.map((value) => ({ value, name: value }))}
+      onchange={(stick) => onchange((row) => ({ ...row, stick: stick as StickSpeed }), null)}
+    /> stick speed{/if}. <RigFigures rig={setup.rig} gait={setup.gait} {kit} {onkit} {onsettle} />
+</p>
+<p class="said">
+  It records <Choice label="Capture rate" value={String(shot.captureRateHz)} items={rates(shot.captureRateHz)} onchange={(hz) => setCapture(Number(hz))} /> frames a second and shows
+  <Choice label="Frame rate" value={String(shot.frameRateHz)} items={rates(shot.frameRateHz)} onchange={(hz) => setShown(Number(hz))} />{#if slow !== 1}
+    <b>({slow > 1 ? `${trim(slow, 2)} times slower than life` : `${trim(1 / slow, 2)} times faster than life`})</b>{/if}, shutter
+  <NumberField
+    label="Shutter"
+    value={shot.shutterDeg}
+    unit="deg"
+    min={1}
+    max={360}
+    step={5}
+    onchange={(v) => onchange((row) => ({ ...row, shutterDeg: v }), 'shutter')}
+    {onsettle}
+  />. The whole shoot is delivered
+  <Choice
+    label="Delivery shape"
+    value={deliveryKey(setup.delivery)}
+    items={deliveries.map((row) => ({ value: deliveryKey(row), name: row.name }))}
+    onchange={(key) => {
+      const chosen = deliveries.find((row) => deliveryKey(row) === key);
+      if (chosen) ondeliver({ widthPx: chosen.widthPx, heightPx: chosen.heightPx });
+    }}
+  />.
+</p>
