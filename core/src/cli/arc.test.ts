@@ -55,7 +55,7 @@ describe('arc path and check', () => {
     expect(JSON.parse(await run(['path', DEMO, '--shot', '5', '--format', 'gltf']))).toMatchObject({ asset: { version: '2.0' } });
   });
   it('says that a file is in order', async () => {
-    expect(JSON.parse(await run(['check', DEMO]))).toMatchObject({ valid: true, name: 'First Flush', shots: 8 });
+    expect(JSON.parse(await run(['check', DEMO]))).toMatchObject({ valid: true, name: 'First Flush', shots: 28 });
   });
 });
 
@@ -89,7 +89,7 @@ describe('as a program', () => {
   it.each<[string[], RegExp]>([
     [['read', broken], /^arc: shots\[0\]\.timing\.durationS must be at least 0\.2; it is -4\.\n$/],
     [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
-    [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 8; it is "99"\.\n$/],
+    [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 28; it is "99"\.\n$/],
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
     [['fly', DEMO], /^arc: command must be read, path, check, moves or schema; it is "fly"\.\n$/],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {

@@ -8,6 +8,8 @@ import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { describe, expect, it, vi } from 'vitest';
 import { setupOf } from '../model/shoot';
 import { sampleShot } from '../motion/sample';
+import { legsOf } from '../model/shot';
+import { EFFECT_KINDS, RECIPES } from '../motion/moves';
 import { plainShoot } from '../testing/shoots';
 import { threeCamera } from '../testing/three-camera';
 import { PATH_COLUMNS, writePathCsv } from './path-csv';
@@ -32,6 +34,42 @@ function refusal(work: () => unknown): string {
   return 'not refused';
 }
 
+/** A file as version 1 wrote it. */
+const OLD_FILE = JSON.stringify({
+  format: 'gentle-arc-shoot',
+  version: 1,
+  id: 'old',
+  name: 'Old',
+  note: '',
+  delivery: { widthPx: 3840, heightPx: 2160 },
+  site: { pieces: [] },
+  kit: {
+    cameras: [{ id: 'c', name: 'C', sensorWidthMm: 36, sensorHeightMm: 24, pictureWidthPx: 6000, pictureHeightPx: 3376, frameRatesHz: [24, 60] }],
+    lenses: [{ id: 'l', name: 'L', focalLengthMinMm: 24, focalLengthMaxMm: 70, closestFocusM: 0.38 }],
+    rigs: [{ id: 'r', name: 'Own slider', kind: 'slider', travelM: 0.9, heightMinM: 0.2, heightMaxM: 1.6, speedMaxMps: 0.5, panRateMaxDegps: 60, tiltMinDeg: -60, tiltMaxDeg: 60 }],
+  },
+  shots: [
+    { kind: 'slide', pivotEastM: 0, pivotNorthM: 0, heightM: 1, distanceM: 4, bearingDeg: 180, travelM: 1, skewDeg: 0 },
+    { kind: 'push', pivotEastM: 0, pivotNorthM: 0, heightM: 1, fromDistanceM: 3, toDistanceM: 12, bearingDeg: 180 },
+    { kind: 'dollyZoom', pivotEastM: 0, pivotNorthM: 0, heightM: 1, fromDistanceM: 3, toDistanceM: 5, bearingDeg: 180 },
+  ].map((move, i) => ({
+    id: `s${i}`,
+    name: `S${i}`,
+    note: '',
+    subjectId: null,
+    walks: [],
+    cameraId: 'c',
+    lensId: 'l',
+    rigId: 'r',
+    focalLengthMm: 35,
+    frameRateHz: 24,
+    shutterDeg: 180,
+    move,
+    timing: { durationS: 8, holdStartS: 0, featherInS: 1, featherOutS: 1, holdEndS: 0, featherShape: 'minimumJerk' },
+    aim: { mode: 'locked', place: { u: 0.1, v: 0 } },
+  })),
+});
+
 describe('shoot file', () => {
   it('export then import gives the same shoot, whatever its names', () => {
     fc.assert(
@@ -42,9 +80,22 @@ describe('shoot file', () => {
     );
     expect(writeShootFile(readShootFile(writeShootFile(demo)))).toBe(writeShootFile(demo));
   });
-  it('the demo is a file in order, with every move and 90 seconds', () => {
-    expect(new Set(demo.shots.map((shot) => shot.move.kind))).toEqual(new Set(['slide', 'push', 'arc', 'dollyZoom']));
-    expect(demo.shots.reduce((sum, shot) => sum + shot.timing.durationS, 0)).toBe(90);
+  it('the demo is a file in order, with every family of moves, a chain, a drawn path and slow motion', () => {
+    const kinds = demo.shots.flatMap((shot) => legsOf(shot).map(({ move }) => move.kind));
+    expect(new Set(kinds.map((kind) => RECIPES[kind].effect))).toEqual(new Set(EFFECT_KINDS));
+    expect(demo.shots.some((shot) => shot.then.length > 0)).toBe(true);
+    expect(demo.shots.some((shot) => shot.captureRateHz > shot.frameRateHz)).toBe(true);
+    expect(demo.shots.filter((shot) => shot.note.length > 0).length).toBeGreaterThan(20);
+  });
+  it('opens a file of version 1, each move as it was', () => {
+    const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };
+    const shoot = checkShoot(old);
+    expect(shoot.version).toBe(2);
+    expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
+    expect(shoot.shots[1].move).toMatchObject({ fromDistanceM: 3, toDistanceM: 12 });
+    expect(shoot.shots[2].aim).toEqual({ mode: 'locked', place: { u: 0.1, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 });
+    expect(shoot.kit.rigs[0]).toMatchObject({ name: 'Own slider', travelM: 0.9, rollMaxDeg: 90 });
+    expect(shoot.shots.every(({ captureRateHz, frameRateHz }) => captureRateHz === frameRateHz)).toBe(true);
   });
   const broken = (edit: (raw: ReturnType<typeof plainShoot>) => void): string => {
     const raw = structuredClone(plainShoot());

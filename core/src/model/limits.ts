@@ -30,7 +30,7 @@ export const LIMITS = {
   screenAcceleration: { label: 'Start or stop felt as a bump', value: 0.35, unit: 'frame widths per second squared', source: PRACTICE },
   accelerationJoltFactor: { label: 'From a soft bump to a jolt', value: 3, unit: '×', source: PRACTICE },
   wobble: { label: 'Bob and tremor of the body in the picture, peak to peak within a second', value: 0.006, unit: 'frame widths', source: PRACTICE },
-  wobbleJoltFactor: { label: 'From a bob to a jolt', value: 3, unit: '×', source: PRACTICE },
+  wobbleJoltFactor: { label: 'From a bob to a jolt', value: 4, unit: '×', source: PRACTICE },
   focusRate: { label: 'Focus pull that a hand turns evenly', value: 0.8, unit: 'dioptres a second', source: PRACTICE },
   zoomRate: { label: 'Zoom that draws attention to itself', value: 0.3, unit: 'share a second', source: PRACTICE },
   backgroundGrowth: { label: 'Dolly zoom: least growth of the background that is felt', value: 1.3, unit: '×', source: PRACTICE },

@@ -38,6 +38,7 @@ function legLook(setup: Setup, motion: ShotMotion, { recipe, move, leg, pace, sh
   const { mode, place: where } = setup.shot.aim;
   const rule = recipe.aim(move);
   const upM = middleM(setup, motion);
+  const offCentre = Math.abs(where.u) + Math.abs(where.v);
   const aim: PanTilt = { panDeg: 0, tiltDeg: 0 };
   const target = new Float64Array(3);
   /** Where the subject, or what stands for it, is. */
@@ -49,8 +50,17 @@ function legLook(setup: Setup, motion: ShotMotion, { recipe, move, leg, pace, sh
         target[2] = stage.pivot.zM;
         return target;
       };
+  /** The place as an unrolled camera would see it, so that a rolled one has it where it is asked for. */
+  const level = { u: 0, w: 0 };
+  const aspect = frameHeightMm / frameWidthMm;
+  const unroll = (rollDeg: number) => {
+    const [cos, sin] = [Math.cos((rollDeg * Math.PI) / 180), Math.sin((rollDeg * Math.PI) / 180)];
+    level.u = cos * where.u + sin * where.v * aspect;
+    level.w = cos * where.v * aspect - sin * where.u;
+  };
+  unroll(0);
   const towards = (eye: Float64Array, at: Float64Array, heightM: number, focalLengthMm: number) =>
-    aimAt(at[0] - eye[0], at[1] - eye[1], at[2] + heightM - eye[2], (where.u * frameWidthMm) / focalLengthMm, (where.v * frameHeightMm) / focalLengthMm, aim);
+    aimAt(at[0] - eye[0], at[1] - eye[1], at[2] + heightM - eye[2], (level.u * frameWidthMm) / focalLengthMm, (level.w * frameWidthMm) / focalLengthMm, aim);
 
   const timeOf = (share: number) => pace.startS + (leg.backwards ? 1 - share : share) * (pace.endS - pace.startS);
   const heldFrom = (share: number) => {
@@ -65,12 +75,20 @@ function legLook(setup: Setup, motion: ShotMotion, { recipe, move, leg, pace, sh
   const pivotPoint = Float64Array.of(stage.pivot.xM, stage.pivot.yM, stage.pivot.zM);
 
   return (tS, place, subject, focalLengthMm, out) => {
+    turnFrom(tS, place, subject, focalLengthMm, out);
+    if (out.rollDeg === 0 || offCentre === 0) return;
+    unroll(out.rollDeg);
+    turnFrom(tS, place, subject, focalLengthMm, out);
+    unroll(0);
+  };
+
+  function turnFrom(tS: number, place: Float64Array, subject: Float64Array, focalLengthMm: number, out: Look): void {
     begin(rule, place, subject, focalLengthMm);
     out.panDeg = aim.panDeg;
     out.tiltDeg = aim.tiltDeg;
     out.rollDeg = 0;
     recipe.turn?.(move, shareAt(tS), out);
-  };
+  }
 
   function begin(given: AimRule, place: Float64Array, subject: Float64Array, focalLengthMm: number): void {
     if (given.base === 'down') {

@@ -5,7 +5,7 @@ import { sampleShot, type Samples } from '../motion/sample';
 import { sitePoints, type Lattice, type SitePoints } from '../site/site-points';
 import { siteMotion, type SiteMotion } from './layer-speed';
 import { screenAcceleration } from './screen-acceleration';
-import { subjectInFrame, type SubjectInFrame } from './subject-in-frame';
+import { isInFrame, subjectInFrame, whileInFrame, type SubjectInFrame } from './subject-in-frame';
 
 /** Everything measured in the picture of one shot, ready to be judged. */
 export interface Picture {
@@ -13,6 +13,8 @@ export interface Picture {
   motion: ShotMotion;
   samples: Samples;
   subject: SubjectInFrame;
+  /** How deep the picture is judged, metres, one value per row: the subject's depth while it is in the frame, its distance otherwise. */
+  depthM: Float64Array;
   site: SiteMotion;
   /** Frame widths per second squared, one value per row. */
   acceleration: Float64Array;
@@ -55,8 +57,10 @@ export function measurePicture(setup: Setup, words: Words, points?: SitePoints):
   const samples = sampleShot(setup, motion);
   const subject = subjectInFrame(samples, setup.subject);
   const still = points ?? stillPoints(setup, motion);
-  const site = siteMotion(samples, still, subject.depthM, orZero(subject.rightwards), orZero(subject.upwards));
-  return { setup, motion, samples, subject, site, acceleration: screenAcceleration(samples, subject.depthM), words };
+  // Out of the frame the subject's depth along the axis says nothing; its distance does.
+  const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
+  const site = siteMotion(samples, still, depthM, orZero(whileInFrame(subject, subject.rightwards)), orZero(whileInFrame(subject, subject.upwards)));
+  return { setup, motion, samples, subject, site, depthM, acceleration: screenAcceleration(samples, depthM), words };
 }
 
 /** Without a subject in view, layers are compared with a still picture. */

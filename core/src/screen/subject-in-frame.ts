@@ -22,6 +22,19 @@ export interface SubjectInFrame {
   speed: Float64Array;
 }
 
+/** A subject that has just left the frame still counts as in it: frame widths and heights. */
+const EDGE = 0.55;
+
+/** Whether the subject's middle is in the picture in a row. */
+export function isInFrame({ u, v }: Pick<SubjectInFrame, 'u' | 'v'>, row: number): boolean {
+  return Math.abs(u[row]) <= EDGE && Math.abs(v[row]) <= EDGE;
+}
+
+/** A column where the subject is in the picture; NaN elsewhere: what it does out of sight is not seen. */
+export function whileInFrame(subject: SubjectInFrame, column: Float64Array): Float64Array {
+  return column.map((value, row) => (isInFrame(subject, row) ? value : NaN));
+}
+
 /** Measures the subject in every row. */
 export function subjectInFrame(samples: Samples, subject: Piece | null): SubjectInFrame {
   const { count, cameras, frameWidthMm, frameHeightMm, frameRateHz } = samples;

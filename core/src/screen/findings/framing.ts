@@ -5,7 +5,7 @@ import type { SubjectIn } from '../../motion/moves/recipe';
 import { subjectInOf } from '../../motion/legs';
 import { pathLengthM } from '../../motion/sample';
 import type { Picture } from '../picture';
-import type { SubjectInFrame } from '../subject-in-frame';
+import { isInFrame, type SubjectInFrame } from '../subject-in-frame';
 
 /** Is the subject kept in its place? Only asked when the aim promises it. */
 export function placeFindings({ setup, subject, samples, motion }: Picture): Finding[] {
@@ -38,7 +38,7 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
 
 /** How the subject's size changes: held in a dolly zoom, grown or shrunk at a pace otherwise. */
 export function sizeFindings({ setup, subject, samples, motion }: Picture, held: boolean): Finding[] {
-  if (!setup.subject || Number.isNaN(subject.height[0])) return [];
+  if (!setup.subject || (held && Number.isNaN(subject.height[0]))) return [];
   const start = subject.height[0];
   const name = setup.subject.name;
   if (held) {
@@ -65,19 +65,17 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
     ];
   }
   if (pathLengthM(samples) < 0.01 && setup.shot.walks.length === 0 && motion.legs.every(({ recipe, move }) => recipe.zoom(move).rule === 'fixed')) return [];
+  // Focal length over distance: seen from above a person is short, not small.
+  const scaleAt = (row: number) => samples.focalLengthMm[row] / samples.subjectDistanceM[row];
   const rate = new Float64Array(samples.count).fill(NaN);
-  for (let row = 1; row < samples.count; row += 1) rate[row] = Math.abs(Math.log(subject.height[row] / subject.height[row - 1])) * samples.frameRateHz;
+  for (let row = 1; row < samples.count; row += 1)
+    if (isInFrame(subject, row) && isInFrame(subject, row - 1)) rate[row] = Math.abs(Math.log(scaleAt(row) / scaleAt(row - 1))) * samples.frameRateHz;
   const peak = largest(rate);
   if (!peak) return [];
   const limit = LIMITS.growthRate.value;
   const grade = gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
   const end = subject.height[samples.count - 1];
-  const change =
-    percent(end) === percent(start) && peak.value < 0.02
-      ? `stays at ${percent(start)} of the frame height`
-      : Number.isNaN(end)
-        ? `starts at ${percent(start)} of the frame height`
-        : `goes from ${percent(start)} to ${percent(end)} of the frame height`;
+  const change = changeWords(start, end, peak.value);
   return [
     {
       id: 'size',
@@ -92,6 +90,13 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
       measure: 'growth',
     },
   ];
+}
+
+function changeWords(start: number, end: number, rate: number): string {
+  if (Number.isNaN(start) && Number.isNaN(end)) return 'passes through the frame, its size changing';
+  if (Number.isNaN(start)) return `comes to ${percent(end)} of the frame height`;
+  if (Number.isNaN(end)) return `starts at ${percent(start)} of the frame height`;
+  return percent(end) === percent(start) && rate < 0.02 ? `stays at ${percent(start)} of the frame height` : `goes from ${percent(start)} to ${percent(end)} of the frame height`;
 }
 
 /** Is the subject cut off at the frame's edge, or not in the picture at all? */

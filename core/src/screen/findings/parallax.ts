@@ -3,6 +3,7 @@ import { LIMITS } from '../../model/limits';
 import { largest, smoothed } from '../../motion/columns';
 import { pathLengthM } from '../../motion/sample';
 import type { LayerMotion } from '../layer-speed';
+import { whileInFrame } from '../subject-in-frame';
 import type { Picture } from '../picture';
 
 const SEEN_S = 0.4;
@@ -30,7 +31,10 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
   const value = Math.max(near?.value ?? 0, far?.value ?? 0);
   const stronger = (near?.value ?? 0) >= (far?.value ?? 0) ? near : far;
   const limit = LIMITS.parallaxWeak.value;
-  const grade = held ? 'calm' : gradeBelow(value, limit, LIMITS.parallaxNone.value);
+  // A subject that itself crosses the frame shows the motion.
+  const crossing = largest(smoothed(whileInFrame(picture.subject, picture.subject.speed), SEEN_S * samples.frameRateHz))?.value ?? 0;
+  const shows = !held && crossing > limit && value <= limit;
+  const grade = held || shows ? 'calm' : gradeBelow(value, limit, LIMITS.parallaxNone.value);
   const nearWords = near ? `near things move at ${speedWords(near.value)} against the subject` : 'nothing near is in the picture';
   const farWords = far ? `far ones at ${speedWords(far.value)}` : 'nothing far is in the picture';
   const slide = `${totalSlide(site.near, picture).toFixed(2)} (near) and ${totalSlide(site.far, picture).toFixed(2)} (far) frame widths in all`;
@@ -38,8 +42,9 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
     {
       id: 'parallax',
       grade,
-      sentence:
-        grade === 'calm'
+      sentence: shows
+        ? `The picture as a whole moves, at ${speedWords(crossing)} where the subject is; near and far hardly part.`
+        : grade === 'calm'
           ? `${held ? 'Against the held subject' : 'Depth shows'}: ${nearWords}, ${farWords}; they slide ${slide}.`
           : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They slide ${slide}.`,
       reason: 'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',

@@ -2,6 +2,7 @@ import { gradeAbove, percent, speedWords, trimmedSeconds, type Finding } from '.
 import { LIMITS, smoothSpeed } from '../../model/limits';
 import { largest, smoothed } from '../../motion/columns';
 import { exposureTimeS } from '../../optics/shutter';
+import { whileInFrame } from '../subject-in-frame';
 import type { Picture } from '../picture';
 
 /** Speeds are judged over this long: a shorter flicker is not seen as motion. Common practice, no published source. */
@@ -9,7 +10,7 @@ const SEEN_S = 0.4;
 
 /** Whether the eye has a subject to rest on: it is in the picture and nearly still there at its fastest. */
 export function subjectIsHeld({ subject, samples }: Picture): boolean {
-  const fastest = largest(smoothed(subject.speed, SEEN_S * samples.frameRateHz));
+  const fastest = largest(smoothed(whileInFrame(subject, subject.speed), SEEN_S * samples.frameRateHz));
   return fastest !== null && fastest.value <= LIMITS.heldSubjectSpeed.value;
 }
 
@@ -21,7 +22,7 @@ export function speedFindings(picture: Picture): Finding[] {
   const plain = smoothSpeed(samples.frameRateHz);
   const layers = [
     { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? plain * LIMITS.heldSubjectFactor.value : plain },
-    { id: 'speed.subject', what: setup.subject?.name ?? 'The subject', column: picture.subject.speed, limit: plain },
+    { id: 'speed.subject', what: setup.subject?.name ?? 'The subject', column: whileInFrame(picture.subject, picture.subject.speed), limit: plain },
     { id: 'speed.far', what: 'Far things', column: picture.site.far.speed, limit: held ? plain * LIMITS.heldSubjectFactor.value : plain },
   ];
   return layers.flatMap(({ id, what, column, limit }) => {
@@ -62,7 +63,7 @@ export function blurFindings(picture: Picture): Finding[] {
   const { samples, setup } = picture;
   const { shutterDeg } = setup.shot;
   const openS = exposureTimeS(shutterDeg, samples.frameRateHz);
-  const peak = largest(smoothed(picture.subject.speed, SEEN_S * samples.frameRateHz));
+  const peak = largest(smoothed(whileInFrame(picture.subject, picture.subject.speed), SEEN_S * samples.frameRateHz));
   const findings: Finding[] = [];
   if (peak) {
     const blur = peak.value * openS;
@@ -81,7 +82,7 @@ export function blurFindings(picture: Picture): Finding[] {
       measure: 'blur',
     });
   }
-  const fastest = [picture.site.near.speed, picture.subject.speed, picture.site.far.speed]
+  const fastest = [picture.site.near.speed, whileInFrame(picture.subject, picture.subject.speed), picture.site.far.speed]
     .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz)))
     .reduce((a, b) => (a === null || (b !== null && b.value > a.value) ? b : a), null);
   if (fastest && shutterDeg < LIMITS.shortShutterDeg.value && fastest.value > smoothSpeed(samples.frameRateHz) / 2)

@@ -4,8 +4,8 @@ import { wobbleInFrame } from '../wobble';
 import type { Picture } from '../picture';
 
 /** How far the body under the camera shakes the picture. Only said when something does. */
-export function wobbleFindings({ setup, samples, subject }: Picture): Finding[] {
-  const worst = wobbleInFrame(samples, subject.depthM);
+export function wobbleFindings({ setup, samples, depthM }: Picture): Finding[] {
+  const worst = wobbleInFrame(samples, depthM);
   if (!worst || worst.value < 1e-5) return [];
   const limit = LIMITS.wobble.value;
   const grade = gradeAbove(worst.value, limit, limit * LIMITS.wobbleJoltFactor.value);
