@@ -79,7 +79,10 @@ test('plays in real time', async ({ page }) => {
 
 test('choosing another move keeps the camera’s place, and typing out of range says so and loses nothing', async ({ page }) => {
   await openShot(page, 'shot-rows');
-  await page.getByRole('button', { name: 'Dolly zoom' }).click();
+  await page.getByRole('button', { name: 'Slide Choose another move' }).click();
+  await page.getByRole('button', { name: 'Bend depth' }).click();
+  await page.getByRole('button', { name: 'Dolly zoom', exact: true }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByLabel('from', { exact: true })).toHaveValue('4.6 m');
   await page.getByText(/things are fine/).click();
   await expect(reading(page).getByText(/The move needs .* mm/)).toBeVisible();

@@ -83,7 +83,7 @@ test('choosing lens, camera and rig from the kit changes what the reading says o
 
 test('a finding leads the playhead to where it happens', async ({ page }) => {
   await openShot(page, 'shot-leaves');
-  await reading(page).getByRole('button', { name: 'Show it at 6.0 seconds' }).click();
+  await reading(page).getByRole('button', { name: 'Show it at 6.0 seconds' }).first().click();
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toHaveAttribute('aria-valuenow', '6');
 });
 
@@ -91,7 +91,7 @@ test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   test('the picture stays in sight while the reading is read, and a cure can be tapped', async ({ page }) => {
     await openShot(page, 'shot-leaves');
-    const cure = reading(page).getByRole('button', { name: /Feather the stop/ });
+    const cure = reading(page).getByRole('button', { name: /Feather the stop .* hardness/ });
     await cure.scrollIntoViewIfNeeded();
     await cure.tap();
     await expect(reading(page).getByText(/The stop jerks/)).toHaveCount(0);

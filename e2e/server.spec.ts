@@ -5,14 +5,14 @@ const demo = readFileSync(new URL('../demo/first-flush.arc.json', import.meta.ur
 const post = { headers: { 'content-type': 'application/json' } };
 
 test('GET /api/health', async ({ request }) => {
-  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 1 });
+  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 2 });
 });
 
 test('POST /api/reading answers with the reading of every shot', async ({ request }) => {
   const answer = await request.post('/api/reading', { ...post, data: demo });
   expect(answer.status()).toBe(200);
   const { shots } = (await answer.json()) as { shots: { findings: { id: string; grade: string }[] }[] };
-  expect(shots).toHaveLength(8);
+  expect(shots).toHaveLength(28);
   expect(shots[1].findings[0]).toMatchObject({ id: 'stop', grade: 'jolt' });
 });
 

@@ -15,7 +15,8 @@ export interface Caution {
   sentence: string;
 }
 
-const DECIDES = 'Local law, the location’s rules and licensed or qualified people decide.';
+/** Every caution ends with who decides. */
+export const DECIDES = 'Local law, the location’s rules and licensed or qualified people decide.';
 const ON_FOOT = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount']);
 /** In the air or on an arm over whatever is below. */
 const OVERHEAD = new Set<RigKind>(['drone', 'jib', 'rope', 'rollLever', 'tableTopArm']);

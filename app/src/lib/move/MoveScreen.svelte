@@ -184,7 +184,7 @@
       </div>
     </div>
 
-    <div class="strip"><Strip {samples} reading={live.reading} {playhead} /></div>
+    <div class="strip"><Strip {samples} reading={live.reading} {playhead} joinsS={motion.legs.slice(1).map(({ fromS }) => (fromS * shot.captureRateHz) / shot.frameRateHz)} /></div>
   </div>
 
   <div class="right">

@@ -3,6 +3,7 @@
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { sayLength, saySpeed } from '@gentle-arc/core/model/units';
   import { preferences } from '$lib/store/preferences.svelte';
+  import { DECIDES } from '@gentle-arc/core/rig/cautions';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import type { LiveReading } from '$lib/workers/live-reading.svelte';
 
@@ -69,9 +70,14 @@
         <button class="when" onclick={() => onseek(approach.tS)} aria-label="Show the nearest at {approach.tS.toFixed(1)} seconds">at {approach.tS.toFixed(1)} s</button>
       </p>
     {/each}
-    {#each live.reading.cautions as caution (caution.id)}
-      <p class="mt-2 border-l-4 border-ink px-3 py-1 text-sm leading-snug"><b>Caution.</b> {caution.sentence}</p>
-    {/each}
+    {#if live.reading.cautions.length}
+      <div class="mt-2 border-l-4 border-ink px-3 py-1 text-sm leading-snug">
+        {#each live.reading.cautions as caution (caution.id)}
+          <p class="mb-1"><b>Caution.</b> {caution.sentence.replace(` ${DECIDES}`, '')}</p>
+        {/each}
+        <p class="text-soft">{DECIDES}</p>
+      </div>
+    {/if}
   {/if}
 </section>
 

@@ -12,8 +12,10 @@
     samples: Samples;
     reading: ShownReading | null;
     playhead: Playhead;
+    /** Where one move passes into the next, s on screen. */
+    joinsS?: number[];
   }
-  let { samples, reading, playhead }: Props = $props();
+  let { samples, reading, playhead, joinsS = [] }: Props = $props();
 
   interface Curve {
     column: Float64Array;
@@ -161,6 +163,7 @@
       <line class="grid" x1={x(tick)} x2={x(tick)} y1={MARKS} y2={height - 16} />
       <text class="tick" x={x(tick)} y={height - 4} text-anchor="middle">{tick}{tick === ticks[ticks.length - 1] ? ' s' : ''}</text>
     {/each}
+    {#each joinsS as joinS (joinS)}<line class="join" x1={x(joinS)} x2={x(joinS)} y1={MARKS - 4} y2={height - 16} />{/each}
     {#each lanes as lane, i (lane.label)}
       <line class="base" x1={LEFT} x2={width - RIGHT} y1={tops[i] + lane.height} y2={tops[i] + lane.height} />
       <text class="label" x="0" y={tops[i] + (i === 0 ? 11 : 10)}>{lane.label}</text>
@@ -199,6 +202,12 @@
     stroke: var(--hairline);
     stroke-width: 1;
     stroke-dasharray: 1 4;
+  }
+  .join {
+    stroke: var(--near);
+    stroke-width: 1.4;
+    stroke-dasharray: 6 4;
+    stroke-opacity: 0.7;
   }
   .base {
     stroke: var(--hairline);

@@ -5,8 +5,8 @@ import { around, bearing, distance, metres } from './parameter';
 const side = (label: string) => metres(label, -500, 500, 'side');
 const along = (label: string) => metres(label, -500, 500);
 
-export const FollowSchema = z.strictObject({ kind: z.literal('follow'), ...around, distanceM: distance('behind'), sideM: side('off to its right') });
-export const LeadSchema = z.strictObject({ kind: z.literal('lead'), ...around, distanceM: distance('in front'), sideM: side('off to its right') });
+export const FollowSchema = z.strictObject({ kind: z.literal('follow'), ...around, distanceM: distance('distance'), sideM: side('off to its right') });
+export const LeadSchema = z.strictObject({ kind: z.literal('lead'), ...around, distanceM: distance('distance'), sideM: side('off to its right') });
 export const AlongsideSchema = z.strictObject({ kind: z.literal('alongside'), ...around, sideM: side('to its right'), alongM: along('ahead of it') });
 
 /** Keeps one bearing and one distance, whichever way the subject turns. */

@@ -69,7 +69,7 @@ export const free: Recipe<Free> = {
   title: 'Drawn path',
   purpose: 'Draw the way the camera goes, point by point, and say where it looks at each.',
   effect: 'own',
-  joins: 'by',
+  joins: 'about',
   subjectIn: () => 'sometime',
   ends: 'both',
   grips: ({ points }, { pivot }) =>

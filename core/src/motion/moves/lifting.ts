@@ -1,6 +1,6 @@
 import type { Move, MoveKind, MoveOf } from '../../model/move';
 import type { Stage } from '../stage';
-import { evenly, fromPivot, line, type Track } from '../track';
+import { fromPivot, line, type Track } from '../track';
 import { PLAIN, type Effect, type Recipe, type Stand } from './recipe';
 import { standing } from './shapes/standing';
 
@@ -74,7 +74,7 @@ export const riseTiltDown: Recipe<MoveOf<'riseTiltDown'>> = {
   joins: 'above',
 };
 
-/** Arms swing out as they pass the shoulders: half a sine across the rise, towards the pivot. */
+/** Arms swing out as they pass the shoulders: half a sine across the rise, towards the pivot. Even in height, so that a small rise does not double back at full speed. */
 export const crane: Recipe<MoveOf<'crane'>> = {
   ...lift('crane', 'Crane by hand', 'From a squat to arms overhead: a small crane that needs no crane.', (stand, pivot) => ({
     kind: 'crane',
@@ -84,14 +84,14 @@ export const crane: Recipe<MoveOf<'crane'>> = {
     toHeightM: 2.1,
     leanM: 0.3,
   })),
-  ...standing<MoveOf<'crane'>>((move, { pivot }) =>
-    evenly((u, out, offset) => {
-      const at = fromPivot(pivot, move.distanceM - move.leanM * Math.sin(Math.PI * u), move.bearingDeg, move.heightM + (move.toHeightM - move.heightM) * u);
+  ...standing<MoveOf<'crane'>>((move, { pivot }) => ({
+    write(s, _tS, out, offset = 0) {
+      const at = fromPivot(pivot, move.distanceM - move.leanM * Math.sin(Math.PI * s), move.bearingDeg, move.heightM + (move.toHeightM - move.heightM) * s);
       out[offset] = at.xM;
       out[offset + 1] = at.yM;
       out[offset + 2] = at.zM;
-    }),
-  ),
+    },
+  })),
   joins: 'before',
 };
 
@@ -104,7 +104,7 @@ export const riseOverReveal: Recipe<MoveOf<'riseOverReveal'>> = {
     'show',
   ),
   ...standing<MoveOf<'riseOverReveal'>>(upright),
-  joins: 'onto',
+  joins: 'to show',
   subjectIn: () => 'end',
 };
 

@@ -84,7 +84,7 @@ export const darkEnd: Recipe<MoveOf<'darkEnd'>> = {
   title: 'Into the dark',
   purpose: 'Close in until something covers the lens: the next shot can begin in the dark.',
   effect: 'show',
-  joins: 'into',
+  joins: 'on',
   subjectIn: () => 'start',
   aim: () => ({ base: 'locked', at: 0 }),
   startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'darkEnd', ...pivot, heightM: Math.min(heightM, 1.2), gapM: 0.05, fromDistanceM: distanceM, bearingDeg }),

@@ -31,7 +31,7 @@ export const slideOutReveal: Recipe<MoveOf<'slideOutReveal'>> = {
   title: 'Slide out from behind',
   purpose: 'Start with something near in the way and slide until the subject stands clear.',
   effect: 'show',
-  joins: 'onto',
+  joins: 'to show',
   subjectIn: () => 'end',
   startingFrom: (stand, pivot) => ({ kind: 'slideOutReveal', ...pivot, ...stand, travelM: stand.distanceM * 0.4, skewDeg: 0 }),
 };
@@ -43,7 +43,7 @@ export const enterLeave: Recipe<MoveOf<'enterLeave'>> = {
   title: 'Let it walk in and out',
   purpose: 'Hold a still or drifting frame and let the subject walk into it and leave it again.',
   effect: 'show',
-  joins: 'for',
+  joins: 'with',
   travels: false,
   subjectIn: () => 'sometime',
   aim: () => ({ base: 'locked', at: 0.5 }),

@@ -147,7 +147,7 @@ export const skyEnd: Recipe<MoveOf<'skyEnd'>> = {
   title: 'Away to the sky or floor',
   purpose: 'End by tilting off the subject to the sky (or the floor): the next shot can begin there.',
   effect: 'show',
-  joins: 'off',
+  joins: 'from',
   subjectIn: () => 'start',
   turn: (move, s, look) => {
     look.tiltDeg += (move.toTiltDeg - look.tiltDeg) * s;

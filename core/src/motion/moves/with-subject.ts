@@ -22,7 +22,7 @@ export const follow: Recipe<MoveOf<'follow'>> = {
   kind: 'follow',
   title: 'Follow behind',
   purpose: 'Walk behind somebody and see what they walk into.',
-  joins: 'behind',
+  joins: '',
   startingFrom: (stand, pivot) => ({ kind: 'follow', ...pivot, heightM: stand.heightM, distanceM: away(stand), sideM: 0 }),
 };
 
@@ -40,7 +40,7 @@ export const lead: Recipe<MoveOf<'lead'>> = {
   kind: 'lead',
   title: 'Lead in front',
   purpose: 'Go backwards before somebody and see the face.',
-  joins: 'before',
+  joins: 'of',
   startingFrom: (stand, pivot) => ({ kind: 'lead', ...pivot, heightM: stand.heightM, distanceM: away(stand), sideM: 0 }),
 };
 
@@ -58,7 +58,7 @@ export const alongside: Recipe<MoveOf<'alongside'>> = {
   kind: 'alongside',
   title: 'Alongside',
   purpose: 'Keep level with somebody: the foreground rushes between, the background runs behind.',
-  joins: 'beside',
+  joins: '',
   startingFrom: (stand, pivot) => ({ kind: 'alongside', ...pivot, heightM: stand.heightM, sideM: away(stand), alongM: 0 }),
 };
 
