@@ -104,15 +104,28 @@ export function legsOf(shot: Shot): Leg[] {
   return [{ move, timing, backwards, overlapS: 0 }, ...shot.then];
 }
 
+/** The shot with one of its moves changed, 0 for the first. */
+export function withLeg(shot: Shot, index: number, edit: (leg: Leg) => Leg): Shot {
+  if (index > 0) return { ...shot, then: shot.then.map((leg, i) => (i === index - 1 ? edit(leg) : leg)) };
+  const { move, timing, backwards } = edit(legsOf(shot)[0]);
+  return { ...shot, move, timing, backwards };
+}
+
+/** Which move of a shot is under way at a moment of action, s: the latest that has begun. */
+export function legAt(shot: Shot, tS: number): number {
+  let endS = shot.timing.durationS;
+  let found = 0;
+  shot.then.forEach((leg, i) => {
+    const fromS = Math.max(0, endS - leg.overlapS);
+    if (tS >= fromS) found = i + 1;
+    endS = Math.max(endS, fromS + leg.timing.durationS);
+  });
+  return found;
+}
+
 /** How long a shot takes to film, s: its legs one after the other, less their overlaps. */
 export function shotDurationS(shot: Shot): number {
-  let endS = shot.timing.durationS;
-  let mostS = endS;
-  for (const leg of shot.then) {
-    endS = Math.max(0, endS - leg.overlapS) + leg.timing.durationS;
-    mostS = Math.max(mostS, endS);
-  }
-  return mostS;
+  return shot.then.reduce((endS, leg) => Math.max(endS, Math.max(0, endS - leg.overlapS) + leg.timing.durationS), shot.timing.durationS);
 }
 
 /** How much slower than life the audience sees it: 1 for as it was, 2 for half speed. */

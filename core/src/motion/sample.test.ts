@@ -1,9 +1,12 @@
 import fc from 'fast-check';
+import { PerspectiveCamera } from 'three';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_AIM, DEFAULT_KIT } from '../model/defaults';
 import type { Shot } from '../model/shot';
 import { threeCamera, threeProject } from '../testing/three-camera';
 import { AROUND, moved, plainPieces, plainSetup, HELD } from '../testing/shoots';
+import { project } from '../optics/projection';
+import { filmed, usual } from '../testing/filmed';
 import { subjectInFrame } from '../screen/subject-in-frame';
 import { rowCount, sampleShot } from './sample';
 
@@ -153,5 +156,87 @@ describe('invariants', () => {
     });
     expect(ends[1]).toEqual(ends[0]);
     expect(ends[2]).toEqual(ends[0]);
+  });
+});
+
+describe('look-at and roll, by three.js', () => {
+  it('the camera’s axes are those of Object3D.lookAt, then rolled about its own axis', () => {
+    fc.assert(
+      fc.property(num(-170, 170), num(-3, 6), num(1, 20), num(-180, 180), (bearingDeg, heightM, distanceM, rollDeg) => {
+        const samples = sampleShot(
+          plainSetup(moved({ kind: 'roll', ...AROUND, heightM, distanceM, bearingDeg, fromDeg: rollDeg, toDeg: rollDeg }, { aim: { ...DEFAULT_AIM, rateMaxDegps: 1000 } })),
+        );
+        const camera = new PerspectiveCamera();
+        camera.filmGauge = samples.frameWidthMm;
+        camera.aspect = samples.frameWidthMm / samples.frameHeightMm;
+        camera.setFocalLength(samples.focalLengthMm[0]);
+        camera.position.set(samples.xM[0], samples.zM[0], -samples.yM[0]);
+        camera.lookAt(0, 0.85, 0);
+        camera.rotateZ((-rollDeg * Math.PI) / 180);
+        camera.updateMatrixWorld();
+        const ours = { u: 0, w: 0, depthM: 0 };
+        const points = [[0.4, 0.3, 1.5], [-0.5, 0.2, 0.1], [0, 0, 0.85]]; // prettier-ignore
+        for (const [x, y, z] of points) {
+          project(samples.cameras, 0, x, y, z, ours);
+          if (ours.depthM < 0.1) continue;
+          const theirs = threeProject(camera, x, y, z);
+          expect(ours.u).toBeCloseTo(theirs.u, 9);
+          expect(ours.w).toBeCloseTo(theirs.w, 9);
+        }
+      }),
+      { numRuns: 80 },
+    );
+  });
+  it('a rolled frame keeps an off-centre subject at its place', () => {
+    const { samples, subject } = filmed(usual('roll'), { aim: { ...DEFAULT_AIM, place: { u: 0.2, v: -0.15 } } });
+    for (const row of [0, 90, samples.count - 1]) {
+      expect(subject.u[row]).toBeCloseTo(0.2, 9);
+      expect(subject.v[row]).toBeCloseTo(-0.15, 9);
+    }
+  });
+});
+
+describe('a dolly zoom’s three ways to hold a size', () => {
+  const closing = { kind: 'dollyZoom' as const, ...AROUND, fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 };
+  const held = (zoomBy: 'lens' | 'crop' | 'both', lensId = 'lens-fern-2470') =>
+    filmed({ ...closing, zoomBy, pace: 'travel' }, { lensId, focalLengthMm: lensId === 'lens-moss-35' ? 35 : 60 });
+  const even = (column: Float64Array) => Math.max(...column) / Math.min(...column) - 1;
+  it('by the lens alone: no enlarging, and the size is lost where the lens ends', () => {
+    const within = held('lens');
+    expect(even(within.samples.crop)).toBe(0);
+    expect(even(within.subject.height)).toBeLessThan(1e-9);
+    expect(even(held('lens', 'lens-moss-35').subject.height)).toBeGreaterThan(0.5);
+  });
+  it('by enlarging alone: the lens stays at the widest that is needed, for a prime too', () => {
+    const film = filmed({ ...closing, fromDistanceM: 3, toDistanceM: 6, zoomBy: 'crop', pace: 'travel' }, { lensId: 'lens-moss-35', focalLengthMm: 35 });
+    expect(even(film.subject.height)).toBeLessThan(1e-9);
+    expect(film.samples.crop[0]).toBeCloseTo(1, 9);
+    expect(film.samples.crop[film.last]).toBeCloseTo(film.samples.focalLengthMm[film.last] / 35, 9);
+  });
+  it('runs the camera or the zoom at an even pace, not both', () => {
+    const timing = { durationS: 6, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' as const };
+    const pace = (which: 'travel' | 'zoom') => {
+      const { samples } = filmed({ ...closing, heightM: 0.85, zoomBy: 'both', pace: which }, { lensId: 'lens-fern-2470', focalLengthMm: 60, timing });
+      const travel = samples.yM.slice(2).map((y, i) => y - samples.yM[i + 1]);
+      const zoom = samples.focalLengthMm.slice(2).map((mm, i) => Math.log(samples.focalLengthMm[i + 1] / mm));
+      return { travel: even(travel), zoom: even(zoom) };
+    };
+    expect(pace('travel').travel).toBeLessThan(1e-9);
+    expect(pace('travel').zoom).toBeGreaterThan(0.5);
+    expect(pace('zoom').zoom).toBeLessThan(1e-6);
+    expect(pace('zoom').travel).toBeGreaterThan(0.5);
+  });
+});
+
+describe('slow motion', () => {
+  it('records more frames of the same action and shows it for longer', () => {
+    const [real, slow] = [filmed(usual('push')), filmed(usual('push'), { captureRateHz: 120 })];
+    expect(slow.samples.count).toBe(5 * (real.samples.count - 1) + 1);
+    expect(slow.samples.screenS[slow.last]).toBeCloseTo(5 * real.samples.screenS[real.last], 9);
+    expect(slow.samples.tS[slow.last]).toBeCloseTo(real.samples.tS[real.last], 9);
+  });
+  it('doubling the capture rate and keeping playback halves the speed on screen', () => {
+    const speed = (captureRateHz: number) => Math.max(...filmed(usual('enterLeave'), { captureRateHz }, true).subject.speed);
+    expect(speed(48) / speed(24)).toBeCloseTo(0.5, 2);
   });
 });

@@ -27,7 +27,36 @@ interface Nearest {
 
 /** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
 export function clearanceFindings(setup: Setup, motion: ShotMotion, samples: Samples, say: Say): Finding[] {
-  return [...roomFindings(setup, motion, samples, say), ...groundFindings(setup, samples, say)];
+  return [...throughSubject(setup, samples, say), ...roomFindings(setup, motion, samples, say), ...groundFindings(setup, samples, say)];
+}
+
+/** The camera may come close to its subject, but not through it. */
+function throughSubject({ subject, shot }: Setup, samples: Samples, { length }: Say): Finding[] {
+  if (!subject || isGround(subject, [subject])) return [];
+  const walk = placeOverTime(shot.walks, subject.id, subject);
+  const spot = new Float64Array(3);
+  for (let row = 0; row < samples.count; row += 1) {
+    walk(samples.tS[row], spot);
+    const value = distanceToPieceM(subject, { xM: spot[0], yM: spot[1], zM: spot[2] }, samples.xM[row], samples.yM[row], samples.zM[row], samples.zM[row]);
+    if (value <= 0)
+      return [
+        graded(
+          {
+            id: 'rig.subject',
+            measure: 'clearance',
+            unit: 'm',
+            say: length,
+            value,
+            limit: 0,
+            tS: samples.screenS[row],
+            sentence: `The camera goes through ${subject.name}.`,
+            reason: 'Drag the path beside it, or end it sooner.',
+          },
+          'cannot',
+        ),
+      ];
+  }
+  return [];
 }
 
 /** Pieces near enough to matter, each with where it stands at any moment. Ground is judged by height. */

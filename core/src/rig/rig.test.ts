@@ -110,6 +110,11 @@ describe('what is in the way', () => {
     expect(hit?.tS).toBeGreaterThan(4.5);
     expect(hit?.tS).toBeLessThan(6.5);
   });
+  it('may come close to its subject, but not through it', () => {
+    const through: Move = { kind: 'slide', ...AROUND, heightM: 1, distanceM: 0.1, bearingDeg: 180, travelM: 4, skewDeg: 0 };
+    expect(found(through, 'rig.subject', { rigId: 'rig-gimbal' })?.sentence).toBe('The camera goes through Ansa.');
+    expect(found(usual('darkEnd'), 'rig.subject', { rigId: 'rig-gimbal' })).toBeUndefined();
+  });
   it('keeps the rotors clear where the lens would pass', () => {
     const beside = [...plainPieces(), post(1, -3.5)];
     expect(found(past, 'rig.clear', { rigId: 'rig-drone' }, beside)?.grade).toBe('cannot');

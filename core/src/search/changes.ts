@@ -1,7 +1,8 @@
+import { USUAL_GAIT } from '../model/default-rigs';
 import type { Finding } from '../model/finding';
 import { LIMITS } from '../model/limits';
 import type { Setup } from '../model/shoot';
-import { STICK_SPEEDS, type Shot } from '../model/shot';
+import { legAt, legsOf, slowFactor, STICK_SPEEDS, withLeg, type Shot } from '../model/shot';
 import { sayLength, trim, type Units } from '../model/units';
 import { settable } from '../motion/moves/recipe';
 import { recipeOf } from '../motion/moves';
@@ -135,10 +136,14 @@ export function wider({ shot, lens }: Setup): Change {
     .map((focalLengthMm) => ({ shot: { ...shot, focalLengthMm }, instruction: `Go wider, to ${focalLengthMm} mm` }));
 }
 
-export function otherRig({ shot, rig }: Setup, rigs: Setup['rig'][]): Change {
+/** Another rig, carried as its kind usually is. */
+export function otherRig({ shot, rig }: Setup, { rigs, gaits }: Pick<Choices, 'rigs' | 'gaits'>): Change {
   return rigs
     .filter((row) => row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M))
-    .map((row) => ({ shot: { ...shot, rigId: row.id }, instruction: `Take ${row.name}` }));
+    .map((row) => {
+      const usual = gaits.find((gait) => gait.id === USUAL_GAIT[row.kind]);
+      return { shot: { ...shot, rigId: row.id, gaitId: row.kind === rig.kind || !usual ? shot.gaitId : usual.id }, instruction: `Take ${row.name}` };
+    });
 }
 
 export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Change {
@@ -164,8 +169,24 @@ const FARTHER = [1.1, 1.25, 1.4, 1.6, 1.8, 2.2, 2.6, 3];
 const NEARER = [0.85, 0.7, 0.6, 0.5, 0.4, 0.3];
 const FURTHER_ALONG = [1.25, 1.5, 2, 2.5, 3, 4];
 
-/** What could cure a finding, most natural first. Empty when nothing but another idea helps. */
-export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['rig'][]; lenses: Setup['lens'][]; gaits: Setup['gait'][] }, units: Units): Change[] {
+interface Choices {
+  rigs: Setup['rig'][];
+  lenses: Setup['lens'][];
+  gaits: Setup['gait'][];
+}
+
+/** What could cure a finding, most natural first; of a chain, the move is changed in which the trouble lies. Empty when nothing but another idea helps. */
+export function changesFor(finding: Finding, setup: Setup, kit: Choices, units: Units): Change[] {
+  const { shot } = setup;
+  const index = finding.id === 'start' ? 0 : finding.id === 'stop' ? shot.then.length : legAt(shot, finding.tS / slowFactor(shot));
+  const { move, timing } = legsOf(shot)[index];
+  // The changes see the one move as if it were the whole shot; what they make of it goes back to its place.
+  const changes = changesOfMove(finding, { ...setup, shot: { ...shot, move, timing } }, kit, units);
+  const back = (changed: Shot): Shot => withLeg({ ...changed, move: shot.move, timing: shot.timing }, index, (leg) => ({ ...leg, move: changed.move, timing: changed.timing }));
+  return changes.map((change) => change.map((rung) => ({ ...rung, shot: back(rung.shot) })));
+}
+
+function changesOfMove(finding: Finding, setup: Setup, kit: Choices, units: Units): Change[] {
   switch (finding.id) {
     case 'speed.near':
     case 'speed.subject':
@@ -181,6 +202,8 @@ export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['r
       return [longer(setup), travel(setup, SHORTER, units), otherLens(setup, kit.lenses)];
     case 'cutoff':
       return [followSubject(setup), distance(setup, FARTHER, units), wider(setup)];
+    case 'join':
+      return [softer(setup, 'featherInS'), longer(setup).slice(0, 5)];
     case 'start':
       return [softer(setup, 'featherInS'), longer(setup).slice(0, 5)];
     case 'stop':
@@ -192,34 +215,35 @@ export function changesFor(finding: Finding, setup: Setup, kit: { rigs: Setup['r
     case 'zoom.background':
       return [travel(setup, FURTHER_ALONG, units)];
     case 'rig.travel':
-      return [finding.limit > 0 ? travel(setup, [(finding.limit / finding.value) * LIMITS.tightShare.value * 0.99], units) : [], otherRig(setup, kit.rigs)];
+      return [finding.limit > 0 ? travel(setup, [(finding.limit / finding.value) * LIMITS.tightShare.value * 0.99], units) : [], otherRig(setup, kit)];
     case 'rig.height':
-      return [atHeight(setup, (finding.grade === 'tight' ? COMFORTABLE_SHARE : 1) * finding.limit - finding.value, units), otherRig(setup, kit.rigs)];
+      return [atHeight(setup, (finding.grade === 'tight' ? COMFORTABLE_SHARE : 1) * finding.limit - finding.value, units), otherRig(setup, kit)];
     case 'rig.speed':
     case 'rig.pan':
     case 'rig.climb':
     case 'rig.tiltRate':
-      return [longer(setup), stick(setup), otherRig(setup, kit.rigs)];
+      return [longer(setup), stick(setup), otherRig(setup, kit)];
     case 'rig.acceleration':
-      return [softer(setup, 'featherInS'), softer(setup, 'featherOutS'), longer(setup), otherRig(setup, kit.rigs)];
+      return [softer(setup, 'featherInS'), softer(setup, 'featherOutS'), longer(setup), otherRig(setup, kit)];
     case 'rig.bank':
       return [longer(setup), distance(setup, FARTHER, units)];
     case 'rig.arm':
-      return [otherRig(setup, kit.rigs)];
+      return [otherRig(setup, kit)];
     case 'wobble':
-      return [gentlerGait(setup, kit.gaits), otherRig(setup, kit.rigs), slowMotion(setup), distance(setup, FARTHER, units)];
+      return [gentlerGait(setup, kit.gaits), otherRig(setup, kit), slowMotion(setup), distance(setup, FARTHER, units)];
+    case 'rig.subject':
     case 'rig.clear':
     case 'rig.way':
     case 'rig.armClear':
     case 'rig.step':
     case 'rig.slope':
-      return [travel(setup, SHORTER, units), distance(setup, [...NEARER.slice(0, 2), ...FARTHER.slice(0, 3)], units), otherRig(setup, kit.rigs)];
+      return [travel(setup, SHORTER, units), distance(setup, [...NEARER.slice(0, 2), ...FARTHER.slice(0, 3)], units), otherRig(setup, kit)];
     case 'rig.turntable':
     case 'rig.rope':
     case 'rig.roll':
     case 'rig.path':
     case 'rig.tilt':
-      return [otherRig(setup, kit.rigs)];
+      return [otherRig(setup, kit)];
     case 'rig.lens':
       return [insideLens(setup), otherLens(setup, kit.lenses)];
     case 'rig.focus':

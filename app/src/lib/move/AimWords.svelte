@@ -1,5 +1,6 @@
 <script lang="ts">
   import { AIM_MODES, type Aim, type AimMode } from '@gentle-arc/core/model/shot';
+  import { trim } from '@gentle-arc/core/model/units';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
 
@@ -7,10 +8,12 @@
   interface Props {
     aim: Aim;
     led: boolean;
+    /** How far the subject leaves its place under each, frame widths. */
+    drifts: Record<AimMode, number> | null;
     onaim: (change: Partial<Aim>, join: string | null) => void;
     onsettle: () => void;
   }
-  let { aim, led, onaim, onsettle }: Props = $props();
+  let { aim, led, drifts, onaim, onsettle }: Props = $props();
 
   const MODES: Record<AimMode, string> = {
     subject: 'tracks the subject',
@@ -19,13 +22,23 @@
     panTiltFollow: 'follows in pan and tilt',
     allFollow: 'follows on all axes, horizon free',
   };
+  /** Each with what it leaves on screen for this very shot. */
+  function nameOf(mode: AimMode): string {
+    const drift = drifts?.[mode];
+    if (drift === undefined) return MODES[mode];
+    return `${MODES[mode]} (${drift === Infinity ? 'loses the subject' : drift < 0.001 ? 'no drift' : `drift ${trim(drift * 100, drift < 0.095 ? 1 : 0)}%`})`;
+  }
+
   const lags = $derived(aim.smoothingS > 0 || aim.deadBandDeg > 0);
 </script>
 
 <p class="said">
-  The camera {#if led}looks as the move says,
-  {/if}<Choice label="Aim" value={aim.mode} items={AIM_MODES.map((value) => ({ value, name: MODES[value] }))} onchange={(mode) => onaim({ mode: mode as AimMode }, null)} />, the
-  subject
+  The camera {#if led}looks as the move says{:else}<Choice
+      label="Aim"
+      value={aim.mode}
+      items={AIM_MODES.map((value) => ({ value, name: nameOf(value) }))}
+      onchange={(mode) => onaim({ mode: mode as AimMode }, null)}
+    />{/if}, the subject
   <NumberField
     label="Subject across the frame, % right of the middle"
     value={Math.round(aim.place.u * 1000) / 10}

@@ -5,17 +5,18 @@
   import { MoveSchema, type MoveKind } from '@gentle-arc/core/model/move';
   import { PIECE_KINDS, type PieceKind } from '@gentle-arc/core/model/piece';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
-  import { legsOf, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+  import { legsOf, withLeg, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
   import { momentsOf, motionOf } from '@gentle-arc/core/motion/legs';
   import { sampleShot, withBody } from '@gentle-arc/core/motion/sample';
   import { asKind, recipeOf, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
   import { turned } from '@gentle-arc/core/motion/moves/transform';
+  import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
-  import { addLeg, addPiece, addWalkPoint, changeLeg, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
+  import { addLeg, addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
   import AimWords from './AimWords.svelte';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
@@ -68,7 +69,7 @@
   const change = (next: Shoot, join: string | null) => store.change(next, join);
   const changeShot = (edit: (row: Shot) => Shot, join: string | null) => store.changeShot(shot.id, edit, join);
 
-  const changeActive = (edit: (row: Leg) => Leg, join: string | null) => changeShot((row) => changeLeg(row, active, edit), join && `${join}.${active}`);
+  const changeActive = (edit: (row: Leg) => Leg, join: string | null) => changeShot((row) => withLeg(row, active, edit), join && `${join}.${active}`);
 
   /** The handles are those of the move as it is made, begun where the one before it ended. */
   function moveHandle(id: string, xM: number, yM: number) {
@@ -297,7 +298,13 @@
             onsettle={() => store.settle()}
           />
           <TimingWords {leg} isFirst={active === 0} onleg={changeActive} onsettle={() => store.settle()} />
-          <AimWords aim={shot.aim} {led} onaim={(aim, join) => changeShot((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} onsettle={() => store.settle()} />
+          <AimWords
+            aim={shot.aim}
+            {led}
+            drifts={led ? null : driftByAim(setup)}
+            onaim={(aim, join) => changeShot((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)}
+            onsettle={() => store.settle()}
+          />
           <SetupWords
             {setup}
             kit={shoot.kit}

@@ -2,15 +2,15 @@
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Setup } from '@gentle-arc/core/model/shoot';
-  import { severity, type Finding } from '@gentle-arc/core/model/finding';
+  import type { Finding } from '@gentle-arc/core/model/finding';
   import { handlesOf, type ShotMotion } from '@gentle-arc/core/motion/legs';
   import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { sayLength } from '@gentle-arc/core/model/units';
   import { toSite } from '@gentle-arc/core/site/ground';
   import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
-  import { preferences } from '$lib/store/preferences.svelte';
+  import HotSpots from './HotSpots.svelte';
   import PieceGrips from './PieceGrips.svelte';
   import { PlanView } from './plan-view.svelte';
+  import ScaleBar from './ScaleBar.svelte';
   import WalkMarks from './WalkMarks.svelte';
 
   /** The plan from above: pieces, path with its feathers as spacing, angle of view at the playhead, walks. Anything on it can be dragged. */
@@ -77,21 +77,6 @@
   const leg = $derived(motion.legs[Math.min(active, motion.legs.length - 1)]);
   const pivot = $derived(leg.stage.pivot);
   const handles = $derived(handlesOf(leg, leg === motion.legs[0]));
-  /** What the rig cannot do, or the picture will not bear, where it happens; one mark for what happens together. */
-  const hot = $derived.by(() => {
-    const marks: { x: number; y: number; tS: number; said: string; hard: boolean }[] = [];
-    for (const finding of findings) {
-      if (severity(finding) === 0 || finding.grade === 'ripple') continue;
-      const i = Math.min(samples.count - 1, Math.max(0, Math.round(finding.tS * samples.frameRateHz)));
-      const [x, y] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
-      const near = marks.find((mark) => Math.hypot(mark.x - x, mark.y - y) < 18);
-      if (near) {
-        near.said += `\n${finding.sentence}`;
-        near.hard ||= severity(finding) === 2;
-      } else marks.push({ x, y, tS: finding.tS, said: finding.sentence, hard: severity(finding) === 2 });
-    }
-    return marks;
-  });
   const selected = $derived(setup.pieces.find((piece) => piece.id === selectedId) ?? null);
   const last = $derived(Math.min(row, samples.count - 1));
 
@@ -176,12 +161,6 @@
 
   const placeOnly = ({ xM, yM }: { xM: number; yM: number }) => ({ xM, yM });
 
-  const FOOT_M = 0.3048;
-  const bar = $derived.by(() => {
-    const unitM = preferences.units === 'metric' ? 1 : FOOT_M;
-    const lengthM = [0.5, 1, 2, 5, 10, 20, 50, 100, 200].map((count) => count * unitM).find((m) => m * view.scale >= 46) ?? 100;
-    return { said: sayLength(lengthM, preferences.units), px: lengthM * view.scale };
-  });
   $effect(() => {
     if (width && height) untrack(fit);
   });
@@ -274,31 +253,7 @@
       </g>
     {/each}
 
-    {#each hot as mark (mark.tS + mark.said)}
-      <g
-        class="hot"
-        class:hard={mark.hard}
-        data-grab
-        role="button"
-        tabindex="0"
-        aria-label="Trouble here: {mark.said}"
-        transform="translate({mark.x} {mark.y - 17})"
-        onclick={(event) => {
-          event.stopPropagation();
-          props.onseek(mark.tS);
-        }}
-        onkeydown={(event) => {
-          if (event.key !== 'Enter') return;
-          event.stopPropagation();
-          props.onseek(mark.tS);
-        }}
-      >
-        <title>{mark.said}</title>
-        <circle class="reach" r="15" />
-        <path d={mark.hard ? 'M0 -11L3 -4.5L9.5 -8L7 -1.5L12 3L5 4L3.5 11L-1 5.5L-7.5 9L-6 2.5L-12 -0.5L-5.5 -3.5L-6.5 -9.5Z' : 'M0 -9L9 7H-9Z'} />
-        <path class="bang" d="M0 -4V1.5M0 4.2V4.4" />
-      </g>
-    {/each}
+    <HotSpots {findings} {samples} {view} onseek={props.onseek} />
     <g class="camera" transform="translate({view.x(samples.xM[last])} {view.y(samples.yM[last])}) rotate({samples.panDeg[last]})">
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
@@ -307,11 +262,7 @@
       <PieceGrips piece={{ ...selected, ...placeOnly(shownPlace(selected)) }} {view} {grab} {nudge} onturn={props.onturnpiece} onresize={props.onresizepiece} />
     {/if}
 
-    <g class="scale" transform="translate(12 {height - 12})">
-      <path d="M0 -5V0H{bar.px}V-5" />
-      <text x={bar.px + 6} y="0">{bar.said}</text>
-    </g>
-    <g class="scale" transform="translate({width - 20} {height - 16})"><path d="M0 6V-8M-4 -3L0 -8L4 -3" /><text y="-13" text-anchor="middle">N</text></g>
+    <ScaleBar {view} {width} {height} />
   </svg>
   <div class="zoom">
     <button class="quiet-button" onclick={() => view.by(1.4)} aria-label="Closer" title="Closer (wheel or pinch)">+</button>
@@ -422,32 +373,6 @@
     font-weight: 650;
     fill: var(--subject);
   }
-  .hot {
-    cursor: pointer;
-  }
-  .hot .reach {
-    fill: transparent;
-    stroke: none;
-  }
-  .hot path {
-    fill: var(--raised);
-    stroke: var(--near);
-    stroke-width: 2;
-    stroke-linejoin: round;
-  }
-  .hot.hard path {
-    fill: var(--near);
-    stroke: var(--raised);
-    stroke-width: 1.2;
-  }
-  .hot .bang {
-    stroke: var(--near);
-    stroke-width: 2.2;
-    stroke-linecap: round;
-  }
-  .hot.hard .bang {
-    stroke: var(--raised);
-  }
   .camera path {
     fill: var(--ink);
     stroke: var(--raised);
@@ -455,14 +380,6 @@
   }
   .camera {
     pointer-events: none;
-  }
-  .scale {
-    pointer-events: none;
-  }
-  .scale path {
-    fill: none;
-    stroke: var(--soft);
-    stroke-width: 1.5;
   }
   .zoom {
     position: absolute;

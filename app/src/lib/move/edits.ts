@@ -1,7 +1,7 @@
 import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Move } from '@gentle-arc/core/model/move';
-import { legsOf, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+import { legsOf, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 
@@ -15,13 +15,6 @@ const cm = (m: number) => Math.round(m * 100) / 100;
 /** Height of the ground at a place, not counting the piece that is being put there. */
 export function groundAt(pieces: readonly Piece[], xM: number, yM: number, without?: string): number {
   return cm(groundHeightM(groundPieces(pieces.filter((piece) => piece.id !== without)), xM, yM));
-}
-
-/** One move of a shot, 0 for the first. */
-export function changeLeg(shot: Shot, index: number, edit: (leg: Leg) => Leg): Shot {
-  if (index > 0) return { ...shot, then: shot.then.map((leg, i) => (i === index - 1 ? edit(leg) : leg)) };
-  const { move, timing, backwards } = edit(legsOf(shot)[0]);
-  return { ...shot, move, timing, backwards };
 }
 
 /** Seconds between one move and the next when a move is added: a subject stops and starts. */

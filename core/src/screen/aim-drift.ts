@@ -1,0 +1,28 @@
+import { AIM_MODES, type AimMode } from '../model/shot';
+import type { Setup } from '../model/shoot';
+import { motionOf } from '../motion/legs';
+import { sampleShot } from '../motion/sample';
+import { subjectInFrame } from './subject-in-frame';
+
+/**
+ * How far the subject leaves its place under each way of turning the camera, for this very shot: the largest distance on
+ * screen, frame widths; Infinity when it leaves the picture altogether, null without a subject.
+ */
+export function driftByAim(setup: Setup): Record<AimMode, number> | null {
+  if (!setup.subject) return null;
+  const { u, v } = setup.shot.aim.place;
+  const drift = (mode: AimMode): number => {
+    const given = { ...setup, shot: { ...setup.shot, aim: { ...setup.shot.aim, mode } } };
+    const samples = sampleShot(given, motionOf(given));
+    const seen = subjectInFrame(samples, setup.subject);
+    const aspect = samples.frameWidthMm / samples.frameHeightMm;
+    let most = 0;
+    for (let row = 0; row < samples.count; row += 1) {
+      const away = Math.hypot(seen.u[row] - u, (seen.v[row] - v) / aspect);
+      if (!(away <= most)) most = Number.isNaN(away) || Math.abs(seen.u[row]) > 0.5 || Math.abs(seen.v[row]) > 0.5 ? Infinity : away;
+      if (most === Infinity) break;
+    }
+    return most;
+  };
+  return Object.fromEntries(AIM_MODES.map((mode) => [mode, drift(mode)])) as Record<AimMode, number>;
+}
