@@ -5,15 +5,23 @@ import { chromium } from 'playwright-core';
 import { build, CHROMIUM, CHROMIUM_ARGS, installChromium, installPackages, root } from './prepare.mjs';
 
 const PORT = 4392;
+const SHOT = '/shoot/first-flush/shot';
 const VIEWS = [
   { name: 'home', path: '/' },
   { name: 'shots', path: '/shoot/first-flush' },
-  { name: 'move-calm', path: '/shoot/first-flush/shot/shot-rows', atS: 2.6 },
-  { name: 'move-jolt', path: '/shoot/first-flush/shot/shot-leaves', atS: 2 },
-  { name: 'move-orbit', path: '/shoot/first-flush/shot/shot-pavilion', atS: 1.6 },
-  { name: 'move-dolly-zoom', path: '/shoot/first-flush/shot/shot-taste', atS: 8 },
-  { name: 'move-dim', path: '/shoot/first-flush/shot/shot-sorting', atS: 5, dim: true },
-  { name: 'move-phone', path: '/shoot/first-flush/shot/shot-leaves', atS: 2, phone: true },
+  { name: 'move-calm', path: `${SHOT}/shot-rows`, atS: 2.6 },
+  { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc Choose another move', 'Hide and show'] },
+  { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
+  { name: 'move-orbit', path: `${SHOT}/shot-pavilion`, atS: 1.6 },
+  { name: 'move-chain', path: `${SHOT}/shot-stop`, atS: 5 },
+  { name: 'move-drawn', path: `${SHOT}/shot-drawn`, atS: 4 },
+  { name: 'move-overhead', path: `${SHOT}/shot-map`, atS: 5 },
+  { name: 'move-roll', path: `${SHOT}/shot-lean`, atS: 1.2 },
+  { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Their figures'] },
+  { name: 'move-dolly-zoom', path: `${SHOT}/shot-taste`, atS: 8 },
+  { name: 'move-dim', path: `${SHOT}/shot-sorting`, atS: 5, dim: true },
+  { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
+  { name: 'choose-phone', path: `${SHOT}/shot-gallery-walk`, atS: 2, phone: true, press: ['Alongside Choose another move'] },
 ];
 
 installPackages();
@@ -25,7 +33,7 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: CHROMIUM_ARGS,
 });
-for (const { name, path, atS, dim, phone } of VIEWS) {
+for (const { name, path, atS, dim, phone, press } of VIEWS) {
   const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });
   const page = await context.newPage();
   if (dim) await page.addInitScript(() => localStorage.setItem('gentle-arc-preferences', '{"light":"dim"}'));
@@ -37,6 +45,7 @@ for (const { name, path, atS, dim, phone } of VIEWS) {
     await page.keyboard.press('Home');
     for (let frame = 0; frame < Math.round(atS * 24); frame += 1) await page.keyboard.press('ArrowRight');
   }
+  for (const button of press ?? []) await page.getByRole('button', { name: button }).click();
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
   await context.close();

@@ -28,8 +28,6 @@
     if (drift === undefined) return MODES[mode];
     return `${MODES[mode]} (${drift === Infinity ? 'loses the subject' : drift < 0.001 ? 'no drift' : `drift ${trim(drift * 100, drift < 0.095 ? 1 : 0)}%`})`;
   }
-
-  const lags = $derived(aim.smoothingS > 0 || aim.deadBandDeg > 0);
 </script>
 
 <p class="said">
@@ -58,7 +56,7 @@
     step={1}
     onchange={(v) => onaim({ place: { ...aim.place, v: v / 100 } }, 'aim.v')}
     {onsettle}
-  /> up from the middle. {lags ? 'It runs' : 'It turns at once, running'}
+  /> up from the middle. It runs
   <NumberField label="Smoothing time" value={aim.smoothingS} unit="s" min={0} max={5} step={0.05} onchange={(smoothingS) => onaim({ smoothingS }, 'aim.smoothing')} {onsettle} /> behind,
   does not stir within
   <NumberField label="Dead band" value={aim.deadBandDeg} unit="tenth" min={0} max={45} step={0.5} onchange={(deadBandDeg) => onaim({ deadBandDeg }, 'aim.deadBand')} {onsettle} />,

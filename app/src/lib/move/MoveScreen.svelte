@@ -252,6 +252,17 @@
       />
 
       <div class="words">
+        <input
+          class="note"
+          aria-label="Note for this shot"
+          placeholder="A note for this shot"
+          maxlength="2000"
+          value={shot.note}
+          onchange={(event) => {
+            const note = event.currentTarget.value.trim();
+            changeShot((row) => ({ ...row, note }), null);
+          }}
+        />
         {#if empty}
           <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
             Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
@@ -354,6 +365,21 @@
     min-height: 0;
     overflow-y: auto;
     padding-right: 0.3rem;
+  }
+  .note {
+    width: 100%;
+    margin-bottom: 0.3rem;
+    padding: 0.1rem 0.2rem;
+    border: 0;
+    border-radius: 6px;
+    background: transparent;
+    color: var(--soft);
+    font-size: 0.95rem;
+    text-overflow: ellipsis;
+  }
+  .note:hover,
+  .note:focus {
+    background: color-mix(in srgb, var(--subject) 9%, transparent);
   }
   .add {
     position: absolute;
