@@ -11,7 +11,7 @@ export interface Spot {
 /**
  * Distance in metres from an upright line (x, y, from z0 up to z1; a point when they are equal) to a piece standing at
  * `at`; 0 or less inside. Boxes, walls with their opening, posts and tree crowns are exact outside; the slopes of a ridge are measured
- * square to their planes, which is never more than the true distance.
+ * square to their planes, which is never more than the true distance. A wall that is all opening is nowhere: Infinity.
  */
 export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number, z0M: number, z1M: number): number {
   const { along, across } = toLocal({ ...piece, xM: at.xM, yM: at.yM }, xM, yM);
@@ -30,9 +30,14 @@ export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number,
       const head = Math.min(h, heightM);
       const sill = Math.min(head, sillM);
       if (to <= from || head <= sill) return box(along, across, -y, y, x, 0, h, low, high);
-      let nearest = Math.min(box(along, across, -y, from, x, 0, h, low, high), box(along, across, to, y, x, 0, h, low, high));
-      if (sill > 0) nearest = Math.min(nearest, box(along, across, from, to, x, 0, sill, low, high));
-      if (head < h) nearest = Math.min(nearest, box(along, across, from, to, x, head, h, low, high));
+      let nearest = Infinity;
+      const part = (a: number, b: number, bottom: number, top: number) => {
+        if (b > a && top > bottom) nearest = Math.min(nearest, box(along, across, a, b, x, bottom, top, low, high));
+      };
+      part(-y, from, 0, h);
+      part(to, y, 0, h);
+      part(from, to, 0, sill);
+      part(from, to, head, h);
       return nearest;
     }
     case 'ridge': {

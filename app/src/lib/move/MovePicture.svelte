@@ -19,6 +19,7 @@
   {#if drawing.cover.length}<polygon class="cover" points={points(drawing.cover)} />{/if}
   {#if drawing.way.length}<polyline class="track" points={points(drawing.way)} /><path class="track" d={drawing.tip} />{/if}
   <circle class="start" cx={drawing.start[0]} cy={drawing.start[1]} r="3.6" />
+  {#each drawing.focus as [cx, cy], i (i)}<circle class="focus" class:was={i === 0} {cx} {cy} r="7" />{/each}
   {#if drawing.leans}
     <g transform="translate(80 14)">
       <rect class="frame was" x="-9" y="-6" width="18" height="12" transform="rotate({drawing.leans[0]})" />
@@ -78,6 +79,14 @@
     stroke: var(--soft);
     stroke-width: 1.2;
     stroke-linejoin: round;
+  }
+  .focus {
+    fill: none;
+    stroke: var(--near);
+    stroke-width: 2.4;
+  }
+  .focus.was {
+    stroke-dasharray: 3 3;
   }
   .frame {
     stroke: var(--ink);

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { newPiece } from '@gentle-arc/core/model/piece';
 import { ShootSchema, type Shoot } from '@gentle-arc/core/model/shoot';
 import { newShoot } from '@gentle-arc/core/model/defaults';
-import { addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removePiece, spotFor } from './edits';
+import { ShotSchema } from '@gentle-arc/core/model/shot';
+import { asKind } from '@gentle-arc/core/motion/moves/index';
+import { addLeg, addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
 
 const slab = { ...newPiece('slab', 'slab', 'Slab', 10, 0, 0), lengthM: 6, depthM: 6, heightM: 0.8 };
 
@@ -53,5 +55,33 @@ describe('changes on the plan', () => {
     const taken = [newPiece('figure', 'a', 'A', 0, 0, 0)];
     expect(Math.hypot(spotFor('figure', camera, pivot, taken).xM, spotFor('figure', camera, pivot, taken).yM)).toBeGreaterThan(1);
     expect(Number.isFinite(spotFor('box', pivot, pivot, []).xM)).toBe(true);
+  });
+});
+
+describe('the moves of a shot', () => {
+  const given = newShoot('s', 'S', 'shot');
+  const [shot] = given.shots;
+  it('are added from where the last one ends, after a pause, and taken out again', () => {
+    const two = addLeg(shot);
+    expect(two.then).toHaveLength(1);
+    expect(two.then[0].timing.holdStartS).toBeGreaterThan(0);
+    expect(ShotSchema.safeParse(two).success).toBe(true);
+    expect(addLeg(two).then).toHaveLength(2);
+    expect(removeLeg(two, 1)).toEqual(shot);
+  });
+  it('when the first goes, the next takes its place; the only one stays', () => {
+    const two = addLeg(shot);
+    const left = removeLeg(two, 0);
+    expect(left.move).toEqual(two.then[0].move);
+    expect(left.then).toEqual([]);
+    expect(removeLeg(shot, 0)).toEqual(shot);
+  });
+  it('no longer name a piece that has gone', () => {
+    const posted = addPiece(given, 'post', 'post-1', 1, 1);
+    const racked = { ...posted, shots: posted.shots.map((row) => ({ ...row, move: { ...asKind(row.move, 'rackFocus'), fromPieceId: 'post-1' } as typeof row.move })) };
+    expect(ShootSchema.safeParse(racked).success).toBe(true);
+    const gone = removePiece(racked, 'post-1');
+    expect(gone.shots[0].move).toMatchObject({ kind: 'rackFocus', fromPieceId: null });
+    expect(ShootSchema.safeParse(gone).success).toBe(true);
   });
 });

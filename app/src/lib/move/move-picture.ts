@@ -26,6 +26,8 @@ export interface MoveDrawing {
   leans: [number, number] | null;
   /** Something in the way. */
   cover: Dot[];
+  /** Where the focus goes from and to. */
+  focus: Dot[];
 }
 
 const WIDTH = 96;
@@ -88,6 +90,7 @@ function draw(kind: MoveKind): MoveDrawing {
   const walk = WALKED.has(kind) ? rows.map((i) => slant(subjectAt(i).x, subjectAt(i).y, 0)) : [];
   const camera = { x: xM[0], y: yM[0] };
   const cover: Dot[] = COVERED.has(kind) ? wall(camera.x * 0.55, camera.y * 0.55, kind === 'riseOverReveal' ? 1.5 : 2) : kind === 'backAwayReveal' ? [slant(-3, 0.4, 0), slant(0, 0, 0.9), slant(3, -0.4, 0)] : []; // prettier-ignore
+  const focus: Dot[] = RECIPES[kind].focus ? [slant(camera.x * 0.55 - 0.4, camera.y * 0.55, 0.9), slant(x, y, 1.1)] : [];
   const raw = [...(moves ? rows.map(at) : [at(0)]), ...(lifted ? rows.map(down) : []), ...views.flat(), ...walk, slant(x, y, 0), slant(x, y, 1.9), ...cover];
   const [x0, x1] = [Math.min(...raw.map((p) => p[0])), Math.max(...raw.map((p) => p[0]))];
   const [y0, y1] = [Math.min(...raw.map((p) => p[1])), Math.max(...raw.map((p) => p[1]))];
@@ -107,6 +110,7 @@ function draw(kind: MoveKind): MoveDrawing {
     walk: walk.map(fit),
     leans: rolled ? [samples.rollDeg[0], samples.rollDeg[last] + spin] : null,
     cover: cover.map(fit),
+    focus: focus.map(fit),
   };
 }
 
