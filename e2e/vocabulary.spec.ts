@@ -64,6 +64,30 @@ test('a path is drawn: points are dragged, added, raised and given a look', asyn
   await page.getByRole('button', { name: 'Delete point 5' }).click();
   await expect(points.getByRole('listitem')).toHaveCount(4);
   await expect(verdict(page)).toBeVisible();
+  // Pressed onto the plan, one after the other.
+  await words(page).getByRole('button', { name: 'Draw on the plan' }).click();
+  const box = await page.getByRole('application', { name: 'Plan from above' }).boundingBox();
+  if (!box) throw new Error('no plan');
+  await page.mouse.click(box.x + box.width * 0.2, box.y + box.height * 0.5);
+  await page.mouse.click(box.x + box.width * 0.2, box.y + box.height * 0.25);
+  await expect(points.getByRole('listitem')).toHaveCount(6);
+  await words(page).getByRole('button', { name: 'The path is done' }).click();
+  await page.mouse.click(box.x + box.width * 0.2, box.y + box.height * 0.6);
+  await expect(points.getByRole('listitem')).toHaveCount(6);
+});
+
+test('a rack goes between two things that are chosen by name', async ({ page }) => {
+  await openShot(page, 'shot-sorting');
+  await page.getByRole('button', { name: 'Arc Choose another move' }).click();
+  await chooser(page).getByRole('button', { name: 'Bend depth' }).click();
+  await chooser(page).getByRole('button', { name: 'Rack focus' }).click();
+  await chooser(page).getByRole('button', { name: 'Done' }).click();
+  await expect(reading(page).getByText(/The focus has nowhere to go/)).toBeVisible();
+  await page.getByLabel('focus from').selectOption({ label: 'Sorting table' });
+  await expect(reading(page).getByText(/The focus has nowhere to go/)).toHaveCount(0);
+  await page.getByText(/things are fine/).click();
+  await expect(reading(page).getByText(/The focus goes from .* dioptres a second/)).toBeVisible();
+  await expect(page.getByRole('slider', { name: 'Time in the shot' })).toContainText('Focus at');
 });
 
 test('lag, gait and slow motion reach the reading, and a gentler gait is offered', async ({ page }) => {
@@ -77,6 +101,10 @@ test('lag, gait and slow motion reach the reading, and a gentler gait is offered
   await page.getByLabel('Capture rate').selectOption('60');
   await expect(words(page).getByText('(2.5 times slower than life)')).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toHaveAttribute('aria-valuemax', '22.5');
+  const body = page.getByLabel('Body number');
+  await body.fill('7');
+  await body.press('Enter');
+  await expect(body).toHaveValue('7');
   await page.getByRole('button', { name: 'Body' }).click();
   await expect(page.getByRole('button', { name: 'Body' })).toHaveAttribute('aria-pressed', 'true');
   const smoothing = page.getByLabel('Smoothing time');

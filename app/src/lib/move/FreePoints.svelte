@@ -1,18 +1,19 @@
 <script lang="ts">
   import { CloseOutline } from 'flowbite-svelte-icons';
   import type { MoveOf } from '@gentle-arc/core/model/move';
-  import type { FreePoint } from '@gentle-arc/core/model/moves/free';
+  import { MOST_PATH_POINTS, type FreePoint } from '@gentle-arc/core/model/moves/free';
   import NumberField from '$lib/parts/NumberField.svelte';
 
   /** The points of a drawn path: how high the lens is at each, and where it looks there. They are dragged on the plan. */
   interface Props {
     move: MoveOf<'free'>;
+    drawing: boolean;
+    ondraw: () => void;
     onchange: (move: MoveOf<'free'>, join: string | null) => void;
     onsettle: () => void;
   }
-  let { move, onchange, onsettle }: Props = $props();
+  let { move, drawing, ondraw, onchange, onsettle }: Props = $props();
 
-  const MOST_POINTS = 60;
   const put = (points: FreePoint[], join: string | null = null) => onchange({ ...move, points }, join);
   const edit = (index: number, change: Partial<FreePoint>, join: string | null = null) =>
     put(
@@ -91,7 +92,11 @@
     </li>
   {/each}
 </ol>
-{#if move.points.length < MOST_POINTS}<button class="link" onclick={add}>Add a point</button>{/if}
+{#if move.points.length < MOST_PATH_POINTS}
+  <button class="link" aria-pressed={drawing} onclick={ondraw}>{drawing ? 'The path is done' : 'Draw on the plan'}</button>
+  <button class="link" onclick={add}>Add a point</button>
+  {#if drawing}<p class="text-sm text-soft" role="status">Press on the plan where the camera goes next; drag a point to move it.</p>{/if}
+{/if}
 
 <style>
   .points li {

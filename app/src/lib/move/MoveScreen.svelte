@@ -16,7 +16,7 @@
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
-  import { addLeg, addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
+  import { addLeg, addPathPoint, addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
   import AimWords from './AimWords.svelte';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
@@ -37,7 +37,8 @@
   const playhead = new Playhead();
   const live = new LiveReading();
   let selectedId: string | null = $state(null);
-  let drawingWalk = $state(false);
+  /** What a press on the plan adds a point to. */
+  let drawing: 'walk' | 'path' | null = $state(null);
   let adding = $state(false);
   let choosing = $state(false);
   /** Which move of the shot is being shaped. */
@@ -79,6 +80,14 @@
     if (MoveSchema.safeParse(tidy).success) changeActive((row) => ({ ...row, move: tidy }), `handle.${id}`);
   }
 
+  function place(xM: number, yM: number) {
+    if (drawing === 'walk' && selected) change(addWalkPoint(shoot, shot.id, selected, xM, yM), null);
+    else if (drawing === 'path') {
+      const { stage } = motion.legs[active];
+      changeActive((row) => ({ ...row, move: addPathPoint(row.move, cm(xM - stage.pivot.xM), cm(yM - stage.pivot.yM)) }), null);
+    }
+  }
+
   /** Two fingers turn the chosen piece, or the whole move about its pivot. */
   function twist(byDeg: number) {
     if (selected)
@@ -90,6 +99,7 @@
   }
 
   function chooseKind(kind: MoveKind) {
+    drawing = null;
     if (active === 0) changeShot((given) => withKind(given, kind), null);
     else changeActive((row) => ({ ...row, move: asKind(row.move, kind), timing: RECIPES[kind].usualTiming?.(row.timing) ?? row.timing }), null);
   }
@@ -118,7 +128,7 @@
     const firstSubject = kind === 'figure' && shot.subjectId === null;
     change(firstSubject ? { ...next, shots: next.shots.map((row) => (row.id === shot.id ? { ...row, subjectId: id } : row)) } : next, null);
     selectedId = id;
-    drawingWalk = false;
+    drawing = null;
     await tick();
     plan?.fit();
   }
@@ -137,7 +147,7 @@
     if (!selected) return;
     const { id } = selected;
     selectedId = null;
-    drawingWalk = false;
+    drawing = null;
     change(removePiece(shoot, id), null);
   }
 
@@ -165,7 +175,7 @@
     else if (event.key === 'Escape') {
       if (choosing) choosing = false;
       else selectedId = null;
-      drawingWalk = false;
+      drawing = null;
     } else return;
     event.preventDefault();
   }
@@ -199,17 +209,17 @@
         {active}
         findings={live.reading?.findings ?? []}
         {selectedId}
-        {drawingWalk}
+        drawing={drawing !== null}
         onselect={(id) => {
           selectedId = id;
-          drawingWalk = false;
+          drawing = null;
         }}
         onseek={(tS) => {
           playhead.pause();
           playhead.toTime(tS);
         }}
         ontwist={twist}
-        onplace={(xM, yM) => selected && change(addWalkPoint(shoot, shot.id, selected, xM, yM), null)}
+        onplace={place}
         onmovehandle={moveHandle}
         onmovepivot={movePivot}
         onmovepiece={(id, xM, yM) => change(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
@@ -273,17 +283,17 @@
             piece={selected}
             walk={walkOfSelected}
             isSubject={shot.subjectId === selected.id}
-            {drawingWalk}
+            drawingWalk={drawing === 'walk'}
             onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
             onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
-            ondrawwalk={() => (drawingWalk = !drawingWalk)}
+            ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
             onimportwalk={importWalk}
             onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
             onduplicate={duplicate}
             ondelete={remove}
             onclose={() => {
               selectedId = null;
-              drawingWalk = false;
+              drawing = null;
             }}
             onsettle={() => store.settle()}
           />
@@ -304,6 +314,8 @@
             isFirst={active === 0}
             subjectId={shot.subjectId}
             pieces={shoot.site.pieces}
+            drawing={drawing === 'path'}
+            ondraw={() => (drawing = drawing === 'path' ? null : 'path')}
             onsubject={(subjectId) => changeShot((row) => ({ ...row, subjectId }), null)}
             onleg={changeActive}
             onsettle={() => store.settle()}

@@ -14,11 +14,14 @@
     isFirst: boolean;
     subjectId: string | null;
     pieces: Piece[];
+    /** Presses on the plan draw the path on. */
+    drawing: boolean;
+    ondraw: () => void;
     onsubject: (id: string | null) => void;
     onleg: (edit: (leg: Leg) => Leg, join: string | null) => void;
     onsettle: () => void;
   }
-  let { leg, isFirst, subjectId, pieces, onsubject, onleg, onsettle }: Props = $props();
+  let { leg, isFirst, subjectId, pieces, drawing, ondraw, onsubject, onleg, onsettle }: Props = $props();
 
   const move = $derived(leg.move);
   const recipe = $derived(recipeOf(move));
@@ -83,5 +86,5 @@
   </span>
 </p>
 {#if move.kind === 'free'}
-  <FreePoints {move} onchange={(next, join) => onleg((row) => ({ ...row, move: next }), join)} {onsettle} />
+  <FreePoints {move} {drawing} {ondraw} onchange={(next, join) => onleg((row) => ({ ...row, move: next }), join)} {onsettle} />
 {/if}

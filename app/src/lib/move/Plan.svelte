@@ -3,6 +3,7 @@
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import type { Finding } from '@gentle-arc/core/model/finding';
+  import { walkAt } from '@gentle-arc/core/motion/walk';
   import { handlesOf, type ShotMotion } from '@gentle-arc/core/motion/legs';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { toSite } from '@gentle-arc/core/site/ground';
@@ -24,7 +25,8 @@
     /** Where something goes wrong is marked on the path. */
     findings: readonly Finding[];
     selectedId: string | null;
-    drawingWalk: boolean;
+    /** A press puts a point where it is, whatever lies there. */
+    drawing: boolean;
     onselect: (id: string | null) => void;
     onseek: (tS: number) => void;
     /** Two fingers turn what is chosen, or the move, by so many degrees. */
@@ -39,7 +41,7 @@
     onsettle: () => void;
   }
   let props: Props = $props();
-  const { setup, motion, samples, row, active, findings, selectedId, drawingWalk } = $derived(props);
+  const { setup, motion, samples, row, active, findings, selectedId, drawing } = $derived(props);
 
   const view = new PlanView();
   let svg: SVGSVGElement;
@@ -80,10 +82,16 @@
   const selected = $derived(setup.pieces.find((piece) => piece.id === selectedId) ?? null);
   const last = $derived(Math.min(row, samples.count - 1));
 
+  const walks = $derived(new Map(setup.shot.walks.map((walk) => [walk.pieceId, walkAt(walk.points)])));
+  const spot = new Float64Array(3);
+
   /** Where a piece is at the playhead: walkers are drawn where they are then. */
   function shownPlace(piece: Piece): { xM: number; yM: number } {
     if (piece.id === setup.subject?.id) return { xM: samples.subjectXM[last], yM: samples.subjectYM[last] };
-    return setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
+    const walk = walks.get(piece.id);
+    if (!walk) return piece;
+    walk(samples.tS[last], spot);
+    return { xM: spot[0], yM: spot[1] };
   }
 
   const track = $derived(Array.from(samples.xM, (xM, i) => `${view.x(xM)},${view.y(samples.yM[i])}`).join(' '));
@@ -153,9 +161,10 @@
   }
 
   function press(event: MouseEvent) {
-    if ((event.target as Element).closest('[data-grab]')) return;
+    const held = (event.target as Element).closest('[data-grab]');
+    if (held && !(drawing && held.classList.contains('piece'))) return;
     const { xM, yM } = under(event);
-    if (drawingWalk) props.onplace(xM, yM);
+    if (drawing) props.onplace(xM, yM);
     else props.onselect(null);
   }
 
@@ -166,7 +175,7 @@
   });
 </script>
 
-<div class="plan" class:drawing={drawingWalk} bind:clientWidth={width} bind:clientHeight={height}>
+<div class="plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press} onpointermove={drag} onpointerup={drop} onpointercancel={drop}>
     <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
@@ -183,13 +192,13 @@
           tabindex="0"
           aria-label={piece.name}
           onpointerdown={(event) => {
-            if (drawingWalk || !(event.currentTarget as Element).hasAttribute('data-grab')) return;
+            if (drawing || !(event.currentTarget as Element).hasAttribute('data-grab')) return;
             const from = setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
             const held = at;
             grab(event, held, (xM, yM) => props.onmovepiece(piece.id, from.xM + xM - held.xM, from.yM + yM - held.yM));
           }}
           onclick={(event) => {
-            if (drawingWalk) return;
+            if (drawing) return;
             event.stopPropagation();
             props.onselect(piece.id);
           }}
@@ -258,7 +267,7 @@
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
 
-    {#if selected && !drawingWalk}
+    {#if selected && !drawing}
       <PieceGrips piece={{ ...selected, ...placeOnly(shownPlace(selected)) }} {view} {grab} {nudge} onturn={props.onturnpiece} onresize={props.onresizepiece} />
     {/if}
 

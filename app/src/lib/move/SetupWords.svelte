@@ -23,6 +23,8 @@
   const shot = $derived(setup.shot);
   const lens = $derived(setup.lens);
   const isPrime = $derived(lens.focalLengthMinMm === lens.focalLengthMaxMm);
+  /** Bodies differ in how they shake; each number is one of them. */
+  const shakes = $derived(setup.gait.shakeDeg * setup.rig.shakeShare > 0 || setup.gait.bobMm * setup.rig.bobShare > 0);
   const sticks = $derived(setup.rig.kind === 'drone' || setup.rig.kind === 'gimbal');
   const deliveries = $derived(choicesOf(setup.delivery));
   const rates = (given: number) => [...new Set([...setup.camera.frameRatesHz, given])].sort((a, b) => a - b).map((hz) => ({ value: String(hz), name: `${hz}` }));
@@ -75,7 +77,17 @@
     value={shot.gaitId}
     items={kit.gaits.map((row) => ({ value: row.id, name: row.name }))}
     onchange={(gaitId) => onchange((row) => ({ ...row, gaitId }), null)}
-  />{#if sticks}, at
+  />{#if shakes}, body number
+    <NumberField
+      label="Body number"
+      value={shot.bodySeed}
+      unit="plain"
+      min={0}
+      max={999999}
+      step={1}
+      onchange={(v) => onchange((row) => ({ ...row, bodySeed: Math.round(v) }), 'body')}
+      {onsettle}
+    />{/if}{#if sticks}, at
     <Choice
       label="Stick speed"
       value={shot.stick}

@@ -4,7 +4,8 @@ import { ShootSchema, type Shoot } from '@gentle-arc/core/model/shoot';
 import { newShoot } from '@gentle-arc/core/model/defaults';
 import { ShotSchema } from '@gentle-arc/core/model/shot';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
-import { addLeg, addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
+import { MoveSchema } from '@gentle-arc/core/model/move';
+import { addLeg, addPathPoint, addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
 
 const slab = { ...newPiece('slab', 'slab', 'Slab', 10, 0, 0), lengthM: 6, depthM: 6, heightM: 0.8 };
 
@@ -83,5 +84,16 @@ describe('the moves of a shot', () => {
     const gone = removePiece(racked, 'post-1');
     expect(gone.shots[0].move).toMatchObject({ kind: 'rackFocus', fromPieceId: null });
     expect(ShootSchema.safeParse(gone).success).toBe(true);
+  });
+  it('a drawn path grows by a press on the plan, not twice in one place, and not without end', () => {
+    const path = asKind(shot.move, 'free');
+    const grown = addPathPoint(path, 3, 4);
+    expect(grown).toHaveProperty('points.length', 4);
+    expect(grown.kind === 'free' && grown.points[3]).toMatchObject({ eastM: 3, northM: 4, look: null });
+    expect(addPathPoint(grown, 3, 4)).toBe(grown);
+    let long = path;
+    for (let i = 0; i < 100; i += 1) long = addPathPoint(long, i, 10 + i);
+    expect(MoveSchema.safeParse(long).success).toBe(true);
+    expect(addPathPoint(shot.move, 1, 1)).toBe(shot.move);
   });
 });

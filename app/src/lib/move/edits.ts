@@ -1,6 +1,7 @@
 import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Move } from '@gentle-arc/core/model/move';
+import { LEAST_APART_M, MOST_PATH_POINTS } from '@gentle-arc/core/model/moves/free';
 import { legsOf, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
@@ -33,6 +34,14 @@ export function removeLeg(shot: Shot, index: number): Shot {
   if (index > 0) return { ...shot, then: shot.then.filter((_, i) => i !== index - 1) };
   const [next, ...then] = shot.then;
   return next ? { ...shot, move: next.move, timing: next.timing, backwards: next.backwards, then } : shot;
+}
+
+/** A drawn path with one more point at its end, from the pivot, as high as the last; where the last one is already, nothing is added. */
+export function addPathPoint(move: Move, eastM: number, northM: number): Move {
+  if (move.kind !== 'free' || move.points.length >= MOST_PATH_POINTS) return move;
+  const last = move.points[move.points.length - 1];
+  if (Math.hypot(eastM - last.eastM, northM - last.northM) < LEAST_APART_M) return move;
+  return { ...move, points: [...move.points, { eastM, northM, heightM: last.heightM, look: null }] };
 }
 
 /** A move that no longer names a piece that has gone. */

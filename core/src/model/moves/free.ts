@@ -10,10 +10,11 @@ export const FreePointSchema = z.strictObject({
 });
 
 export const LEAST_APART_M = 0.01;
+export const MOST_PATH_POINTS = 60;
 
 /** A curve through points that the person draws. */
 export const FreeSchema = z
-  .strictObject({ kind: z.literal('free'), pivotEastM: around.pivotEastM, pivotNorthM: around.pivotNorthM, points: z.array(FreePointSchema).min(2).max(60) })
+  .strictObject({ kind: z.literal('free'), pivotEastM: around.pivotEastM, pivotNorthM: around.pivotNorthM, points: z.array(FreePointSchema).min(2).max(MOST_PATH_POINTS) })
   .superRefine(({ points }, context) => {
     points.forEach((point, i) => {
       const before = points[i - 1];
