@@ -12,12 +12,13 @@ const DEG = 180 / Math.PI;
  * focal length` and `v · frame height / focal length`. A direction too steep to reach that place gets the nearest tilt.
  */
 export function aimAt(dx: number, dy: number, dz: number, acrossTan: number, upTan: number, out: PanTilt): void {
-  const size = Math.hypot(dx, dy, dz) || 1;
-  const norm = Math.hypot(1, acrossTan, upTan);
+  // Math.hypot is several times as slow, and these never over- or underflow.
+  const size = Math.sqrt(dx * dx + dy * dy + dz * dz) || 1;
+  const norm = Math.sqrt(1 + acrossTan * acrossTan + upTan * upTan);
   const right = acrossTan / norm;
   const up = upTan / norm;
   const forward = 1 / norm;
-  const sine = dz / size / Math.hypot(up, forward);
+  const sine = dz / size / Math.sqrt(up * up + forward * forward);
   const tilt = Math.asin(Math.min(1, Math.max(-1, sine))) - Math.atan2(up, forward);
   const level = forward * Math.cos(tilt) - up * Math.sin(tilt);
   out.panDeg = (Math.atan2(dx, dy) - Math.atan2(right, level)) * DEG;

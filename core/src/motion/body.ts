@@ -70,6 +70,7 @@ export function bodyMotion(gait: Gait, rig: Rig, seed: number, speedMps: Float64
   const swayM = (gait.swayMm / 2000) * rig.bobShare;
   const leanDeg = gait.leanDeg / 2;
   const shakeDeg = gait.shakeDeg * rig.shakeShare;
+  if (bobM === 0 && swayM === 0 && leanDeg === 0 && shakeDeg === 0) return body;
   for (let i = 0; i < count; i += 1) {
     const tS = i / rateHz;
     const going = gait.usualMps > 0 ? Math.min(MOST_SPEED_SHARE, speedMps[i] / gait.usualMps) : 1;

@@ -26,6 +26,9 @@ export interface LegMotion {
   lookFromS: number;
   /** Share of the move reached at a moment: 0 to 1, or 1 to 0 when it runs backwards. */
   shareAt(tS: number): number;
+  /** Where its own track begins, and where it has come to when another leg follows: what it adds to the legs before it. */
+  began: Float64Array;
+  came: Float64Array | null;
   /** The moment its track lives in: stands still before it begins to move and after it has ended, unless nothing comes before or after. */
   momentAt(tS: number): number;
 }
@@ -89,18 +92,23 @@ export function motionOf(setup: Setup): ShotMotion {
     const joined = k > 0 && !leg.backwards;
     const move = joined ? recipe.continueFrom(leg.move, { xM: reached[0], yM: reached[1], zM: reached[2] }, stage) : leg.move;
     const shareAt = leg.backwards ? (tS: number) => 1 - pace.at(tS) : pace.at;
+    const isLast = k === rows.length - 1;
+    const track = recipe.track(move, stage);
+    const momentAt = momentOf(k === 0 ? -Infinity : pace.startS, isLast ? Infinity : pace.endS, leg);
     const built: LegMotion = {
       leg,
       move,
       recipe,
       stage,
-      track: recipe.track(move, stage),
+      track,
       pace,
       fromS,
       toS,
       lookFromS: fromS + Math.min(leg.timing.durationS, Math.max(LOOK_OVER_S, leg.timing.holdStartS + leg.timing.featherInS)),
       shareAt,
-      momentAt: momentOf(k === 0 ? -Infinity : pace.startS, k === rows.length - 1 ? Infinity : pace.endS, leg),
+      momentAt,
+      began: placeOf({ track, shareAt, momentAt }, k === 0 ? 0 : pace.startS),
+      came: isLast ? null : placeOf({ track, shareAt, momentAt }, pace.endS),
     };
     legs.push(built);
     addLeg(built, k, Infinity, reached, 0);
@@ -123,17 +131,25 @@ export function motionOf(setup: Setup): ShotMotion {
   };
 }
 
-const leg6 = new Float64Array(6);
+const here = new Float64Array(3);
 
 /** The first leg gives the place, each later one adds how far it has come from its own beginning. */
-function addLeg({ track, shareAt, momentAt, pace }: LegMotion, k: number, tS: number, out: Float64Array, offset: number): void {
+function addLeg({ track, shareAt, momentAt, pace, began, came }: LegMotion, k: number, tS: number, out: Float64Array, offset: number): void {
   if (k === 0) {
     track.write(shareAt(tS), momentAt(Number.isFinite(tS) ? tS : pace.endS), out, offset);
     return;
   }
-  track.write(shareAt(tS), momentAt(Number.isFinite(tS) ? tS : pace.endS), leg6, 0);
-  track.write(shareAt(-Infinity), momentAt(-1e9), leg6, 3);
-  for (let axis = 0; axis < 3; axis += 1) out[offset + axis] += leg6[axis] - leg6[3 + axis];
+  if (tS <= pace.startS) return;
+  if (came === null || tS < pace.endS) track.write(shareAt(tS), momentAt(Number.isFinite(tS) ? tS : pace.endS), here);
+  else here.set(came);
+  for (let axis = 0; axis < 3; axis += 1) out[offset + axis] += here[axis] - began[axis];
+}
+
+/** Where a leg's own track is at a moment. */
+function placeOf({ track, shareAt, momentAt }: Pick<LegMotion, 'track' | 'shareAt' | 'momentAt'>, tS: number): Float64Array {
+  const at = new Float64Array(3);
+  track.write(shareAt(tS), momentAt(tS), at);
+  return at;
 }
 
 /** Time that starts and stops softly: it runs as the clock does between, a little behind it after a soft start. */

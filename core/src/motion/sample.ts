@@ -86,13 +86,19 @@ export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): 
   const upM = middleM(setup, motion);
   const { pivot } = motion;
   const pose: Pose = { tS: 0, place: new Float64Array(3), subject: new Float64Array(3), panDeg: 0, tiltDeg: 0, rollDeg: 0 };
+  const base = motion.subjectAt ? pose.subject : new Float64Array(3);
   for (let i = 0; i < count; i += 1) {
     const tS = i / shot.captureRateHz;
     pose.tS = tS;
     motion.placeAt(tS, pose.place);
     motion.subjectAt?.(tS, pose.subject);
-    const [baseX, baseY, baseZ] = motion.subjectAt ? pose.subject : [pivot.xM, pivot.yM, pivot.zM];
-    const distanceM = Math.hypot(baseX - pose.place[0], baseY - pose.place[1], baseZ + upM - pose.place[2]);
+    if (!motion.subjectAt) {
+      base[0] = pivot.xM;
+      base[1] = pivot.yM;
+      base[2] = pivot.zM;
+    }
+    const [dx, dy, dz] = [base[0] - pose.place[0], base[1] - pose.place[1], base[2] + upM - pose.place[2]];
+    const distanceM = Math.sqrt(dx * dx + dy * dy + dz * dz);
     const wantedMm = zoom.wantedMm(pose, distanceM);
     const through = wantedMm === shot.focalLengthMm ? { effectiveMm: wantedMm, crop: 1 } : throughLens(wantedMm, lens, zoom.by());
     if (through.effectiveMm !== wantedMm) lookAt(tS, pose.place, pose.subject, through.effectiveMm, pose);

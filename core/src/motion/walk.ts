@@ -27,11 +27,20 @@ export function walkAt(points: readonly WalkPoint[]): WalkAt {
       points.map((point) => point[axis]),
     ),
   );
+  // Several ask for the same moment one after the other.
+  const at = new Float64Array(3);
+  let atS = NaN;
   return (tS, out, offset = 0) => {
-    for (let axis = 0; axis < 3; axis += 1) {
-      const integral = columns[axis];
-      out[offset + axis] = (integral(tS + WALK_STEP_S) - 2 * integral(tS) + integral(tS - WALK_STEP_S)) / (WALK_STEP_S * WALK_STEP_S);
+    if (tS !== atS) {
+      atS = tS;
+      for (let axis = 0; axis < 3; axis += 1) {
+        const integral = columns[axis];
+        at[axis] = (integral(tS + WALK_STEP_S) - 2 * integral(tS) + integral(tS - WALK_STEP_S)) / (WALK_STEP_S * WALK_STEP_S);
+      }
     }
+    out[offset] = at[0];
+    out[offset + 1] = at[1];
+    out[offset + 2] = at[2];
   };
 }
 

@@ -29,10 +29,10 @@ export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWi
   const point: InPicture = { u: 0, w: 0, depthM: 0 };
   const look = (pose: Pose, focalLengthMm: number) => lookAt(pose.tS, pose.place, pose.subject, focalLengthMm, pose);
   const height = (pose: Pose, focalLengthMm: number) => {
-    const [x, y, z] = pose.subject;
+    const { subject } = pose;
     writeCamera(camera, 0, pose.place[0], pose.place[1], pose.place[2], pose.panDeg, pose.tiltDeg, 0, focalLengthMm, frameWidthMm);
-    const base = project(camera, 0, x, y, z, point).w;
-    return project(camera, 0, x, y, z + motion.subjectHeightM, point).w - base;
+    const base = project(camera, 0, subject[0], subject[1], subject[2], point).w;
+    return project(camera, 0, subject[0], subject[1], subject[2] + motion.subjectHeightM, point).w - base;
   };
   /**
    * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows as
@@ -60,7 +60,7 @@ export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWi
   let reachedMm = shot.focalLengthMm;
   let startMm = reachedMm;
   let startHeight = 0;
-  let startDistanceM = 1;
+  let reachedDistanceM = 1;
   let holdsBy: 'lens' | 'crop' | 'both' = 'both';
   return {
     by: () => holdsBy,
@@ -76,7 +76,7 @@ export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWi
         if (rule.rule === 'holdHeight' && setup.subject) {
           holdsBy = rule.by;
           startHeight = height(pose, startMm);
-          startDistanceM = distanceM;
+          reachedDistanceM = distanceM;
           return startMm;
         }
       }
@@ -84,8 +84,10 @@ export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWi
         // Even zooming: the same share each moment.
         reachedMm = startMm * (rule.focalLengthMm / startMm) ** leg.shareAt(pose.tS);
         look(pose, reachedMm);
-      } else if (rule.rule === 'holdHeight' && setup.subject) reachedMm = holdHeight(pose, startHeight, heldFocalLengthMm(startMm, distanceM, startDistanceM));
-      else look(pose, reachedMm);
+      } else if (rule.rule === 'holdHeight' && setup.subject) {
+        reachedMm = holdHeight(pose, startHeight, heldFocalLengthMm(reachedMm, distanceM, reachedDistanceM));
+        reachedDistanceM = distanceM;
+      } else look(pose, reachedMm);
       return reachedMm;
     },
   };

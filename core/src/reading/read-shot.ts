@@ -4,6 +4,7 @@ import type { Shot } from '../model/shot';
 import type { Units } from '../model/units';
 import { cautionsOf, type Caution } from '../rig/cautions';
 import { rigFindings } from '../rig/envelope';
+import { heightsM } from '../rig/heights';
 import { approachesOf, type Approach } from '../rig/people';
 import { pictureFindings } from '../screen/findings';
 import { measurePicture, type Picture } from '../screen/picture';
@@ -15,14 +16,17 @@ export interface Reading {
   findings: Finding[];
   cautions: Caution[];
   approaches: Approach[];
+  /** Of the lens above the ground, metres, one a row. */
+  heights: Float64Array;
 }
 
 /** Reads a shot of a valid shoot. */
 export function readShot(shoot: Shoot, shot: Shot, units: Units = 'metric'): Reading {
   const setup = setupOf(shoot, shot);
   const picture = measurePicture(setup, { units });
-  const findings = [...pictureFindings(picture), ...rigFindings(setup, picture.motion, picture.samples, units)];
+  const heights = heightsM(setup, picture.samples);
+  const findings = [...pictureFindings(picture), ...rigFindings(setup, picture.motion, picture.samples, heights, units)];
   findings.sort((a, b) => severity(b) - severity(a));
   const approaches = approachesOf(setup, picture.samples);
-  return { picture, findings, cautions: cautionsOf(setup, picture.samples, approaches, units), approaches };
+  return { picture, findings, cautions: cautionsOf(setup, picture.samples, heights, approaches, units), approaches, heights };
 }

@@ -6,7 +6,6 @@ import { largest } from '../motion/columns';
 import { pathLengthM, type Samples } from '../motion/sample';
 import { placeOverTime } from '../motion/walk';
 import { groundHeightM, groundPieces } from '../site/ground';
-import { heightsM } from './heights';
 import type { Approach } from './people';
 
 /** A risk that the plan makes relevant, what people usually do about it, and who decides. Never graded. */
@@ -26,10 +25,9 @@ const FAST = new Set<RigKind>(['drone', 'wheels', 'vehicle', 'rope']);
 const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope']);
 
 /** The cautions of a shot: common practice, no published source. */
-export function cautionsOf(setup: Setup, samples: Samples, approaches: readonly Approach[], units: Units): Caution[] {
+export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array, approaches: readonly Approach[], units: Units): Caution[] {
   const { rig } = setup;
   const length = (m: number) => sayLength(m, units);
-  const heights = heightsM(setup, samples);
   const cautions: Caution[] = [];
   const add = (id: string, sentence: string) => cautions.push({ id, sentence: `${sentence} ${DECIDES}` });
 

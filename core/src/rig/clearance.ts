@@ -26,8 +26,8 @@ interface Nearest {
 }
 
 /** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
-export function clearanceFindings(setup: Setup, motion: ShotMotion, samples: Samples, say: Say): Finding[] {
-  return [...throughSubject(setup, samples, say), ...roomFindings(setup, motion, samples, say), ...groundFindings(setup, samples, say)];
+export function clearanceFindings(setup: Setup, motion: ShotMotion, samples: Samples, heights: Float64Array, say: Say): Finding[] {
+  return [...throughSubject(setup, samples, say), ...roomFindings(setup, motion, samples, heights, say), ...groundFindings(setup, samples, heights, say)];
 }
 
 /** The camera may come close to its subject, but not through it. */
@@ -82,10 +82,9 @@ function isGround(piece: Piece, pieces: readonly Piece[]): boolean {
   return piece.zM <= groundHeightM(below, piece.xM, piece.yM) + 0.05;
 }
 
-function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
+function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
   const { rig } = setup;
   const around = obstacles(setup, samples, rig.clearM * LIMITS.clearTightFactor.value + rig.armM);
-  const ground = groundPieces(setup.pieces);
   const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
   const foot = ON_THE_GROUND.has(rig.kind);
   let camera: Nearest | null = null;
@@ -94,7 +93,7 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, { leng
   const spot = new Float64Array(3);
   for (let row = 0; row < samples.count; row += stride) {
     const [x, y, z] = [samples.xM[row], samples.yM[row], samples.zM[row]];
-    const floorM = foot ? groundHeightM(ground, x, y) + KNEE_M : z;
+    const floorM = foot ? z - heights[row] + KNEE_M : z;
     const base = rig.armM > 0 ? armStandAt(motion, samples.tS[row]) : null;
     for (const { piece, walk } of around) {
       walk(samples.tS[row], spot);
@@ -171,18 +170,17 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, { leng
 }
 
 /** How far a step of the ground and how steep a slope each may be: common practice, no published source. */
-function groundFindings(setup: Setup, samples: Samples, { length, degrees }: Say): Finding[] {
+function groundFindings(setup: Setup, samples: Samples, heights: Float64Array, { length, degrees }: Say): Finding[] {
   const { rig } = setup;
   if (!ON_THE_GROUND.has(rig.kind)) return [];
   const wheels = ON_WHEELS.has(rig.kind);
-  const ground = groundPieces(setup.pieces);
-  if (ground.length === 0) return [];
   let step = { value: 0, row: 0 };
   let slope = { value: 0, row: 0 };
-  let before = groundHeightM(ground, samples.xM[0], samples.yM[0]);
+  const groundM = (row: number) => samples.zM[row] - heights[row];
+  let before = groundM(0);
   for (let row = 1; row < samples.count; row += 1) {
     const [dx, dy] = [samples.xM[row] - samples.xM[row - 1], samples.yM[row] - samples.yM[row - 1]];
-    const here = groundHeightM(ground, samples.xM[row], samples.yM[row]);
+    const here = groundM(row);
     const riseM = Math.abs(here - before);
     const runM = Math.hypot(dx, dy);
     before = here;

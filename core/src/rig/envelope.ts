@@ -5,23 +5,23 @@ import type { ShotMotion } from '../motion/legs';
 import type { Samples } from '../motion/sample';
 import { angleFindings } from './angles';
 import { clearanceFindings } from './clearance';
-import { heightFindings, heightsM } from './heights';
+import { heightFindings } from './heights';
 import { lensFindings } from './lens-reach';
 import { pathFindings } from './path';
 import { rateFindings } from './rates';
 import { travelFindings } from './travels';
 import { sayIn } from './use';
 
-/** Whether rig and lens can make the move, and whether anything is in the way. */
-export function rigFindings(setup: Setup, motion: ShotMotion, samples: Samples, units: Units): Finding[] {
+/** Whether rig and lens can make the move, and whether anything is in the way. `heights` are those of the lens above the ground, metres, one a row. */
+export function rigFindings(setup: Setup, motion: ShotMotion, samples: Samples, heights: Float64Array, units: Units): Finding[] {
   const say = sayIn(units);
   return [
     ...travelFindings(motion, samples),
     ...pathFindings(setup, motion, samples, say),
-    ...heightFindings(setup, samples, heightsM(setup, samples), say),
+    ...heightFindings(setup, samples, heights, say),
     ...rateFindings(setup, samples, say),
     ...angleFindings(setup, samples, say),
-    ...clearanceFindings(setup, motion, samples, say),
+    ...clearanceFindings(setup, motion, samples, heights, say),
     ...lensFindings(setup, motion, samples, say),
   ];
 }

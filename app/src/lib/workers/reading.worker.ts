@@ -1,7 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
-import { heightsM } from '@gentle-arc/core/rig/heights';
 import { curesFor } from '@gentle-arc/core/search/cures';
 import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
 
@@ -15,7 +14,7 @@ const worker: ReadingWorker = {
   async read(message) {
     const from = performance.now();
     const request = ReadingRequestSchema.parse(message);
-    const { picture, findings, cautions, approaches } = readShot(request.shoot, shotOf(request), request.units);
+    const { picture, findings, cautions, approaches, heights } = readShot(request.shoot, shotOf(request), request.units);
     const { samples, site, subject } = picture;
     const cameraSpeedMps = new Float64Array(samples.count);
     for (let i = 1; i < samples.count; i += 1)
@@ -26,7 +25,7 @@ const worker: ReadingWorker = {
       farSpeed: site.far.speed,
       subjectHeight: subject.height,
       cameraSpeedMps,
-      cameraHeightM: heightsM(picture.setup, samples),
+      cameraHeightM: heights,
       focusDistanceM: samples.focusDistanceM,
       focalLengthMm: samples.focalLengthMm,
     };
