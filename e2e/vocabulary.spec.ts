@@ -90,6 +90,21 @@ test('a rack goes between two things that are chosen by name', async ({ page }) 
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toContainText('Focus at');
 });
 
+test('a reveal is told with its moment, and missed when nothing is in the way', async ({ page }) => {
+  await openShot(page, 'shot-column');
+  await expect(verdict(page)).toHaveText('Reads smoothly');
+  await page.getByText(/things are fine/).click();
+  await expect(reading(page).getByText(/Ansa comes into sight from \d\.\d s to \d\.\d s\./)).toBeVisible();
+  await expect(page.getByRole('slider', { name: 'Time in the shot' })).toContainText('In sight');
+  const post = page.getByRole('button', { name: 'Gallery post 4' });
+  await post.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Delete');
+  await expect(reading(page).getByText('Nothing hides Ansa at the start: all of it can be seen from the first frame.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(verdict(page)).toHaveText('Reads smoothly');
+});
+
 test('lag, gait and slow motion reach the reading, and a gentler gait is offered', async ({ page }) => {
   await openShot(page, 'shot-follow');
   await page.getByLabel('Gait').selectOption({ label: 'a run' });

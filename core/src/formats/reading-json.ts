@@ -25,7 +25,7 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       focalLengthMm: samples.focalLengthMm[i],
       crop: samples.crop[i],
       focusDistanceM: number(samples.focusDistanceM[i]),
-      subject: { u: number(subject.u[i]), v: number(subject.v[i]), height: number(subject.height[i]) },
+      subject: { u: number(subject.u[i]), v: number(subject.v[i]), height: number(subject.height[i]), visible: number(reading.picture.visible[i]) },
       body: { bobM: samples.body.bobM[i], swayM: samples.body.swayM[i], panDeg: samples.body.panDeg[i], tiltDeg: samples.body.tiltDeg[i], rollDeg: samples.body.rollDeg[i] },
       screenSpeed: { near: number(site.near.speed[i]), subject: number(subject.speed[i]), far: number(site.far.speed[i]) },
       parallax: { near: number(site.near.againstSubject[i]), far: number(site.far.againstSubject[i]) },

@@ -26,6 +26,7 @@ export const LIMITS = {
   placeDrift: { label: 'Drift of a held subject from its place', value: 0.03, unit: 'frame widths', source: PRACTICE },
   heldSizeChange: { label: 'Change of a held size', value: 0.02, unit: 'share', source: PRACTICE },
   growthRate: { label: 'Growth or shrinking of the subject', value: 0.35, unit: 'share a second', source: PRACTICE },
+  coveredS: { label: 'Foreground before the subject for longer than', value: 1.5, unit: 's', source: PRACTICE },
   cutOffS: { label: 'Head or side outside the frame for longer than', value: 0.2, unit: 's', source: PRACTICE },
   screenAcceleration: { label: 'Start or stop felt as a bump', value: 0.35, unit: 'frame widths per second squared', source: PRACTICE },
   accelerationJoltFactor: { label: 'From a soft bump to a jolt', value: 3, unit: '×', source: PRACTICE },

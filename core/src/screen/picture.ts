@@ -5,6 +5,7 @@ import { sampleShot, type Samples } from '../motion/sample';
 import { sitePoints, type Lattice, type SitePoints } from '../site/site-points';
 import { siteMotion, type SiteMotion } from './layer-speed';
 import { screenAcceleration } from './screen-acceleration';
+import { visibleShare } from './visible-share';
 import { isInFrame, subjectInFrame, whileInFrame, type SubjectInFrame } from './subject-in-frame';
 
 /** Everything measured in the picture of one shot, ready to be judged. */
@@ -15,6 +16,8 @@ export interface Picture {
   subject: SubjectInFrame;
   /** How deep the picture is judged, metres, one value per row: the subject's depth while it is in the frame, its distance otherwise. */
   depthM: Float64Array;
+  /** How much of the subject nothing stands in front of, 0 to 1, one value a row. */
+  visible: Float64Array;
   site: SiteMotion;
   /** Frame widths per second squared, one value per row. */
   acceleration: Float64Array;
@@ -60,7 +63,7 @@ export function measurePicture(setup: Setup, words: Words, points?: SitePoints):
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
   const site = siteMotion(samples, still, depthM, orZero(whileInFrame(subject, subject.rightwards)), orZero(whileInFrame(subject, subject.upwards)));
-  return { setup, motion, samples, subject, site, depthM, acceleration: screenAcceleration(samples, depthM), words };
+  return { setup, motion, samples, subject, visible: visibleShare(setup, samples), site, depthM, acceleration: screenAcceleration(samples, depthM), words };
 }
 
 /** Without a subject in view, layers are compared with a still picture. */

@@ -204,6 +204,8 @@ function changesOfMove(finding: Finding, setup: Setup, kit: Choices, units: Unit
       return [followSubject(setup), distance(setup, FARTHER, units), wider(setup)];
     case 'join':
       return [softer(setup, 'featherInS'), longer(setup).slice(0, 5)];
+    case 'reveal':
+      return [travel(setup, FURTHER_ALONG, units)];
     case 'start':
       return [softer(setup, 'featherInS'), longer(setup).slice(0, 5)];
     case 'stop':

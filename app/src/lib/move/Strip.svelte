@@ -48,7 +48,7 @@
 
   const lanes = $derived.by((): Lane[] => {
     if (!reading) return [];
-    const { nearSpeed, subjectSpeed, farSpeed, subjectHeight, cameraSpeedMps, cameraHeightM, focalLengthMm, focusDistanceM } = reading.columns;
+    const { nearSpeed, subjectSpeed, farSpeed, subjectHeight, visible, cameraSpeedMps, cameraHeightM, focalLengthMm, focusDistanceM } = reading.columns;
     const varies = (column: Float64Array, share: number) => peak(column) > least(column) * (1 + share);
     const longest = peak(focalLengthMm);
     return [
@@ -72,6 +72,9 @@
         curves: [{ column: subjectHeight, colour: 'var(--subject)' }],
         say: () => at(subjectHeight, 100, '%'),
       },
+      ...(varies(visible, 0.02)
+        ? [{ label: 'In sight', height: 24, least: 0, most: 1, curves: [{ column: visible, colour: 'var(--subject)' }], say: () => at(visible, 100, '%') }]
+        : []),
       {
         label: 'Camera speed',
         height: 24,

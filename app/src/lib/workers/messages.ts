@@ -17,6 +17,7 @@ export interface ShownReading {
     subjectSpeed: Float64Array;
     farSpeed: Float64Array;
     subjectHeight: Float64Array;
+    visible: Float64Array;
     cameraSpeedMps: Float64Array;
     cameraHeightM: Float64Array;
     focusDistanceM: Float64Array;

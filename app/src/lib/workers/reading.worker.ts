@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { whileInFrame } from '@gentle-arc/core/screen/subject-in-frame';
 import { curesFor } from '@gentle-arc/core/search/cures';
 import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
 
@@ -21,9 +22,10 @@ const worker: ReadingWorker = {
       cameraSpeedMps[i] = Math.hypot(samples.xM[i] - samples.xM[i - 1], samples.yM[i] - samples.yM[i - 1], samples.zM[i] - samples.zM[i - 1]) * samples.captureRateHz;
     const columns: ShownReading['columns'] = {
       nearSpeed: site.near.speed,
-      subjectSpeed: subject.speed,
+      subjectSpeed: whileInFrame(subject, subject.speed),
       farSpeed: site.far.speed,
-      subjectHeight: subject.height,
+      subjectHeight: whileInFrame(subject, subject.height),
+      visible: picture.visible,
       cameraSpeedMps,
       cameraHeightM: heights,
       focusDistanceM: samples.focusDistanceM,

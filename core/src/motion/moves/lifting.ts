@@ -105,6 +105,7 @@ export const riseOverReveal: Recipe<MoveOf<'riseOverReveal'>> = {
   ),
   ...standing<MoveOf<'riseOverReveal'>>(upright),
   joins: 'to show',
+  reveals: true,
   subjectIn: () => 'end',
 };
 

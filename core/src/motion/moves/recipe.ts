@@ -108,6 +108,8 @@ export interface Recipe<M extends Move = Move> extends Shape<M> {
   focus?(move: M): FocusRule;
   /** Blur is the point of it: its speed is not a fault. */
   meantToBlur: boolean;
+  /** Something hides the subject first, and then does not. */
+  reveals: boolean;
   /** It is nothing without travel. */
   travels: boolean;
   /** The same move from where another one stood. */
@@ -146,5 +148,6 @@ export const PLAIN = {
   aim: (): AimRule => ({ base: 'asked' }),
   zoom: (): ZoomRule => ({ rule: 'fixed' }),
   meantToBlur: false,
+  reveals: false,
   travels: true,
 };

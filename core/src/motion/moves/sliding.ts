@@ -32,6 +32,7 @@ export const slideOutReveal: Recipe<MoveOf<'slideOutReveal'>> = {
   purpose: 'Start with something near in the way and slide until the subject stands clear.',
   effect: 'show',
   joins: 'to show',
+  reveals: true,
   subjectIn: () => 'end',
   startingFrom: (stand, pivot) => ({ kind: 'slideOutReveal', ...pivot, ...stand, travelM: stand.distanceM * 0.4, skewDeg: 0 }),
 };

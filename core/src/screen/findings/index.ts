@@ -3,6 +3,7 @@ import type { Picture } from '../picture';
 import { featherFindings } from './feather';
 import { cutOffFindings, placeFindings, sizeFindings } from './framing';
 import { parallaxFindings } from './parallax';
+import { sightFindings } from './sight';
 import { blurFindings, speedFindings } from './speed';
 import { focusFindings } from './focus';
 import { wobbleFindings } from './wobble';
@@ -17,6 +18,7 @@ export function pictureFindings(picture: Picture): Finding[] {
     ...blurFindings(picture),
     ...parallaxFindings(picture, held),
     ...placeFindings(picture),
+    ...sightFindings(picture),
     ...sizeFindings(picture, held),
     ...featherFindings(picture),
     ...wobbleFindings(picture),

@@ -1,0 +1,91 @@
+import { gradeAbove, percent, seconds, type Finding } from '../../model/finding';
+import { LIMITS } from '../../model/limits';
+import { where } from '../../motion/columns';
+import type { Picture } from '../picture';
+
+/** A subject is hidden below this visible share; it is shown at nine tenths, or at nearly all that ever shows of it when its feet stay covered. */
+const HIDDEN = 0.1;
+const SHOWN = 0.9;
+/** Less than this never makes a reveal. */
+const LEAST_SHOWN = 0.5;
+/** Less than this of it can be made out. */
+const COVERED = 0.4;
+
+/** Whether a reveal happens, and when; and for other moves, whether something stands before the subject for long. */
+export function sightFindings({ setup, motion, samples, visible }: Picture): Finding[] {
+  if (!setup.subject) return [];
+  const { name } = setup.subject;
+  const { count, screenS, frameRateHz } = samples;
+  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS)];
+  const covered = where(count, (row) => visible[row] < COVERED);
+  if (!covered) return [];
+  const value = covered.rows / frameRateHz;
+  const limit = LIMITS.coveredS.value;
+  return [
+    {
+      id: 'covered',
+      grade: gradeAbove(value, limit, limit * LIMITS.joltFactor.value),
+      sentence: `${name} is covered for ${seconds(value)}, from ${seconds(screenS[covered.row])} on${value > limit ? `; up to ${seconds(limit)} something may pass before it` : ''}.`,
+      reason: 'Foreground that passes gives depth; foreground that stays is in the way.',
+      tS: screenS[covered.row],
+      value,
+      limit,
+      unit: 's',
+      said: seconds(value),
+      measure: 'time covered',
+    },
+  ];
+}
+
+function revealFinding(name: string, visible: Float64Array, screenS: Float64Array): Finding {
+  const last = visible.length - 1;
+  const most = visible.reduce((a, b) => Math.max(a, b), 0);
+  const common = { id: 'reveal', limit: SHOWN, unit: 'share', measure: 'visible share' };
+  const reason = 'A reveal lives from what cannot be seen first.';
+  const shownFrom = Math.min(SHOWN, 0.95 * most);
+  // The last time it is hidden before it is shown.
+  let hidden = -1;
+  let ahead = false;
+  for (let row = last; row >= 0 && hidden < 0; row -= 1) {
+    ahead ||= visible[row] >= shownFrom;
+    if (ahead && visible[row] < HIDDEN) hidden = row;
+  }
+  if (hidden >= 0 && most >= LEAST_SHOWN) {
+    let shown = hidden;
+    while (visible[shown] < shownFrom) shown += 1;
+    const part = most < SHOWN ? `, ${percent(most)} of it` : '';
+    return {
+      ...common,
+      grade: 'calm',
+      sentence: `${name} comes into sight from ${seconds(screenS[hidden])} to ${seconds(screenS[shown])}${part}.`,
+      reason,
+      tS: screenS[hidden],
+      value: most,
+      said: percent(most),
+    };
+  }
+  if (most < LEAST_SHOWN)
+    return {
+      ...common,
+      grade: 'jolt',
+      sentence: `${name} never comes into sight: at most ${percent(most)} of it can be seen. Go farther, or move what is in the way.`,
+      reason,
+      tS: screenS[last],
+      value: most,
+      said: percent(most),
+    };
+  const least = visible.reduce((a, b) => Math.min(a, b), 1);
+  return {
+    ...common,
+    grade: 'ripple',
+    sentence:
+      least > SHOWN
+        ? `Nothing hides ${name} at the start: all of it can be seen from the first frame.`
+        : `${name} is given away early: never less than ${percent(least)} of it can be seen.`,
+    reason: `${reason} Put something near the lens in the way, or start farther behind it.`,
+    tS: 0,
+    value: least,
+    limit: HIDDEN,
+    said: percent(least),
+  };
+}
