@@ -10,24 +10,20 @@
   import { sampleShot, withBody } from '@gentle-arc/core/motion/sample';
   import { asKind, recipeOf, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
   import { turned } from '@gentle-arc/core/motion/moves/transform';
-  import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
   import { addLeg, addPathPoint, addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
-  import AimWords from './AimWords.svelte';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
-  import MoveWords from './MoveWords.svelte';
-  import SetupWords from './SetupWords.svelte';
-  import TimingWords from './TimingWords.svelte';
   import Picture from './Picture.svelte';
   import PieceSentence from './PieceSentence.svelte';
   import Plan from './Plan.svelte';
   import { Playhead } from './playhead.svelte';
   import ReadingList from './ReadingList.svelte';
+  import ShotWords from './ShotWords.svelte';
   import Strip from './Strip.svelte';
   import Transport from './Transport.svelte';
   import { readWalkFile } from './walk-file';
@@ -308,35 +304,20 @@
           oncure={apply}
         />
         <hr class="my-3 border-hairline" />
-        <section aria-label="Move">
-          <MoveWords
-            {leg}
-            isFirst={active === 0}
-            subjectId={shot.subjectId}
-            pieces={shoot.site.pieces}
-            drawing={drawing === 'path'}
-            ondraw={() => (drawing = drawing === 'path' ? null : 'path')}
-            onsubject={(subjectId) => changeShot((row) => ({ ...row, subjectId }), null)}
-            onleg={changeActive}
-            onsettle={() => store.settle()}
-          />
-          <TimingWords {leg} isFirst={active === 0} onleg={changeActive} onsettle={() => store.settle()} />
-          <AimWords
-            aim={shot.aim}
-            {led}
-            drifts={led ? null : driftByAim(setup)}
-            onaim={(aim, join) => changeShot((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)}
-            onsettle={() => store.settle()}
-          />
-          <SetupWords
-            {setup}
-            kit={shoot.kit}
-            onchange={changeShot}
-            onkit={(kit, join) => change({ ...shoot, kit }, join)}
-            ondeliver={(delivery) => change({ ...shoot, delivery }, null)}
-            onsettle={() => store.settle()}
-          />
-        </section>
+        <ShotWords
+          {setup}
+          kit={shoot.kit}
+          {leg}
+          isFirst={active === 0}
+          {led}
+          drawing={drawing === 'path'}
+          ondraw={() => (drawing = drawing === 'path' ? null : 'path')}
+          onleg={changeActive}
+          onchange={changeShot}
+          onkit={(kit, join) => change({ ...shoot, kit }, join)}
+          ondeliver={(delivery) => change({ ...shoot, delivery }, null)}
+          onsettle={() => store.settle()}
+        />
       </div>
     {/if}
   </div>

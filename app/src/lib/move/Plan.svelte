@@ -4,11 +4,12 @@
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import type { Finding } from '@gentle-arc/core/model/finding';
   import { walkAt } from '@gentle-arc/core/motion/walk';
-  import { handlesOf, type ShotMotion } from '@gentle-arc/core/motion/legs';
+  import type { ShotMotion } from '@gentle-arc/core/motion/legs';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { toSite } from '@gentle-arc/core/site/ground';
   import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
   import HotSpots from './HotSpots.svelte';
+  import PathHandles from './PathHandles.svelte';
   import PieceGrips from './PieceGrips.svelte';
   import { PlanView } from './plan-view.svelte';
   import ScaleBar from './ScaleBar.svelte';
@@ -77,8 +78,6 @@
 
   const pieces = $derived(drawingOrder(setup.pieces));
   const leg = $derived(motion.legs[Math.min(active, motion.legs.length - 1)]);
-  const pivot = $derived(leg.stage.pivot);
-  const handles = $derived(handlesOf(leg, leg === motion.legs[0]));
   const selected = $derived(setup.pieces.find((piece) => piece.id === selectedId) ?? null);
   const last = $derived(Math.min(row, samples.count - 1));
 
@@ -232,36 +231,7 @@
     {#if setup.subject}
       <text class="name" x={view.x(samples.subjectXM[last])} y={view.y(samples.subjectYM[last]) - 14} text-anchor="middle">{setup.subject.name}</text>
     {/if}
-    <path
-      class="pivot"
-      d="M{view.x(pivot.xM) - 7} {view.y(pivot.yM)}h14m-7-7v14"
-      data-grab
-      role="button"
-      tabindex="0"
-      aria-label="Pivot"
-      onpointerdown={(event) => grab(event, pivot, props.onmovepivot)}
-      onkeydown={(event) => nudge(event, pivot, props.onmovepivot)}
-    >
-      <title>Pivot: what the move goes by. Drag it off the subject to go past or round something else.</title>
-    </path>
-
-    {#each handles as handle (handle.id)}
-      <g
-        class="handle"
-        data-grab
-        role="button"
-        tabindex="0"
-        aria-label="Path {handle.label}"
-        transform="translate({view.x(handle.xM)} {view.y(handle.yM)})"
-        onpointerdown={(event) => grab(event, handle, (xM, yM) => props.onmovehandle(handle.id, xM, yM))}
-        onkeydown={(event) => nudge(event, handle, (xM, yM) => props.onmovehandle(handle.id, xM, yM))}
-      >
-        <circle class="reach" r="18" />
-        <circle r="7.5" class={handle.label === 'end' ? 'end' : 'start'} />
-        <text y={handle.label === 'end' ? 22 : -13} text-anchor="middle">{handle.label}</text>
-      </g>
-    {/each}
-
+    <PathHandles {leg} isFirst={leg === motion.legs[0]} {view} {grab} {nudge} onmovehandle={props.onmovehandle} onmovepivot={props.onmovepivot} />
     <HotSpots {findings} {samples} {view} onseek={props.onseek} />
     <g class="camera" transform="translate({view.x(samples.xM[last])} {view.y(samples.yM[last])}) rotate({samples.panDeg[last]})">
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
@@ -347,28 +317,6 @@
     stroke: var(--near);
     stroke-width: 1.8;
     pointer-events: none;
-  }
-  .pivot {
-    fill: none;
-    stroke: var(--subject);
-    stroke-width: 2.4;
-    cursor: move;
-    pointer-events: bounding-box;
-  }
-  .handle {
-    cursor: grab;
-  }
-  .handle .reach {
-    fill: transparent;
-    stroke: none;
-  }
-  .handle circle {
-    fill: var(--raised);
-    stroke: var(--near);
-    stroke-width: 3;
-  }
-  .handle .end {
-    fill: var(--near);
   }
   text {
     font-size: 12px;

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import type { Kit } from '@gentle-arc/core/model/kit';
+  import type { Delivery, Setup } from '@gentle-arc/core/model/shoot';
+  import type { Leg, Shot } from '@gentle-arc/core/model/shot';
+  import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
+  import AimWords from './AimWords.svelte';
+  import MoveWords from './MoveWords.svelte';
+  import SetupWords from './SetupWords.svelte';
+  import TimingWords from './TimingWords.svelte';
+
+  /** The whole plan of a shot, said as sentences whose numbers can be typed over; of a chain, the move that is being shaped. */
+  interface Props {
+    setup: Setup;
+    kit: Kit;
+    leg: Leg;
+    isFirst: boolean;
+    /** Every move says itself where to look. */
+    led: boolean;
+    drawing: boolean;
+    ondraw: () => void;
+    onleg: (edit: (leg: Leg) => Leg, join: string | null) => void;
+    onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    onkit: (kit: Kit, join: string | null) => void;
+    ondeliver: (delivery: Delivery) => void;
+    onsettle: () => void;
+  }
+  let { setup, kit, leg, isFirst, led, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
+
+  const shot = $derived(setup.shot);
+</script>
+
+<section aria-label="Move">
+  <MoveWords
+    {leg}
+    {isFirst}
+    subjectId={shot.subjectId}
+    pieces={setup.pieces}
+    {drawing}
+    {ondraw}
+    onsubject={(subjectId) => onchange((row) => ({ ...row, subjectId }), null)}
+    {onleg}
+    {onsettle}
+  />
+  <TimingWords {leg} {isFirst} {onleg} {onsettle} />
+  <AimWords aim={shot.aim} {led} drifts={led ? null : driftByAim(setup)} onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} {onsettle} />
+  <SetupWords {setup} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
+</section>
