@@ -23,8 +23,7 @@ export function lensFindings({ shot, lens, subject }: Setup, motion: ShotMotion,
       ),
     );
   }
-  // A lens that is meant to go dark need not be sharp there.
-  const dark = motion.legs.some(({ move }) => 'gapM' in move);
+  const dark = motion.legs.some(({ recipe }) => recipe.goesDark);
   const closest = largest(samples.focusDistanceM.map((m) => -m));
   if (subject && closest && -closest.value < lens.closestFocusM) {
     const distanceM = -closest.value;

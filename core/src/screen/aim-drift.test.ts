@@ -18,8 +18,9 @@ describe('the drift that each way of turning leaves', () => {
     const drift = (smoothingS: number) => driftByAim(filmed(usual('slide'), { aim: { ...aim, smoothingS } }).setup)?.subject ?? NaN;
     expect(drift(0.6)).toBeGreaterThan(drift(0.2) * 1.5);
   });
-  it('says when the subject leaves the picture, and nothing without a subject', () => {
+  it('says when the subject leaves the picture, and nothing without a subject or where the move leads the look', () => {
     expect(driftByAim(filmed(usual('orbit'), { aim }).setup)?.locked).toBe(Infinity);
     expect(driftByAim(filmed(usual('slide'), { subjectId: null }).setup)).toBeNull();
+    expect(driftByAim(filmed(usual('overheadSpin')).setup)).toBeNull();
   });
 });

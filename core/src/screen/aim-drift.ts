@@ -4,15 +4,18 @@ import { motionOf } from '../motion/legs';
 import { sampleShot } from '../motion/sample';
 import { subjectInFrame } from './subject-in-frame';
 
+/** Rows a second that drift is looked at: it is slow. */
+const MOST_RATE_HZ = 24;
+
 /**
  * How far the subject leaves its place under each way of turning the camera, for this very shot: the largest distance on
- * screen, frame widths; Infinity when it leaves the picture altogether, null without a subject.
+ * screen, frame widths; Infinity when it leaves the picture altogether, null without a subject, and where the moves themselves say where to look.
  */
 export function driftByAim(setup: Setup): Record<AimMode, number> | null {
-  if (!setup.subject) return null;
+  if (!setup.subject || motionOf(setup).legs.every(({ recipe, move }) => recipe.aim(move).base !== 'asked')) return null;
   const { u, v } = setup.shot.aim.place;
   const drift = (mode: AimMode): number => {
-    const given = { ...setup, shot: { ...setup.shot, aim: { ...setup.shot.aim, mode } } };
+    const given = { ...setup, shot: { ...setup.shot, captureRateHz: Math.min(MOST_RATE_HZ, setup.shot.captureRateHz), aim: { ...setup.shot.aim, mode } } };
     const samples = sampleShot(given, motionOf(given));
     const seen = subjectInFrame(samples, setup.subject);
     const aspect = samples.frameWidthMm / samples.frameHeightMm;

@@ -14,6 +14,11 @@
   }
   let { move, drawing, ondraw, onchange, onsettle }: Props = $props();
 
+  const ANGLES = [
+    { key: 'panDeg', name: 'Pan', most: 720 },
+    { key: 'tiltDeg', name: 'Tilt', most: 90 },
+    { key: 'rollDeg', name: 'Roll', most: 360 },
+  ] as const;
   const put = (points: FreePoint[], join: string | null = null) => onchange({ ...move, points }, join);
   const edit = (index: number, change: Partial<FreePoint>, join: string | null = null) =>
     put(
@@ -53,36 +58,19 @@
       <button class="link" aria-pressed={point.look !== null} onclick={() => key(i)}>{point.look ? 'looks to' : 'looks as the shot aims'}</button>
       {#if point.look}
         {@const look = point.look}
-        <NumberField
-          label="Pan at point {i + 1}"
-          value={look.panDeg}
-          unit="deg"
-          min={-720}
-          max={720}
-          step={5}
-          onchange={(panDeg) => edit(i, { look: { ...look, panDeg } }, `point.${i}.pan`)}
-          {onsettle}
-        />, tilt
-        <NumberField
-          label="Tilt at point {i + 1}"
-          value={look.tiltDeg}
-          unit="deg"
-          min={-90}
-          max={90}
-          step={5}
-          onchange={(tiltDeg) => edit(i, { look: { ...look, tiltDeg } }, `point.${i}.tilt`)}
-          {onsettle}
-        />, roll
-        <NumberField
-          label="Roll at point {i + 1}"
-          value={look.rollDeg}
-          unit="deg"
-          min={-360}
-          max={360}
-          step={5}
-          onchange={(rollDeg) => edit(i, { look: { ...look, rollDeg } }, `point.${i}.roll`)}
-          {onsettle}
-        />
+        {#each ANGLES as { key, name, most }, k (key)}
+          {k > 0 ? `, ${name.toLowerCase()}` : ''}
+          <NumberField
+            label="{name} at point {i + 1}"
+            value={look[key]}
+            unit="deg"
+            min={-most}
+            max={most}
+            step={5}
+            onchange={(deg) => edit(i, { look: { ...look, [key]: deg } }, `point.${i}.${key}`)}
+            {onsettle}
+          />
+        {/each}
       {/if}
       {#if move.points.length > 2}
         <button class="quiet-button !min-h-0 !min-w-0 !p-1" onclick={() => put(move.points.filter((_, k) => k !== i))} aria-label="Delete point {i + 1}"

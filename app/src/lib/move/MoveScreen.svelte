@@ -310,6 +310,7 @@
           {leg}
           isFirst={active === 0}
           {led}
+          drifts={live.reading?.drifts ?? null}
           drawing={drawing === 'path'}
           ondraw={() => (drawing = drawing === 'path' ? null : 'path')}
           onleg={changeActive}

@@ -73,12 +73,4 @@
   .handle .end {
     fill: var(--near);
   }
-  text {
-    font-size: 12px;
-    fill: var(--ink);
-    paint-order: stroke;
-    stroke: var(--sun);
-    stroke-width: 3px;
-    pointer-events: none;
-  }
 </style>

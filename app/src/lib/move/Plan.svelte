@@ -174,7 +174,7 @@
   });
 </script>
 
-<div class="plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
+<div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press} onpointermove={drag} onpointerup={drop} onpointercancel={drop}>
     <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
@@ -316,14 +316,6 @@
   .tick {
     stroke: var(--near);
     stroke-width: 1.8;
-    pointer-events: none;
-  }
-  text {
-    font-size: 12px;
-    fill: var(--ink);
-    paint-order: stroke;
-    stroke: var(--sun);
-    stroke-width: 3px;
     pointer-events: none;
   }
   .name {

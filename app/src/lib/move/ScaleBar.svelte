@@ -29,11 +29,4 @@
     stroke: var(--soft);
     stroke-width: 1.5;
   }
-  text {
-    font-size: 12px;
-    fill: var(--ink);
-    paint-order: stroke;
-    stroke: var(--sun);
-    stroke-width: 3px;
-  }
 </style>

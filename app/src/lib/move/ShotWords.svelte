@@ -1,8 +1,7 @@
 <script lang="ts">
   import type { Kit } from '@gentle-arc/core/model/kit';
   import type { Delivery, Setup } from '@gentle-arc/core/model/shoot';
-  import type { Leg, Shot } from '@gentle-arc/core/model/shot';
-  import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
+  import type { AimMode, Leg, Shot } from '@gentle-arc/core/model/shot';
   import AimWords from './AimWords.svelte';
   import MoveWords from './MoveWords.svelte';
   import SetupWords from './SetupWords.svelte';
@@ -16,6 +15,8 @@
     isFirst: boolean;
     /** Every move says itself where to look. */
     led: boolean;
+    /** How far the subject leaves its place under each way of turning the camera. */
+    drifts: Record<AimMode, number> | null;
     drawing: boolean;
     ondraw: () => void;
     onleg: (edit: (leg: Leg) => Leg, join: string | null) => void;
@@ -24,7 +25,7 @@
     ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, kit, leg, isFirst, led, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
+  let { setup, kit, leg, isFirst, led, drifts, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
 
   const shot = $derived(setup.shot);
 </script>
@@ -42,6 +43,6 @@
     {onsettle}
   />
   <TimingWords {leg} {isFirst} {onleg} {onsettle} />
-  <AimWords aim={shot.aim} {led} drifts={led ? null : driftByAim(setup)} onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} {onsettle} />
+  <AimWords aim={shot.aim} {led} {drifts} onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} {onsettle} />
   <SetupWords {setup} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
 </section>

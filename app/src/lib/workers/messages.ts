@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { ShootSchema } from '@gentle-arc/core/model/shoot';
+import type { AimMode } from '@gentle-arc/core/model/shot';
 import type { Finding } from '@gentle-arc/core/model/finding';
 import type { Approach } from '@gentle-arc/core/rig/people';
 import type { Caution } from '@gentle-arc/core/rig/cautions';
@@ -25,6 +26,8 @@ export interface ShownReading {
   };
   /** The shot racks its focus. */
   racks: boolean;
+  /** How far the subject leaves its place under each way of turning the camera; null where the moves say where to look. */
+  drifts: Record<AimMode, number> | null;
   findings: Finding[];
   approaches: Approach[];
   cautions: Caution[];

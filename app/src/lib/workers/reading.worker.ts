@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
 import { whileInFrame } from '@gentle-arc/core/screen/subject-in-frame';
 import { curesFor } from '@gentle-arc/core/search/cures';
 import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
@@ -35,6 +36,7 @@ const worker: ReadingWorker = {
       frameRateHz: samples.frameRateHz,
       columns,
       racks: picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
+      drifts: driftByAim(picture.setup),
       findings,
       cautions,
       approaches,

@@ -110,6 +110,8 @@ export interface Recipe<M extends Move = Move> extends Shape<M> {
   meantToBlur: boolean;
   /** Something hides the subject first, and then does not. */
   reveals: boolean;
+  /** Something covers the lens at one end: it need not be sharp there. */
+  goesDark: boolean;
   /** It is nothing without travel. */
   travels: boolean;
   /** The same move from where another one stood. */
@@ -149,5 +151,6 @@ export const PLAIN = {
   zoom: (): ZoomRule => ({ rule: 'fixed' }),
   meantToBlur: false,
   reveals: false,
+  goesDark: false,
   travels: true,
 };

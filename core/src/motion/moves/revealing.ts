@@ -6,6 +6,7 @@ import { fromTo, radial } from './shapes/radial';
 export const backAwayReveal: Recipe<MoveOf<'backAwayReveal'>> = {
   ...PLAIN,
   ...radial<MoveOf<'backAwayReveal'>>({
+    stands: 'to',
     from: ({ beyondM }) => -beyondM,
     to: ({ toDistanceM }) => toDistanceM,
     put: (move, end, distanceM) => (end === 'from' ? { ...move, beyondM: clamp(-distanceM, 0.1, 2000) } : { ...move, toDistanceM: clamp(distanceM, 0.1, 2000) }),
@@ -57,6 +58,7 @@ const offSurface = (gapM: number, subjectHalfM: number) => subjectHalfM + gapM;
 export const darkStart: Recipe<MoveOf<'darkStart'>> = {
   ...PLAIN,
   ...radial<MoveOf<'darkStart'>>({
+    stands: 'to',
     from: ({ gapM }, { subjectHalfM }) => offSurface(gapM, subjectHalfM),
     to: ({ toDistanceM }) => toDistanceM,
     put: (move, end, distanceM, { subjectHalfM }) =>
@@ -64,6 +66,7 @@ export const darkStart: Recipe<MoveOf<'darkStart'>> = {
   }),
   kind: 'darkStart',
   title: 'Out of the dark',
+  goesDark: true,
   purpose: 'Start with the lens covered by somebody’s back and draw away: joins to a shot that went dark.',
   effect: 'show',
   joins: 'from',
@@ -82,6 +85,7 @@ export const darkEnd: Recipe<MoveOf<'darkEnd'>> = {
   }),
   kind: 'darkEnd',
   title: 'Into the dark',
+  goesDark: true,
   purpose: 'Close in until something covers the lens: the next shot can begin in the dark.',
   effect: 'show',
   joins: 'on',

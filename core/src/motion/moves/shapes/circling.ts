@@ -1,7 +1,7 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
 import { nearestTurn, ring } from '../../track';
-import { clamp, LEAST_DISTANCE_M, polar, settableDistance, type Shape } from '../recipe';
+import { clamp, polar, settableDistance, type Shape } from '../recipe';
 
 /** What a run round the pivot has: it may change its radius and height, and its centre may slip sideways. */
 type Circling = Move & { radiusM: number; toRadiusM?: number; startBearingDeg: number; sweepDeg: number; heightM: number; toHeightM?: number; driftM?: number };
@@ -37,7 +37,7 @@ export function circling<M extends Circling>(): Shape<M> {
       const endBearing = move.startBearingDeg + move.sweepDeg;
       const near = handleId === 'start' ? move.startBearingDeg : endBearing;
       const at = polar(pivot, xM - slip.xM, yM - slip.yM, near);
-      const radiusM = Math.max(LEAST_DISTANCE_M, at.distanceM);
+      const radiusM = at.distanceM;
       const bearing = nearestTurn(at.bearingDeg, near);
       const startBearingDeg = handleId === 'start' ? bearing : move.startBearingDeg;
       const sweepDeg = clamp(handleId === 'start' ? endBearing - startBearingDeg : bearing - startBearingDeg, -MOST_SWEEP_DEG, MOST_SWEEP_DEG);

@@ -9,6 +9,8 @@ type Radial = Move & { bearingDeg: number; heightM: number; toHeightM?: number }
 
 /** Where a run begins and ends, seen from the pivot along its bearing; metres, negative beyond it. */
 export interface Reach<M> {
+  /** Which end it hands over when another move is chosen; the start unless that is at or beyond the subject. */
+  stands?: 'to';
   from(move: M, stage: Stage): number;
   to(move: M, stage: Stage): number;
   /** The move with its start or end so far from the pivot. */
@@ -35,15 +37,14 @@ interface Bends {
 
 /** A run on the line through the pivot; level, or rising evenly to `toHeightM`. */
 export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Bends = () => ({})): Shape<M> {
-  const words = (stage: Stage | null) => (move: M, units: Units) => {
+  const words = (move: M, units: Units) => {
     const say = (m: number) => sayLength(Math.abs(m), units);
-    const at = stage ?? NO_STAGE;
-    return `go from ${say(reach.from(move, at))} to ${say(reach.to(move, at))}`;
+    return `go from ${say(reach.from(move, NO_STAGE))} to ${say(reach.to(move, NO_STAGE))}`;
   };
   return {
     ends: 'both',
     stand: (move) => ({
-      distanceM: Math.max(0.1, Math.abs(farther(reach.from(move, NO_STAGE), reach.to(move, NO_STAGE), move))),
+      distanceM: Math.max(0.1, reach.stands === 'to' ? reach.to(move, NO_STAGE) : reach.from(move, NO_STAGE)),
       bearingDeg: move.bearingDeg,
       heightM: move.heightM,
     }),
@@ -82,13 +83,10 @@ export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Be
       const scaled = (m: number) => Math.sign(m) * settableDistance(Math.abs(m) * share);
       return reach.put(reach.put(move, 'from', scaled(reach.from(move, NO_STAGE)), NO_STAGE), 'to', scaled(reach.to(move, NO_STAGE)), NO_STAGE);
     },
-    travelWords: words(null),
-    distanceWords: words(null),
+    travelWords: words,
+    distanceWords: words,
   };
 }
 
 /** What the words and the scaling go by when there is no subject at hand. */
 const NO_STAGE = { subjectHalfM: 0.25 } as Stage;
-
-/** A push hands over where it begins; a run that begins at or beyond the subject hands over where it ends. */
-const farther = (fromM: number, toM: number, { kind }: Move): number => (fromM < 0 || kind === 'darkStart' ? toM : fromM);

@@ -1,7 +1,7 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
 import { bearingDeg, fromPivot, line, nearestTurn, type Point3 } from '../../track';
-import { clamp, LEAST_DISTANCE_M, polar, settable, settableDistance, type Shape } from '../recipe';
+import { clamp, polar, settable, settableDistance, type Shape } from '../recipe';
 
 /** What a straight run past the pivot has. Moves without a skew or a slope run square-on and level. */
 type Sideways = Move & { distanceM: number; bearingDeg: number; travelM: number; heightM: number; skewDeg?: number; slopeDeg?: number };
@@ -53,7 +53,7 @@ function between<M extends Sideways>(move: M, a: { xM: number; yM: number }, b: 
   const at = { xM: a.xM + (b.xM - a.xM) * anchor, yM: a.yM + (b.yM - a.yM) * anchor };
   const { distanceM, bearingDeg: bearing } = polar(pivot, at.xM, at.yM, move.bearingDeg);
   const groundM = Math.hypot(b.xM - a.xM, b.yM - a.yM);
-  const placed = { ...move, distanceM: Math.max(LEAST_DISTANCE_M, distanceM), bearingDeg: bearing };
+  const placed = { ...move, distanceM, bearingDeg: bearing };
   if (groundM < 1e-6) return { ...placed, travelM: 0 };
   const lengthM = groundM / Math.cos((move.slopeDeg ?? 0) * RAD);
   const skew = nearestTurn(bearingDeg(a.xM, a.yM, b.xM, b.yM) - (bearing - 90), 0);
