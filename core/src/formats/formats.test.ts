@@ -90,7 +90,9 @@ describe('shoot file', () => {
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };
     const shoot = checkShoot(old);
-    expect(shoot.version).toBe(2);
+    expect(shoot.version).toBe(3);
+    expect(shoot.shots[0]).toMatchObject({ fNumber: 5.6, focus: { mode: 'follow' }, variant: 'A', other: null });
+    expect(shoot.kit.cameras[0].readOutMs).toBeGreaterThan(0);
     expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
     expect(shoot.shots[1].move).toMatchObject({ fromDistanceM: 3, toDistanceM: 12 });
     expect(shoot.shots[2].aim).toEqual({ mode: 'locked', place: { u: 0.1, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 });
@@ -111,7 +113,7 @@ describe('shoot file', () => {
     ['shots[0].focalLengthMm must be a number; it is "35".', () => broken((raw) => Object.assign(raw.shots[0], { focalLengthMm: '35' }))],
     ['name must be a string; it is missing.', () => broken((raw) => Reflect.deleteProperty(raw, 'name'))],
     ['shots[0] has "colour", which this format does not know; take it out.', () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 }))],
-    ['version must be at most 2; this file is version 3, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 3 }))],
+    ['version must be at most 3; this file is version 4, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 4 }))],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or delete one of the two.',
       () =>

@@ -37,5 +37,5 @@ export function checkShoot(value: unknown): Shoot {
 
 /** The JSON Schema (draft 2020-12) of a shoot file, from the same definitions that check it. */
 export function shootJsonSchema(): object {
-  return z.toJSONSchema(ShootSchema, { target: 'draft-2020-12' });
+  return z.toJSONSchema(ShootSchema, { target: 'draft-2020-12', reused: 'ref' });
 }

@@ -14,6 +14,7 @@ export const DEFAULT_KIT: Kit = {
       pictureWidthPx: 6000,
       pictureHeightPx: 3376,
       frameRatesHz: [24, 25, 30, 50, 60, 120],
+      readOutMs: 20,
     },
     {
       id: 'cam-wren',
@@ -23,6 +24,7 @@ export const DEFAULT_KIT: Kit = {
       pictureWidthPx: 3840,
       pictureHeightPx: 2160,
       frameRatesHz: [24, 25, 30, 50, 60],
+      readOutMs: 26,
     },
     {
       id: 'cam-swift',
@@ -32,15 +34,16 @@ export const DEFAULT_KIT: Kit = {
       pictureWidthPx: 5120,
       pictureHeightPx: 2700,
       frameRatesHz: [24, 25, 30, 50, 60],
+      readOutMs: 22,
     },
   ],
   lenses: [
-    { id: 'lens-fern-1635', name: 'Fern 16–35', focalLengthMinMm: 16, focalLengthMaxMm: 35, closestFocusM: 0.28 },
-    { id: 'lens-fern-2470', name: 'Fern 24–70', focalLengthMinMm: 24, focalLengthMaxMm: 70, closestFocusM: 0.38 },
-    { id: 'lens-moss-35', name: 'Moss 35', focalLengthMinMm: 35, focalLengthMaxMm: 35, closestFocusM: 0.3 },
-    { id: 'lens-moss-85', name: 'Moss 85', focalLengthMinMm: 85, focalLengthMaxMm: 85, closestFocusM: 0.8 },
-    { id: 'lens-fern-70200', name: 'Fern 70–200', focalLengthMinMm: 70, focalLengthMaxMm: 200, closestFocusM: 1.1 },
-    { id: 'lens-swift-12', name: 'Swift built-in 12', focalLengthMinMm: 12, focalLengthMaxMm: 12, closestFocusM: 1 },
+    { id: 'lens-fern-1635', name: 'Fern 16–35', focalLengthMinMm: 16, focalLengthMaxMm: 35, closestFocusM: 0.28, fNumberMin: 2.8 },
+    { id: 'lens-fern-2470', name: 'Fern 24–70', focalLengthMinMm: 24, focalLengthMaxMm: 70, closestFocusM: 0.38, fNumberMin: 2.8 },
+    { id: 'lens-moss-35', name: 'Moss 35', focalLengthMinMm: 35, focalLengthMaxMm: 35, closestFocusM: 0.3, fNumberMin: 1.8 },
+    { id: 'lens-moss-85', name: 'Moss 85', focalLengthMinMm: 85, focalLengthMaxMm: 85, closestFocusM: 0.8, fNumberMin: 1.8 },
+    { id: 'lens-fern-70200', name: 'Fern 70–200', focalLengthMinMm: 70, focalLengthMaxMm: 200, closestFocusM: 1.1, fNumberMin: 2.8 },
+    { id: 'lens-swift-12', name: 'Swift built-in 12', focalLengthMinMm: 12, focalLengthMaxMm: 12, closestFocusM: 1, fNumberMin: 2.8 },
   ],
   rigs: DEFAULT_RIGS,
   gaits: DEFAULT_GAITS,
@@ -74,6 +77,10 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     backwards: false,
     then: [],
     aim: { ...DEFAULT_AIM },
+    fNumber: 5.6,
+    focus: { mode: 'follow' },
+    variant: 'A',
+    other: null,
   };
 }
 
@@ -85,9 +92,10 @@ export function newShoot(id: string, name: string, shotId: string): Shoot {
     id,
     name,
     note: '',
-    delivery: { widthPx: 3840, heightPx: 2160 },
+    delivery: { widthPx: 3840, heightPx: 2160, alsoShape: 'none' },
     site: { pieces: [] },
     kit: DEFAULT_KIT,
     shots: [newShot(DEFAULT_KIT, shotId, 'First shot', null)],
+    limits: {},
   };
 }

@@ -10,6 +10,8 @@ export const CameraSchema = z.strictObject({
   pictureWidthPx: z.number().int().min(160).max(20000),
   pictureHeightPx: z.number().int().min(120).max(20000),
   frameRatesHz: z.array(z.number().min(1).max(2000)).min(1),
+  /** From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all at once. */
+  readOutMs: z.number().min(0).max(200),
 });
 
 /** A lens. A prime has equal shortest and longest focal lengths. */
@@ -19,6 +21,8 @@ export const LensSchema = z
     focalLengthMinMm: z.number().min(1).max(3000),
     focalLengthMaxMm: z.number().min(1).max(3000),
     closestFocusM: z.number().min(0).max(50),
+    /** Widest opening. */
+    fNumberMin: z.number().min(0.5).max(45),
   })
   .refine((lens) => lens.focalLengthMaxMm >= lens.focalLengthMinMm, {
     path: ['focalLengthMaxMm'],

@@ -41,7 +41,31 @@ function moveToVersion2(move: Row): Row {
   return move;
 }
 
+/** Usual figures where version 2 had none: common practice, no published source. */
+const USUAL_READ_OUT_MS = 20;
+const USUAL_F_NUMBER_MIN = 2.8;
+const USUAL_F_NUMBER = 5.6;
+
+/** From version 2 to 3: cameras get a read-out time, lenses an opening, shots focus and stop and room for a second variant; pieces may be pinned to a layer. */
+function toVersion3(shoot: Row): Row {
+  const each = (value: unknown, given: Row): unknown[] => rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
+  const kit = isRow(shoot.kit) ? shoot.kit : {};
+  const site = isRow(shoot.site) ? shoot.site : {};
+  return {
+    limits: {},
+    ...shoot,
+    version: 3,
+    delivery: isRow(shoot.delivery) ? { alsoShape: 'none', ...shoot.delivery } : shoot.delivery,
+    site: { ...site, pieces: each(site.pieces, { layer: 'auto' }) },
+    kit: { ...kit, cameras: each(kit.cameras, { readOutMs: USUAL_READ_OUT_MS }), lenses: each(kit.lenses, { fNumberMin: USUAL_F_NUMBER_MIN }) },
+    shots: each(shoot.shots, { fNumber: USUAL_F_NUMBER, focus: { mode: 'follow' }, variant: 'A', other: null }),
+  };
+}
+
 /** Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order stays so for the check to find. */
 export function migrated(value: unknown): unknown {
-  return isRow(value) && value.version === 1 ? toVersion2(value) : value;
+  let shoot = value;
+  if (isRow(shoot) && shoot.version === 1) shoot = toVersion2(shoot);
+  if (isRow(shoot) && shoot.version === 2) shoot = toVersion3(shoot);
+  return shoot;
 }

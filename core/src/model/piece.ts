@@ -1,5 +1,7 @@
 import * as z from 'zod';
 
+export const LAYERS = ['auto', 'near', 'subject', 'far'] as const;
+
 /**
  * A thing on the site. Every piece has a base point (metres, x east, y north, z up), a heading (degrees clockwise from
  * north; its length runs along the heading), and a bounding size: length along the heading, depth across it, height up.
@@ -14,6 +16,8 @@ const placed = {
   lengthM: z.number().min(0.02).max(2000),
   depthM: z.number().min(0.02).max(2000),
   heightM: z.number().min(0.02).max(500),
+  /** Whether it counts as near, with the subject, or far on screen; auto goes by its distance in every frame. */
+  layer: z.enum(LAYERS),
 };
 
 /** An opening in a wall: its centre along the wall from the middle, its width, its head height and its sill height. */
@@ -34,6 +38,7 @@ export type Opening = z.infer<typeof OpeningSchema>;
 export type Wall = z.infer<typeof WallSchema>;
 export type Piece = z.infer<typeof PieceSchema>;
 export type PieceKind = Piece['kind'];
+export type PieceLayer = Piece['layer'];
 
 interface KindFacts {
   /** What a person calls it. */
@@ -62,7 +67,7 @@ export const PIECE_KINDS: Record<PieceKind, KindFacts> = {
 /** A new piece of a kind at a place, with that kind's starting size. The id must be new to the site. */
 export function newPiece(kind: PieceKind, id: string, name: string, xM: number, yM: number, zM: number): Piece {
   const { lengthM, depthM, heightM } = PIECE_KINDS[kind];
-  const base = { id, name, xM, yM, zM, headingDeg: kind === 'figure' ? 180 : 90, lengthM, depthM, heightM };
+  const base = { id, name, xM, yM, zM, headingDeg: kind === 'figure' ? 180 : 90, lengthM, depthM, heightM, layer: 'auto' as const };
   if (kind === 'wall') return { kind, ...base, opening: { offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 } };
   return { kind, ...base };
 }

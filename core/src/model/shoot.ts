@@ -1,16 +1,21 @@
 import * as z from 'zod';
+import { limitsOf, OwnLimitsSchema, type Limits } from './limits';
 import { KitSchema, type Camera, type Gait, type Lens, type Rig } from './kit';
 import { PieceSchema, type Piece } from './piece';
 import { parametersOf } from './move';
-import { legsOf, ShotSchema, type Shot } from './shot';
+import { legsOf, ShotSchema, type Plan, type Shot } from './shot';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 2;
+export const SHOOT_VERSION = 3;
+
+export const ALSO_SHAPES = ['none', 'upright', 'wide', 'square'] as const;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
   widthPx: z.number().int().min(160).max(20000),
   heightPx: z.number().int().min(120).max(20000),
+  /** Another shape that is cut from the middle later: what matters stays inside it. */
+  alsoShape: z.enum(ALSO_SHAPES),
 });
 
 export const SiteSchema = z.strictObject({ pieces: z.array(PieceSchema).max(2000) });
@@ -27,6 +32,8 @@ export const ShootSchema = z
     site: SiteSchema,
     kit: KitSchema,
     shots: z.array(ShotSchema).max(500),
+    /** Limits of the reading that differ from those that ship. */
+    limits: OwnLimitsSchema,
   })
   .superRefine((shoot, context) => {
     const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
@@ -44,29 +51,34 @@ export const ShootSchema = z
     const rigIds = uniqueIds(shoot.kit.rigs, ['kit', 'rigs']);
     const gaitIds = uniqueIds(shoot.kit.gaits, ['kit', 'gaits']);
     uniqueIds(shoot.shots, ['shots']);
-    shoot.shots.forEach((shot, i) => {
+    const checkPlan = (plan: Plan, path: (string | number)[]) => {
       const known = (ids: Set<string>, id: string, field: string, where: string) => {
-        if (!ids.has(id)) refuse(['shots', i, field], `names "${id}", which is not in ${where}; choose one that is`);
+        if (!ids.has(id)) refuse([...path, field], `names "${id}", which is not in ${where}; choose one that is`);
       };
-      known(cameraIds, shot.cameraId, 'cameraId', 'kit.cameras');
-      known(lensIds, shot.lensId, 'lensId', 'kit.lenses');
-      known(rigIds, shot.rigId, 'rigId', 'kit.rigs');
-      known(gaitIds, shot.gaitId, 'gaitId', 'kit.gaits');
-      legsOf(shot).forEach(({ move }, k) => {
+      known(cameraIds, plan.cameraId, 'cameraId', 'kit.cameras');
+      known(lensIds, plan.lensId, 'lensId', 'kit.lenses');
+      known(rigIds, plan.rigId, 'rigId', 'kit.rigs');
+      known(gaitIds, plan.gaitId, 'gaitId', 'kit.gaits');
+      legsOf(plan).forEach(({ move }, k) => {
         for (const { key } of parametersOf(move.kind).filter(({ type }) => type === 'piece')) {
           const id = (move as Record<string, unknown>)[key];
           const where = k === 0 ? ['move', key] : ['then', k - 1, 'move', key];
-          if (typeof id === 'string' && !pieceIds.has(id)) refuse(['shots', i, ...where], `names "${id}", which is not in site.pieces; choose one that is`);
+          if (typeof id === 'string' && !pieceIds.has(id)) refuse([...path, ...where], `names "${id}", which is not in site.pieces; choose one that is`);
         }
       });
-      if (shot.subjectId !== null) known(pieceIds, shot.subjectId, 'subjectId', 'site.pieces');
-      shot.walks.forEach((walk, k) => {
-        if (!pieceIds.has(walk.pieceId)) refuse(['shots', i, 'walks', k, 'pieceId'], `names "${walk.pieceId}", which is not in site.pieces; choose one that is`);
+      if (plan.subjectId !== null) known(pieceIds, plan.subjectId, 'subjectId', 'site.pieces');
+      plan.walks.forEach((walk, k) => {
+        if (!pieceIds.has(walk.pieceId)) refuse([...path, 'walks', k, 'pieceId'], `names "${walk.pieceId}", which is not in site.pieces; choose one that is`);
       });
+    };
+    shoot.shots.forEach((shot, i) => {
+      checkPlan(shot, ['shots', i]);
+      if (shot.other) checkPlan(shot.other, ['shots', i, 'other']);
     });
   });
 
 export type Delivery = z.infer<typeof DeliverySchema>;
+export type Raster = Pick<Delivery, 'widthPx' | 'heightPx'>;
 export type Site = z.infer<typeof SiteSchema>;
 export type Shoot = z.infer<typeof ShootSchema>;
 
@@ -80,6 +92,7 @@ export interface Setup {
   delivery: Delivery;
   pieces: Piece[];
   subject: Piece | null;
+  limits: Limits;
 }
 
 /** Looks up what a shot names. The shoot must have passed `ShootSchema`; throws a RangeError when a name is missing all the same. */
@@ -98,5 +111,6 @@ export function setupOf(shoot: Shoot, shot: Shot): Setup {
     delivery: shoot.delivery,
     pieces: shoot.site.pieces,
     subject: shot.subjectId === null ? null : find(shoot.site.pieces, shot.subjectId, 'subject'),
+    limits: limitsOf(shoot.limits),
   };
 }

@@ -61,10 +61,14 @@ export const LegSchema = z.strictObject({ move: MoveSchema, timing: TimingSchema
 
 export const STICK_SPEEDS = ['slow', 'normal', 'fast'] as const;
 
-export const ShotSchema = z.strictObject({
-  id: z.string().min(1),
-  name: z.string().min(1).max(120),
-  note: z.string().max(2000),
+/** Where the lens is focused: on the subject wherever it is, or at one distance. Racks say themselves where the focus goes. */
+export const FocusSchema = z.discriminatedUnion('mode', [
+  z.strictObject({ mode: z.literal('follow') }),
+  z.strictObject({ mode: z.literal('fixed'), distanceM: z.number().min(0.05).max(10000) }),
+]);
+
+/** How a shot is made: everything about it but its name. */
+const plan = {
   subjectId: z.string().min(1).nullable(),
   walks: z.array(WalkSchema),
   cameraId: z.string().min(1),
@@ -85,6 +89,20 @@ export const ShotSchema = z.strictObject({
   /** Moves that follow in the same shot, each from where the one before it ended. */
   then: z.array(LegSchema).max(12),
   aim: AimSchema,
+  fNumber: z.number().min(0.5).max(64),
+  focus: FocusSchema,
+};
+
+export const PlanSchema = z.strictObject(plan);
+
+/** A shot is made one way; another way can be kept beside it. `variant` says which of the two the shot's own fields are. */
+export const ShotSchema = z.strictObject({
+  id: z.string().min(1),
+  name: z.string().min(1).max(120),
+  note: z.string().max(2000),
+  ...plan,
+  variant: z.enum(['A', 'B']),
+  other: PlanSchema.nullable(),
 });
 
 export type WalkPoint = z.infer<typeof WalkPointSchema>;
@@ -96,10 +114,12 @@ export type Aim = z.infer<typeof AimSchema>;
 export type AimMode = Aim['mode'];
 export type Leg = z.infer<typeof LegSchema>;
 export type StickSpeed = Shot['stick'];
+export type Focus = Shot['focus'];
+export type Plan = z.infer<typeof PlanSchema>;
 export type Shot = z.infer<typeof ShotSchema>;
 
 /** Every move of a shot in order; the first is the shot's own. */
-export function legsOf(shot: Shot): Leg[] {
+export function legsOf(shot: Pick<Plan, 'move' | 'timing' | 'backwards' | 'then'>): Leg[] {
   const { move, timing, backwards } = shot;
   return [{ move, timing, backwards, overlapS: 0 }, ...shot.then];
 }

@@ -1,5 +1,5 @@
 import type { Camera } from '../model/kit';
-import type { Delivery } from '../model/shoot';
+import type { Raster } from '../model/shoot';
 
 /** The part of the sensor that the delivered picture uses, in millimetres. */
 export interface FrameSize {
@@ -18,13 +18,13 @@ export function angleOfViewDeg(sideMm: number, focalLengthMm: number): number {
  * The largest area of the sensor with the delivered shape: first the recorded shape is cut from the sensor, then the
  * delivered shape from that, full width where it fits and full height where it does not.
  */
-export function frameSizeMm(camera: Camera, delivery: Delivery): FrameSize {
+export function frameSizeMm(camera: Camera, delivery: Raster): FrameSize {
   const recorded = cut(camera.sensorWidthMm, camera.sensorHeightMm, camera.pictureWidthPx / camera.pictureHeightPx);
   return cut(recorded.widthMm, recorded.heightMm, delivery.widthPx / delivery.heightPx);
 }
 
 /** How many recorded pixels lie across the delivered width before any digital enlargement. */
-export function recordedWidthPx(camera: Camera, delivery: Delivery): number {
+export function recordedWidthPx(camera: Camera, delivery: Raster): number {
   const recorded = cut(camera.sensorWidthMm, camera.sensorHeightMm, camera.pictureWidthPx / camera.pictureHeightPx);
   return (camera.pictureWidthPx * frameSizeMm(camera, delivery).widthMm) / recorded.widthMm;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { severity, type Finding } from '../model/finding';
-import { LIMITS, smoothSpeed } from '../model/limits';
+import { LIMITS, limitsOf, smoothSpeed } from '../model/limits';
 import { newPiece } from '../model/piece';
 import { DEFAULT_AIM } from '../model/defaults';
 import type { Shoot } from '../model/shoot';
@@ -40,8 +40,8 @@ function cured(shoot: Shoot, id: string): { before: number; after: number; sente
 describe('the crossing-time limit', () => {
   // Crossing-time rule in camera handbooks (from memory): about 7 s at 24 frames a second and a 180° shutter.
   it('is 14.3% of the width a second at 24 and scales with the frame rate', () => {
-    expect(smoothSpeed(24)).toBeCloseTo(0.143, 3);
-    expect(smoothSpeed(48)).toBeCloseTo(2 * smoothSpeed(24), 12);
+    expect(smoothSpeed(24, limitsOf({}))).toBeCloseTo(0.143, 3);
+    expect(smoothSpeed(48, limitsOf({}))).toBeCloseTo(2 * smoothSpeed(24, limitsOf({})), 12);
   });
 });
 
@@ -163,8 +163,8 @@ describe('numbers of the reading', () => {
     expect(find(shoot, 'blur.subject')?.value).toBeCloseTo(speed / 48, 5);
   });
   it('gives a wider limit to near and far while the subject is held', () => {
-    expect(find(arc(60, 8), 'speed.far')?.limit).toBeCloseTo(smoothSpeed(24) * LIMITS.heldSubjectFactor.value, 12);
-    expect(find(arc(60, 8, { aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } } }), 'speed.far')?.limit).toBeCloseTo(smoothSpeed(24), 12);
+    expect(find(arc(60, 8), 'speed.far')?.limit).toBeCloseTo(smoothSpeed(24, limitsOf({})) * LIMITS.heldSubjectFactor.value, 12);
+    expect(find(arc(60, 8, { aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } } }), 'speed.far')?.limit).toBeCloseTo(smoothSpeed(24, limitsOf({})), 12);
   });
   it('a far background sweeps the frame as fast as the camera turns', () => {
     const setup = plainSetup(

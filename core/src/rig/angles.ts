@@ -25,8 +25,9 @@ export function turntableDegps(turnsPerMinute: number): number {
 }
 
 /** Tilt, roll and bank against what head and rig allow, and the two rigs that have a pace of their own. */
-export function angleFindings({ rig }: Setup, samples: Samples, say: Say): Finding[] {
-  return [...tiltFindings(rig, samples, say), ...rollFindings(rig, samples, say), ...bankFindings(rig, samples, say), ...ownPace(rig, samples, say)];
+export function angleFindings(setup: Setup, samples: Samples, say: Say): Finding[] {
+  const { rig } = setup;
+  return [...tiltFindings(rig, samples, say), ...rollFindings(setup, samples, say), ...bankFindings(setup, samples, say), ...ownPace(rig, samples, say)];
 }
 
 type Rig = Setup['rig'];
@@ -43,12 +44,12 @@ function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
 /** A lean that the horizon gets from the hand by itself is no demand on the head. */
 const LEVEL_DEG = 8;
 
-function rollFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
+function rollFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say): Finding[] {
   const most = largest(samples.rollDeg.map(Math.abs));
   if (!most || most.value < LEVEL_DEG) return [];
   const sentence = `The frame rolls to ${degrees(samples.rollDeg[most.row])}; ${rig.name} ${rig.rollMaxDeg > 0 ? `rolls up to ${degrees(rig.rollMaxDeg)} either way` : 'keeps it level'}.`;
   return [
-    upTo({
+    upTo(limits, {
       id: 'rig.roll',
       measure: 'roll',
       value: most.value,
@@ -62,7 +63,7 @@ function rollFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   ];
 }
 
-function bankFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
+function bankFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say): Finding[] {
   if (rig.bankMaxDeg === 0) return [];
   const { count, captureRateHz: hz, xM, yM } = samples;
   const bank = new Float64Array(count).fill(NaN);
@@ -78,7 +79,7 @@ function bankFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   if (!most) return [];
   const sentence = `${rig.name} leans ${degrees(most.value)} into the turn; up to ${degrees(rig.bankMaxDeg)} it flies steadily.`;
   return [
-    upTo({
+    upTo(limits, {
       id: 'rig.bank',
       measure: 'bank',
       value: most.value,

@@ -1,5 +1,4 @@
 import type { Rig, RigKind } from '../model/kit';
-import { LIMITS } from '../model/limits';
 import type { Setup } from '../model/shoot';
 import { sayLength, saySpeed, type Units } from '../model/units';
 import { largest } from '../motion/columns';
@@ -26,6 +25,7 @@ const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope']);
 
 /** The cautions of a shot: common practice, no published source. */
 export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array, approaches: readonly Approach[], units: Units): Caution[] {
+  const { limits } = setup;
   const { rig } = setup;
   const length = (m: number) => sayLength(m, units);
   const cautions: Caution[] = [];
@@ -62,13 +62,13 @@ export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array
       );
   }
   const minutes = samples.tS[samples.count - 1] / 60;
-  if (rig.runMin > 0 && minutes > rig.runMin * LIMITS.tightShare.value)
+  if (rig.runMin > 0 && minutes > rig.runMin * limits.tightShare)
     add('battery', `One take lasts ${minutes.toFixed(1)} minutes and ${rig.name} about ${rig.runMin}: crews usually land, or put it down, with a good part left.`);
   if ((rig.kind === 'hand' || rig.kind === 'gimbal') && (largest(heights)?.value ?? 0) > 1.9)
     add('arms', 'Held above the head: arms tire within a minute, and a tired arm drops things. Crews usually rest between takes and keep people out from under it.');
   if (IN_WIND.has(rig.kind) && !held) add('wind', 'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or take another rig.');
   for (const { pieceId, name, distanceM, closingMps, tS } of approaches)
-    if (distanceM < LIMITS.closePersonM.value || (distanceM < (FAST.has(rig.kind) ? LIMITS.closingFastM.value : LIMITS.closingPersonM.value) && closingMps > 0.3))
+    if (distanceM < limits.closePersonM || (distanceM < (FAST.has(rig.kind) ? limits.closingFastM : limits.closingPersonM) && closingMps > 0.3))
       add(
         `close.${pieceId}`,
         `The camera comes within ${length(distanceM)} of ${name} at ${tS.toFixed(1)} s${closingMps > 0.05 ? `, closing at up to ${saySpeed(closingMps, units)}` : ''}: crews usually plan the miss, walk it through slowly with the person first and agree a word that stops it.`,

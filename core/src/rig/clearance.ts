@@ -1,6 +1,5 @@
 import type { Finding } from '../model/finding';
 import type { RigKind } from '../model/kit';
-import { LIMITS } from '../model/limits';
 import type { Piece } from '../model/piece';
 import type { Setup } from '../model/shoot';
 import type { ShotMotion } from '../motion/legs';
@@ -83,8 +82,9 @@ function isGround(piece: Piece, pieces: readonly Piece[]): boolean {
 }
 
 function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
+  const { limits } = setup;
   const { rig } = setup;
-  const around = obstacles(setup, samples, rig.clearM * LIMITS.clearTightFactor.value + rig.armM);
+  const around = obstacles(setup, samples, rig.clearM * limits.clearTightFactor + rig.armM);
   const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
   const foot = ON_THE_GROUND.has(rig.kind);
   let camera: Nearest | null = null;
@@ -114,7 +114,7 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, height
   }
   const findings: Finding[] = [];
   const common = { measure: 'clearance', unit: 'm', say: length };
-  if (camera && camera.distanceM < rig.clearM * LIMITS.clearTightFactor.value) {
+  if (camera && camera.distanceM < rig.clearM * limits.clearTightFactor) {
     const into = camera.distanceM <= 0;
     const sentence = into
       ? `The camera goes through ${camera.name}.`
@@ -171,6 +171,7 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, height
 
 /** How far a step of the ground and how steep a slope each may be: common practice, no published source. */
 function groundFindings(setup: Setup, samples: Samples, heights: Float64Array, { length, degrees }: Say): Finding[] {
+  const { limits } = setup;
   const { rig } = setup;
   if (!ON_THE_GROUND.has(rig.kind)) return [];
   const wheels = ON_WHEELS.has(rig.kind);
@@ -190,7 +191,7 @@ function groundFindings(setup: Setup, samples: Samples, heights: Float64Array, {
     else slope = Math.atan2(riseM, runM) > slope.value ? { value: Math.atan2(riseM, runM), row } : slope;
   }
   const findings: Finding[] = [];
-  const mostStepM = wheels ? LIMITS.wheelStepM.value : LIMITS.footStepM.value;
+  const mostStepM = wheels ? limits.wheelStepM : limits.footStepM;
   if (step.value > 0.01) {
     const sentence = `The ground steps by ${length(step.value)}; ${wheels ? 'wheels take' : 'feet take'} ${length(mostStepM)}.`;
     findings.push(
@@ -210,9 +211,9 @@ function groundFindings(setup: Setup, samples: Samples, heights: Float64Array, {
       ),
     );
   }
-  const mostSlopeDeg = wheels ? LIMITS.wheelSlopeDeg.value : LIMITS.footSlopeDeg.value;
+  const mostSlopeDeg = wheels ? limits.wheelSlopeDeg : limits.footSlopeDeg;
   const slopeDeg = (slope.value * 180) / Math.PI;
-  if (slopeDeg > mostSlopeDeg * LIMITS.tightShare.value) {
+  if (slopeDeg > mostSlopeDeg * limits.tightShare) {
     const sentence = `The ground slopes by ${degrees(slopeDeg)}; ${wheels ? 'wheels hold still' : 'feet go steadily'} up to ${degrees(mostSlopeDeg)}.`;
     findings.push(
       graded(

@@ -6,7 +6,7 @@ import { groundHeightM, groundPieces } from '../site/ground';
 import { graded, SLACK, upTo, type Say } from './use';
 
 /** Lens height above the ground against what the rig reaches. */
-export function heightFindings({ rig }: Setup, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
+export function heightFindings({ rig, limits }: Setup, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
   const highest = largest(heights);
   const lowest = largest(heights.map((m) => -m));
   if (!highest || !lowest) return [];
@@ -18,7 +18,7 @@ export function heightFindings({ rig }: Setup, samples: Samples, heights: Float6
   }
   const sentence = `The lens is at most ${length(highest.value)} above the ground; ${rig.name} reaches ${length(rig.heightMaxM)}.`;
   return [
-    upTo({
+    upTo(limits, {
       ...common,
       value: highest.value,
       limit: rig.heightMaxM,

@@ -1,5 +1,4 @@
 import type { Finding } from '../model/finding';
-import { LIMITS } from '../model/limits';
 import type { Setup } from '../model/shoot';
 import { largest } from '../motion/columns';
 import type { ShotMotion } from '../motion/legs';
@@ -7,11 +6,11 @@ import { pathLengthM, type Samples } from '../motion/sample';
 import { graded, upTo, type Say } from './use';
 
 /** Travel and shape of the path against rail and arm. */
-export function pathFindings({ rig }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
+export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
   const lengthM = pathLengthM(samples);
   const common = { tS: samples.screenS[samples.count - 1], unit: 'm', say: length };
   const findings = [
-    upTo({
+    upTo(limits, {
       ...common,
       id: 'rig.travel',
       measure: 'travel',
@@ -21,16 +20,16 @@ export function pathFindings({ rig }: Setup, motion: ShotMotion, samples: Sample
       reason: 'A rail, an arm and a flight all end somewhere.',
     }),
   ];
-  if (rig.kind === 'slider' && lengthM > LIMITS.straightnessM.value) {
+  if (rig.kind === 'slider' && lengthM > limits.straightnessM) {
     const value = bendM(samples);
-    if (value > LIMITS.straightnessM.value)
+    if (value > limits.straightnessM)
       findings.push(
-        upTo({
+        upTo(limits, {
           ...common,
           id: 'rig.path',
           measure: 'bend',
           value,
-          limit: LIMITS.straightnessM.value,
+          limit: limits.straightnessM,
           sentence: `The path bends by ${length(value)}; ${rig.name} is straight.`,
           reason: 'A straight rail cannot follow a curve.',
         }),

@@ -5,7 +5,7 @@ import type { Samples } from '../motion/sample';
 import { stickShare, upTo, type Say } from './use';
 
 /** Speeds, accelerations and turning rates of the camera against the rig, in real time. */
-export function rateFindings({ rig, shot }: Setup, samples: Samples, { speed, degrees }: Say): Finding[] {
+export function rateFindings({ rig, shot, limits }: Setup, samples: Samples, { speed, degrees }: Say): Finding[] {
   const { xM, yM, zM, panDeg, tiltDeg } = samples;
   const { flight, turning, words } = stickShare(rig, shot.stick);
   const findings: Finding[] = [];
@@ -16,7 +16,7 @@ export function rateFindings({ rig, shot }: Setup, samples: Samples, { speed, de
   ) => {
     const peak = largest(column);
     if (!peak || peak.value < 1e-4) return;
-    findings.push(upTo({ ...use, value: peak.value, tS: samples.screenS[peak.row], sentence: sentence(use.say(peak.value), use.say(use.limit)) }));
+    findings.push(upTo(limits, { ...use, value: peak.value, tS: samples.screenS[peak.row], sentence: sentence(use.say(peak.value), use.say(use.limit)) }));
   };
   const steady = rig.kind === 'drone' ? words : '';
   check(

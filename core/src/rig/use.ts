@@ -1,6 +1,6 @@
 import type { Finding, RigGrade } from '../model/finding';
 import type { Rig } from '../model/kit';
-import { LIMITS } from '../model/limits';
+import type { Limits } from '../model/limits';
 import type { StickSpeed } from '../model/shot';
 import { sayLength, saySpeed, trim, type Units } from '../model/units';
 
@@ -21,10 +21,10 @@ export const SLACK = 1e-6;
 
 export const graded = ({ say, ...use }: Use, grade: RigGrade): Finding => ({ ...use, grade, said: say(use.value) });
 
-/** Grades a use that the rig limits from above: tight from nine tenths of its reach on. */
-export function upTo(use: Use): Finding {
+/** Grades a use that the rig limits from above: tight from a share of its reach on. */
+export function upTo(limits: Pick<Limits, 'tightShare'>, use: Use): Finding {
   const { value, limit } = use;
-  return graded(use, value > limit + SLACK ? 'cannot' : limit > 0 && value > limit * LIMITS.tightShare.value ? 'tight' : 'fits');
+  return graded(use, value > limit + SLACK ? 'cannot' : limit > 0 && value > limit * limits.tightShare ? 'tight' : 'fits');
 }
 
 /** Grades a use that has to come near one value: fits within `fitShare` of it, tight within `tightShare`. */

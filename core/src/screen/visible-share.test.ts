@@ -18,8 +18,8 @@ const screenWall: Piece = {
   headingDeg: 90,
   opening: { offsetM: 0, widthM: 0, heightM: 0, sillM: 0 },
 };
-function pick({ id, name, xM, yM, zM }: Piece) {
-  return { id, name, xM, yM, zM };
+function pick({ id, name, xM, yM, zM, layer }: Piece) {
+  return { id, name, xM, yM, zM, layer };
 }
 const TIMING = { durationS: 8, holdStartS: 0.6, featherInS: 2, featherOutS: 2, holdEndS: 0.8, featherShape: 'minimumJerk' as const };
 /** Stands behind the screen and slides out to the right of it. */

@@ -1,6 +1,5 @@
 import { USUAL_GAIT } from '../model/default-rigs';
 import type { Finding } from '../model/finding';
-import { LIMITS } from '../model/limits';
 import type { Setup } from '../model/shoot';
 import { legAt, legsOf, slowFactor, STICK_SPEEDS, withLeg, type Shot } from '../model/shot';
 import { sayLength, trim, type Units } from '../model/units';
@@ -19,9 +18,6 @@ export interface Rung {
 
 /** A drone is only offered where hands and stands do not reach: common practice, no published source. */
 const HAND_REACH_M = 2.4;
-/** Just below where a rig is tight. */
-const COMFORTABLE_SHARE = 0.88;
-
 const LONGER = [1.15, 1.3, 1.5, 1.75, 2, 2.5, 3, 4];
 
 /** Height of the lens where the move begins, above the subject's base. */
@@ -187,6 +183,7 @@ export function changesFor(finding: Finding, setup: Setup, kit: Choices, units: 
 }
 
 function changesOfMove(finding: Finding, setup: Setup, kit: Choices, units: Units): Change[] {
+  const { limits } = setup;
   switch (finding.id) {
     case 'speed.near':
     case 'speed.subject':
@@ -217,9 +214,9 @@ function changesOfMove(finding: Finding, setup: Setup, kit: Choices, units: Unit
     case 'zoom.background':
       return [travel(setup, FURTHER_ALONG, units)];
     case 'rig.travel':
-      return [finding.limit > 0 ? travel(setup, [(finding.limit / finding.value) * LIMITS.tightShare.value * 0.99], units) : [], otherRig(setup, kit)];
+      return [finding.limit > 0 ? travel(setup, [(finding.limit / finding.value) * limits.tightShare * 0.99], units) : [], otherRig(setup, kit)];
     case 'rig.height':
-      return [atHeight(setup, (finding.grade === 'tight' ? COMFORTABLE_SHARE : 1) * finding.limit - finding.value, units), otherRig(setup, kit)];
+      return [atHeight(setup, (finding.grade === 'tight' ? limits.tightShare * 0.98 : 1) * finding.limit - finding.value, units), otherRig(setup, kit)];
     case 'rig.speed':
     case 'rig.pan':
     case 'rig.climb':

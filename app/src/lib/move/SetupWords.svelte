@@ -115,7 +115,7 @@
     items={deliveries.map((row) => ({ value: deliveryKey(row), name: row.name }))}
     onchange={(key) => {
       const chosen = deliveries.find((row) => deliveryKey(row) === key);
-      if (chosen) ondeliver({ widthPx: chosen.widthPx, heightPx: chosen.heightPx });
+      if (chosen) ondeliver({ ...setup.delivery, widthPx: chosen.widthPx, heightPx: chosen.heightPx });
     }}
   />.
 </p>

@@ -2,7 +2,7 @@ import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/c
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Move } from '@gentle-arc/core/model/move';
 import { LEAST_APART_M, MOST_PATH_POINTS } from '@gentle-arc/core/model/moves/free';
-import { legsOf, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+import { legsOf, type Plan, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 
@@ -104,13 +104,14 @@ export function spotFor(kind: PieceKind, camera: { xM: number; yM: number }, piv
 
 /** Takes a piece away, with its walks; shots about it have no subject any more. */
 export function removePiece(shoot: Shoot, id: string): Shoot {
-  const shots = shoot.shots.map((shot) => ({
-    ...shot,
-    subjectId: shot.subjectId === id ? null : shot.subjectId,
-    walks: shot.walks.filter((walk) => walk.pieceId !== id),
-    move: withoutPiece(shot.move, id),
-    then: shot.then.map((leg) => ({ ...leg, move: withoutPiece(leg.move, id) })),
-  }));
+  const without = <T extends Plan>(plan: T): T => ({
+    ...plan,
+    subjectId: plan.subjectId === id ? null : plan.subjectId,
+    walks: plan.walks.filter((walk) => walk.pieceId !== id),
+    move: withoutPiece(plan.move, id),
+    then: plan.then.map((leg) => ({ ...leg, move: withoutPiece(leg.move, id) })),
+  });
+  const shots = shoot.shots.map((shot) => without({ ...shot, other: shot.other && without(shot.other) }));
   return {
     ...withPieces(
       shoot,

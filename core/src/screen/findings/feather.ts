@@ -1,15 +1,15 @@
 import { gradeAbove, percent, type Finding } from '../../model/finding';
-import { LIMITS } from '../../model/limits';
 import { largest } from '../../motion/columns';
 import type { Picture } from '../picture';
 
 /** The start, the stop, and the joins of a chain, each by the hardest change of speed that the picture shows in its part of the shot. */
-export function featherFindings({ acceleration, samples, motion }: Picture): Finding[] {
+export function featherFindings({ acceleration, samples, motion, setup }: Picture): Finding[] {
+  const { limits } = setup;
   const { legs } = motion;
   const last = samples.count - 1;
   const middleOf = ({ pace }: (typeof legs)[number]) => Math.min(last, Math.round(((pace.startS + pace.endS) / 2) * samples.captureRateHz));
   const [first, final] = [middleOf(legs[0]), middleOf(legs[legs.length - 1])];
-  const limit = LIMITS.screenAcceleration.value;
+  const limit = limits.screenAcceleration;
   const meant = legs.some(({ recipe }) => recipe.meantToBlur);
   return [
     { id: 'start', what: 'start', from: 0, to: first },
@@ -18,7 +18,7 @@ export function featherFindings({ acceleration, samples, motion }: Picture): Fin
   ].flatMap(({ id, what, from, to }) => {
     const peak = largest(acceleration, from, to);
     if (!peak) return [];
-    const grade = meant ? 'calm' : gradeAbove(peak.value, limit, limit * LIMITS.accelerationJoltFactor.value);
+    const grade = meant ? 'calm' : gradeAbove(peak.value, limit, limit * limits.accelerationJoltFactor);
     const number = `${percent(peak.value)} of the width per second squared`;
     return {
       id,

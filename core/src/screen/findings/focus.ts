@@ -1,11 +1,11 @@
 import { gradeAbove, type Finding } from '../../model/finding';
-import { LIMITS } from '../../model/limits';
 import { trim } from '../../model/units';
 import { largest } from '../../motion/columns';
 import type { Picture } from '../picture';
 
 /** How quickly a rack turns the focus; only said of a shot that racks. */
-export function focusFindings({ samples, motion }: Picture): Finding[] {
+export function focusFindings({ samples, motion, setup }: Picture): Finding[] {
+  const { limits } = setup;
   if (motion.legs.every(({ recipe }) => recipe.focus === undefined)) return [];
   const { focusDistanceM, count } = samples;
   const rate = new Float64Array(count).fill(NaN);
@@ -13,9 +13,9 @@ export function focusFindings({ samples, motion }: Picture): Finding[] {
   const peak = largest(rate);
   if (!peak) return [];
   const [from, to] = [focusDistanceM[0], focusDistanceM[count - 1]];
-  const limit = LIMITS.focusRate.value;
+  const limit = limits.focusRate;
   const nothing = peak.value < 1e-6;
-  const grade = nothing ? 'ripple' : gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
+  const grade = nothing ? 'ripple' : gradeAbove(peak.value, limit, limit * limits.joltFactor);
   return [
     {
       id: 'focus.rack',

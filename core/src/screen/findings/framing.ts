@@ -1,5 +1,4 @@
 import { gradeAbove, percent, seconds, type Finding } from '../../model/finding';
-import { LIMITS } from '../../model/limits';
 import { largest, where } from '../../motion/columns';
 import type { SubjectIn } from '../../motion/moves/recipe';
 import { subjectInOf } from '../../motion/legs';
@@ -9,13 +8,14 @@ import { isInFrame, type SubjectInFrame } from '../subject-in-frame';
 
 /** Is the subject kept in its place? Only asked when the aim promises it. */
 export function placeFindings({ setup, subject, samples, motion }: Picture): Finding[] {
+  const { limits } = setup;
   const promised = setup.shot.aim.mode !== 'locked' && motion.legs.every(({ recipe, move }) => recipe.aim(move).base === 'asked' && recipe.subjectIn(move) === 'always');
   if (!setup.subject || !promised) return [];
   const { u, v } = setup.shot.aim.place;
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const drift = largest(subject.u.map((value, row) => Math.hypot(value - u, (subject.v[row] - v) / aspect)));
   if (!drift) return [];
-  const limit = LIMITS.placeDrift.value;
+  const limit = limits.placeDrift;
   const grade = gradeAbove(drift.value, limit, limit * 4);
   return [
     {
@@ -38,13 +38,14 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
 
 /** How the subject's size changes: held in a dolly zoom, grown or shrunk at a pace otherwise. */
 export function sizeFindings({ setup, subject, samples, motion }: Picture, held: boolean): Finding[] {
+  const { limits } = setup;
   if (!setup.subject || (held && Number.isNaN(subject.height[0]))) return [];
   const start = subject.height[0];
   const name = setup.subject.name;
   if (held) {
     const off = largest(subject.height.map((value) => Math.abs(value / start - 1)));
     if (!off) return [];
-    const limit = LIMITS.heldSizeChange.value;
+    const limit = limits.heldSizeChange;
     const grade = gradeAbove(off.value, limit, limit * 3);
     return [
       {
@@ -72,8 +73,8 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
     if (isInFrame(subject, row) && isInFrame(subject, row - 1)) rate[row] = Math.abs(Math.log(scaleAt(row) / scaleAt(row - 1))) * samples.frameRateHz;
   const peak = largest(rate);
   if (!peak) return [];
-  const limit = LIMITS.growthRate.value;
-  const grade = gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
+  const limit = limits.growthRate;
+  const grade = gradeAbove(peak.value, limit, limit * limits.joltFactor);
   const end = subject.height[samples.count - 1];
   const change = changeWords(start, end, peak.value);
   return [
@@ -101,6 +102,7 @@ function changeWords(start: number, end: number, rate: number): string {
 
 /** Is the subject cut off at the frame's edge, or not in the picture at all? */
 export function cutOffFindings({ setup, subject, samples, motion }: Picture): Finding[] {
+  const { limits } = setup;
   if (!setup.subject)
     return [
       {
@@ -118,7 +120,7 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
     ];
   const name = setup.subject.name;
   const { count, frameRateHz } = samples;
-  const common = { id: 'cutoff', limit: LIMITS.cutOffS.value, unit: 's', measure: 'time cut off' };
+  const common = { id: 'cutoff', limit: limits.cutOffS, unit: 's', measure: 'time cut off' };
   const [from, to] = rowsItBelongsIn(subjectInOf(motion), subject, count, frameRateHz);
   const among = (test: (row: number) => boolean) => {
     const hit = where(to - from, (k) => test(from + k));
@@ -129,7 +131,7 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
   const never = where(count, out)?.rows === count;
   const finding = (hit: { row: number; rows: number }, sentence: string, reason: string, grade: Finding['grade']): Finding[] => {
     const value = hit.rows / frameRateHz;
-    return [{ ...common, grade: value > LIMITS.cutOffS.value || never ? grade : 'calm', sentence, reason, tS: samples.screenS[hit.row], value, said: seconds(value) }];
+    return [{ ...common, grade: value > limits.cutOffS || never ? grade : 'calm', sentence, reason, tS: samples.screenS[hit.row], value, said: seconds(value) }];
   };
   if (gone) {
     return finding(

@@ -1,5 +1,4 @@
 import { gradeBelow, speedWords, type Finding } from '../../model/finding';
-import { LIMITS } from '../../model/limits';
 import { largest, smoothed } from '../../motion/columns';
 import { pathLengthM } from '../../motion/sample';
 import type { LayerMotion } from '../layer-speed';
@@ -23,6 +22,7 @@ export function totalSlide(layer: LayerMotion, { subject, samples }: Picture): n
 
 /** Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged; one whose zoom holds the subject is judged by its background instead. */
 export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
+  const { limits } = picture.setup;
   const { samples, site } = picture;
   if (pathLengthM(samples) < STILL_TRACK_M) return [];
   const peakOf = (layer: LayerMotion) => largest(smoothed(layer.againstSubject, SEEN_S * samples.frameRateHz));
@@ -30,11 +30,11 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
   const far = peakOf(site.far);
   const value = Math.max(near?.value ?? 0, far?.value ?? 0);
   const stronger = (near?.value ?? 0) >= (far?.value ?? 0) ? near : far;
-  const limit = LIMITS.parallaxWeak.value;
+  const limit = limits.parallaxWeak;
   // A subject that itself crosses the frame shows the motion.
   const crossing = largest(smoothed(whileInFrame(picture.subject, picture.subject.speed), SEEN_S * samples.frameRateHz))?.value ?? 0;
   const shows = !held && crossing > limit && value <= limit;
-  const grade = held || shows ? 'calm' : gradeBelow(value, limit, LIMITS.parallaxNone.value);
+  const grade = held || shows ? 'calm' : gradeBelow(value, limit, limits.parallaxNone);
   const nearWords = near ? `near things move at ${speedWords(near.value)} against the subject` : 'nothing near is in the picture';
   const farWords = far ? `far ones at ${speedWords(far.value)}` : 'nothing far is in the picture';
   const slide = `${totalSlide(site.near, picture).toFixed(2)} (near) and ${totalSlide(site.far, picture).toFixed(2)} (far) frame widths in all`;

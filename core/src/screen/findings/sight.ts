@@ -1,5 +1,4 @@
 import { gradeAbove, percent, seconds, type Finding } from '../../model/finding';
-import { LIMITS } from '../../model/limits';
 import { where } from '../../motion/columns';
 import type { Picture } from '../picture';
 
@@ -13,6 +12,7 @@ const COVERED = 0.4;
 
 /** Whether a reveal happens, and when; and for other moves, whether something stands before the subject for long. */
 export function sightFindings({ setup, motion, samples, visible }: Picture): Finding[] {
+  const { limits } = setup;
   if (!setup.subject) return [];
   const { name } = setup.subject;
   const { count, screenS, frameRateHz } = samples;
@@ -20,11 +20,11 @@ export function sightFindings({ setup, motion, samples, visible }: Picture): Fin
   const covered = where(count, (row) => visible[row] < COVERED);
   if (!covered) return [];
   const value = covered.rows / frameRateHz;
-  const limit = LIMITS.coveredS.value;
+  const limit = limits.coveredS;
   return [
     {
       id: 'covered',
-      grade: gradeAbove(value, limit, limit * LIMITS.joltFactor.value),
+      grade: gradeAbove(value, limit, limit * limits.joltFactor),
       sentence: `${name} is covered for ${seconds(value)}, from ${seconds(screenS[covered.row])} on${value > limit ? `; up to ${seconds(limit)} something may pass before it` : ''}.`,
       reason: 'Foreground that passes gives depth; foreground that stays is in the way.',
       tS: screenS[covered.row],

@@ -1,5 +1,5 @@
 import { gradeAbove, percent, speedWords, trimmedSeconds, type Finding } from '../../model/finding';
-import { LIMITS, smoothSpeed } from '../../model/limits';
+import { smoothSpeed } from '../../model/limits';
 import { largest, smoothed } from '../../motion/columns';
 import { exposureTimeS } from '../../optics/shutter';
 import { whileInFrame } from '../subject-in-frame';
@@ -9,26 +9,28 @@ import type { Picture } from '../picture';
 const SEEN_S = 0.4;
 
 /** Whether the eye has a subject to rest on: it is in the picture and nearly still there at its fastest. */
-export function subjectIsHeld({ subject, samples }: Picture): boolean {
+export function subjectIsHeld({ subject, samples, setup }: Picture): boolean {
+  const { limits } = setup;
   const fastest = largest(smoothed(whileInFrame(subject, subject.speed), SEEN_S * samples.frameRateHz));
-  return fastest !== null && fastest.value <= LIMITS.heldSubjectSpeed.value;
+  return fastest !== null && fastest.value <= limits.heldSubjectSpeed;
 }
 
 /** Screen speed of near, subject and far as crossing time against the frame rate. */
 export function speedFindings(picture: Picture): Finding[] {
+  const { limits } = picture.setup;
   const { samples, setup, motion } = picture;
   const held = subjectIsHeld(picture);
   const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
-  const plain = smoothSpeed(samples.frameRateHz);
+  const plain = smoothSpeed(samples.frameRateHz, limits);
   const layers = [
-    { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? plain * LIMITS.heldSubjectFactor.value : plain },
+    { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? plain * limits.heldSubjectFactor : plain },
     { id: 'speed.subject', what: setup.subject?.name ?? 'The subject', column: whileInFrame(picture.subject, picture.subject.speed), limit: plain },
-    { id: 'speed.far', what: 'Far things', column: picture.site.far.speed, limit: held ? plain * LIMITS.heldSubjectFactor.value : plain },
+    { id: 'speed.far', what: 'Far things', column: picture.site.far.speed, limit: held ? plain * limits.heldSubjectFactor : plain },
   ];
   return layers.flatMap(({ id, what, column, limit }) => {
     const peak = largest(smoothed(column, SEEN_S * samples.frameRateHz));
     if (!peak) return [];
-    const grade = meant ? 'calm' : gradeAbove(peak.value, limit, limit * LIMITS.joltFactor.value);
+    const grade = meant ? 'calm' : gradeAbove(peak.value, limit, limit * limits.joltFactor);
     const crossing = trimmedSeconds(1 / peak.value);
     const least = trimmedSeconds(1 / limit);
     const still = peak.value < 1e-4;
@@ -59,6 +61,7 @@ export function speedFindings(picture: Picture): Finding[] {
 
 /** Blur of the subject while the shutter is open, and the opposite: a shutter too short for the speed. */
 export function blurFindings(picture: Picture): Finding[] {
+  const { limits } = picture.setup;
   if (picture.motion.legs.some(({ recipe }) => recipe.meantToBlur)) return [];
   const { samples, setup } = picture;
   const { shutterDeg } = setup.shot;
@@ -67,11 +70,11 @@ export function blurFindings(picture: Picture): Finding[] {
   const findings: Finding[] = [];
   if (peak) {
     const blur = peak.value * openS;
-    const limit = LIMITS.subjectBlur.value;
+    const limit = limits.subjectBlur;
     const pixels = Math.round(blur * setup.delivery.widthPx);
     findings.push({
       id: 'blur.subject',
-      grade: gradeAbove(blur, limit, limit * LIMITS.joltFactor.value),
+      grade: gradeAbove(blur, limit, limit * limits.joltFactor),
       sentence: `${setup.subject?.name ?? 'The subject'} smears over ${pixels} of ${setup.delivery.widthPx} pixels while the shutter is open; up to ${Math.round(limit * setup.delivery.widthPx)} looks sharp enough.`,
       reason: `The shutter is open for 1/${Math.round(1 / exposureTimeS(shutterDeg, samples.captureRateHz))} s.`,
       tS: samples.screenS[peak.row],
@@ -85,15 +88,15 @@ export function blurFindings(picture: Picture): Finding[] {
   const fastest = [picture.site.near.speed, whileInFrame(picture.subject, picture.subject.speed), picture.site.far.speed]
     .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz)))
     .reduce((a, b) => (a === null || (b !== null && b.value > a.value) ? b : a), null);
-  if (fastest && shutterDeg < LIMITS.shortShutterDeg.value && fastest.value > smoothSpeed(samples.frameRateHz) / 2)
+  if (fastest && shutterDeg < limits.shortShutterDeg && fastest.value > smoothSpeed(samples.frameRateHz, limits) / 2)
     findings.push({
       id: 'blur.shutter',
-      grade: shutterDeg < LIMITS.shortShutterDeg.value / 2 ? 'jolt' : 'ripple',
-      sentence: `The shutter is open for ${shutterDeg}° only while the picture moves at ${speedWords(fastest.value)}; from ${LIMITS.shortShutterDeg.value}° on the frames join up.`,
+      grade: shutterDeg < limits.shortShutterDeg / 2 ? 'jolt' : 'ripple',
+      sentence: `The shutter is open for ${shutterDeg}° only while the picture moves at ${speedWords(fastest.value)}; from ${limits.shortShutterDeg}° on the frames join up.`,
       reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openS)} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
       tS: samples.screenS[fastest.row],
       value: shutterDeg,
-      limit: LIMITS.shortShutterDeg.value,
+      limit: limits.shortShutterDeg,
       unit: 'deg',
       said: `${shutterDeg}°`,
       measure: 'shutter',

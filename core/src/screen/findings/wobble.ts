@@ -1,14 +1,14 @@
 import { gradeAbove, percent, type Finding } from '../../model/finding';
-import { LIMITS } from '../../model/limits';
 import { wobbleInFrame } from '../wobble';
 import type { Picture } from '../picture';
 
 /** How far the body under the camera shakes the picture. Only said when something does. */
 export function wobbleFindings({ setup, samples, depthM }: Picture): Finding[] {
+  const { limits } = setup;
   const worst = wobbleInFrame(samples, depthM);
   if (!worst || worst.value < 1e-5) return [];
-  const limit = LIMITS.wobble.value;
-  const grade = gradeAbove(worst.value, limit, limit * LIMITS.wobbleJoltFactor.value);
+  const limit = limits.wobble;
+  const grade = gradeAbove(worst.value, limit, limit * limits.wobbleJoltFactor);
   const { gait, rig } = setup;
   const pixels = Math.round(worst.value * setup.delivery.widthPx);
   return [

@@ -1,5 +1,4 @@
 import { gradeAbove, gradeBelow, percent, type Finding } from '../../model/finding';
-import { LIMITS } from '../../model/limits';
 import { trim } from '../../model/units';
 import { largest } from '../../motion/columns';
 import { recordedWidthPx } from '../../optics/angle-of-view';
@@ -7,6 +6,7 @@ import type { Picture } from '../picture';
 
 /** What a held size asks of the lens, how quickly it zooms, and how much the background grows. */
 export function zoomFindings({ samples, setup }: Picture): Finding[] {
+  const { limits } = setup;
   const { lens, camera, delivery } = setup;
   const wanted = samples.wantedFocalLengthMm;
   const least = -(largest(wanted.map((mm) => -mm))?.value ?? 0);
@@ -45,10 +45,10 @@ export function zoomFindings({ samples, setup }: Picture): Finding[] {
   const strength = Math.max(growth, 1 / growth);
   const findings = [rangeFinding];
   if (fastest) {
-    const limit = LIMITS.zoomRate.value;
+    const limit = limits.zoomRate;
     findings.push({
       id: 'zoom.rate',
-      grade: gradeAbove(fastest.value, limit, limit * LIMITS.joltFactor.value),
+      grade: gradeAbove(fastest.value, limit, limit * limits.joltFactor),
       sentence: `The zoom changes by at most ${percent(fastest.value)} a second; up to ${percent(limit)} can be turned evenly.`,
       reason: 'Camera and zoom cannot both run evenly: the zoom is quickest where the camera is nearest.',
       tS: samples.screenS[fastest.row],
@@ -59,7 +59,7 @@ export function zoomFindings({ samples, setup }: Picture): Finding[] {
       measure: 'zoom rate',
     });
   }
-  const limit = LIMITS.backgroundGrowth.value;
+  const limit = limits.backgroundGrowth;
   findings.push({
     id: 'zoom.background',
     grade: gradeBelow(strength, limit, 1.02),
