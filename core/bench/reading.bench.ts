@@ -5,7 +5,7 @@ import { setupOf, type Setup } from '../src/model/shoot';
 import { motionOf } from '../src/motion/legs';
 import { sampleShot } from '../src/motion/sample';
 import { readShot } from '../src/reading/read-shot';
-import { siteMotion } from '../src/screen/layer-speed';
+import { everywhere, siteMotion } from '../src/screen/layer-speed';
 import { stillPoints } from '../src/screen/picture';
 import { subjectInFrame } from '../src/screen/subject-in-frame';
 import { pointsOf, type SitePoints } from '../src/site/site-points';
@@ -63,12 +63,12 @@ function withThree(given: Setup, points: SitePoints): number {
 }
 
 const motion = motionOf(setup);
-const points = exactly(SITE_POINTS, stillPoints(setup, motion));
+const points = exactly(SITE_POINTS, stillPoints(setup, motion).auto);
 const samples = sampleShot(setup, motion);
 const subject = subjectInFrame(samples, setup.subject);
 const pointFrames = points.count * samples.count;
 
-const kernelMs = quickest(ROUNDS, () => siteMotion(samples, points, subject.depthM, subject.rightwards, subject.upwards));
+const kernelMs = quickest(ROUNDS, () => siteMotion(samples, everywhere(points), subject.depthM, subject.rightwards, subject.upwards));
 const threeMs = quickest(10, () => withThree(setup, points));
 const samplingMs = quickest(ROUNDS, () => sampleShot(setup, motion));
 const pointsMs = quickest(ROUNDS, () => stillPoints(setup, motion));
@@ -79,7 +79,7 @@ console.log(`a ${shot.timing.durationS} s move at ${shot.frameRateHz} samples a 
 row(`projection and speed, ${points.count} points`, kernelMs, `${((kernelMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
 row('the same with three.js Vector3.project', threeMs, `${((threeMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
 row('sampling the move', samplingMs);
-row(`collecting the site's points (${stillPoints(setup, motion).count})`, pointsMs);
+row(`collecting the site's points (${stillPoints(setup, motion).auto.count})`, pointsMs);
 row('the whole reading, as the worker does it', wholeMs, `${((100 * wholeMs) / 16).toFixed(0)}% of a 16 ms frame`);
 console.log(`ratio to three.js: ${(threeMs / kernelMs).toFixed(1)} times as quick (floor 6, aim 10)`);
 

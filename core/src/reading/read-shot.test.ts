@@ -7,7 +7,7 @@ import type { Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import { curesFor } from '../search/cures';
 import { sampleShot } from '../motion/sample';
-import { siteMotion } from '../screen/layer-speed';
+import { everywhere, siteMotion } from '../screen/layer-speed';
 import { subjectInFrame } from '../screen/subject-in-frame';
 import { pointsOf } from '../site/site-points';
 import { AROUND, moved, plainPieces, plainSetup, plainShoot, HELD } from '../testing/shoots';
@@ -176,7 +176,7 @@ describe('numbers of the reading', () => {
     const samples = sampleShot(setup);
     const ring = (turn: (angle: number) => number) => Float64Array.from({ length: 120 }, (_, i) => 50_000 * turn((i * Math.PI) / 60));
     const { depthM, rightwards, upwards } = subjectInFrame(samples, setup.subject);
-    const { far } = siteMotion(samples, pointsOf(ring(Math.sin), ring(Math.cos), new Float64Array(120)), depthM, rightwards, upwards);
+    const { far } = siteMotion(samples, everywhere(pointsOf(ring(Math.sin), ring(Math.cos), new Float64Array(120))), depthM, rightwards, upwards);
     // Just right of the centre, du/dt = f/w · dψ/dt · (1 + tan²): at least f/w · 9°/s, at most (1 + (w/2f)²) of it.
     const least = (35 / 36) * ((9 * Math.PI) / 180);
     const speeds = [...far.speed].filter((_, i) => far.points[i] > 0);

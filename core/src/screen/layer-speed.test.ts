@@ -3,7 +3,7 @@ import { sampleShot, type Samples } from '../motion/sample';
 import { pointsOf } from '../site/site-points';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
 import { threeCamera, threeProject } from '../testing/three-camera';
-import { FAR_SHARE, NEAR_SHARE, siteMotion } from './layer-speed';
+import { everywhere, FAR_SHARE, NEAR_SHARE, siteMotion } from './layer-speed';
 import { subjectInFrame } from './subject-in-frame';
 
 const ARC = { kind: 'arc' as const, ...AROUND, radiusM: 5, startBearingDeg: 140, sweepDeg: 80 };
@@ -26,7 +26,7 @@ describe('site motion', () => {
     const samples = sampleShot(setup);
     const subject = subjectInFrame(samples, setup.subject);
     const points = scattered(4000);
-    const { near, far } = siteMotion(samples, points, subject.depthM, subject.rightwards, subject.upwards);
+    const { near, far } = siteMotion(samples, everywhere(points), subject.depthM, subject.rightwards, subject.upwards);
     for (const i of [1, 40, 96, 150]) {
       const [now, before] = [threeAt(samples, i), threeAt(samples, i - 1)];
       for (const [layer, inLayer] of [
@@ -58,7 +58,7 @@ describe('site motion', () => {
     const samples = sampleShot(setup);
     const subject = subjectInFrame(samples, setup.subject);
     const behind = pointsOf([0], [-60], [1]);
-    const { near, far } = siteMotion(samples, behind, subject.depthM, subject.rightwards, subject.upwards);
+    const { near, far } = siteMotion(samples, everywhere(behind), subject.depthM, subject.rightwards, subject.upwards);
     expect(Number.isNaN(near.speed[50])).toBe(true);
     expect(far.points[50]).toBe(0);
   });
@@ -66,7 +66,7 @@ describe('site motion', () => {
     const setup = plainSetup(moved({ ...ARC, sweepDeg: 0 }));
     const samples = sampleShot(setup);
     const subject = subjectInFrame(samples, setup.subject);
-    const { near, far } = siteMotion(samples, scattered(4000), subject.depthM, subject.rightwards, subject.upwards);
+    const { near, far } = siteMotion(samples, everywhere(scattered(4000)), subject.depthM, subject.rightwards, subject.upwards);
     for (const column of [near.speed, far.speed, far.againstSubject]) for (const value of column) expect(value).toBe(0);
     expect(Math.max(...subject.speed)).toBe(0);
   });
@@ -76,8 +76,8 @@ describe('site motion', () => {
     const { depthM } = subjectInFrame(samples, setup.subject);
     const one = pointsOf([0], [25], [2]);
     const still = new Float64Array(samples.count);
-    const plain = siteMotion(samples, one, depthM, still, still);
-    const against = siteMotion(samples, one, depthM, plain.far.rightwards, plain.far.upwards);
+    const plain = siteMotion(samples, everywhere(one), depthM, still, still);
+    const against = siteMotion(samples, everywhere(one), depthM, plain.far.rightwards, plain.far.upwards);
     for (let i = 1; i < samples.count; i += 1) if (plain.far.points[i]) expect(against.far.againstSubject[i]).toBeLessThan(1e-6);
   });
 });

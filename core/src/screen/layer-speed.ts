@@ -1,6 +1,7 @@
 import { CAMERA_SIZE } from '../optics/projection';
 import type { Samples } from '../motion/sample';
 import { CLUSTER_SIZE, type SitePoints } from '../site/site-points';
+import type { PointsAt, StillPoints } from './seen-points';
 
 /** Motion of one layer on screen as columns, one row per sample, in frame widths a second. Row 0 repeats row 1. NaN where nothing of the layer is in the picture. */
 export interface LayerMotion {
@@ -29,19 +30,37 @@ export interface SiteMotion {
 }
 
 const SUMS = 8;
+const NO_POINTS: SitePoints = { count: 0, xyzM: new Float64Array(0), spheresM: new Float64Array(0) };
+
+/** All points in every row, sorted by depth alone. */
+export function everywhere(auto: SitePoints): PointsAt {
+  const points: StillPoints = { auto, near: NO_POINTS, far: NO_POINTS };
+  return () => points;
+}
 
 /**
- * Screen motion of the site's points, layer by layer. A point counts in row i when it is in the picture then; its
+ * Screen motion of the site's points, layer by layer. `pointsAt` gives the points that can be seen in a row, those pinned to a layer apart. A point counts in row i when it is in the picture then; its
  * velocity is its displacement from row i−1 times the frame rate. `subjectDepthM` sorts the layers;
  * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with.
  */
-export function siteMotion(samples: Samples, points: SitePoints, subjectDepthM: Float64Array, subjectRightwards: Float64Array, subjectUpwards: Float64Array): SiteMotion {
+export function siteMotion(
+  samples: Samples,
+  pointsAt: PointsAt,
+  subjectDepthM: Float64Array,
+  subjectRightwards: Float64Array,
+  subjectUpwards: Float64Array,
+): SiteMotion {
   const near = emptyLayer(samples.count);
   const far = emptyLayer(samples.count);
   const sums = new Float64Array(SUMS);
   const halfHeight = samples.frameHeightMm / samples.frameWidthMm / 2;
   for (let row = 1; row < samples.count; row += 1) {
-    sumRow(samples.cameras, row * CAMERA_SIZE, points.xyzM, points.spheresM, halfHeight, subjectDepthM[row], sums);
+    const { auto, near: pinnedNear, far: pinnedFar } = pointsAt(row);
+    const camera = row * CAMERA_SIZE;
+    sums.fill(0);
+    sumRow(samples.cameras, camera, auto.xyzM, auto.spheresM, halfHeight, subjectDepthM[row], sums);
+    if (pinnedNear.count > 0) sumRow(samples.cameras, camera, pinnedNear.xyzM, pinnedNear.spheresM, halfHeight, Infinity, sums);
+    if (pinnedFar.count > 0) sumRow(samples.cameras, camera, pinnedFar.xyzM, pinnedFar.spheresM, halfHeight, 0, sums);
     settle(near, row, sums, 0, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
     settle(far, row, sums, 4, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
   }
@@ -56,7 +75,7 @@ function emptyLayer(count: number): LayerMotion {
 }
 
 /**
- * One row of the hot loop: passes over clusters outside the picture, then adds up points, squared displacement, and
+ * One row of the hot loop: passes over clusters outside the picture, then adds to the sums points, squared displacement, and
  * displacement right and up of the near layer (sums 0 to 3) and the far layer (4 to 7), in frame widths a frame.
  *
  * What makes it quick: across and up are scaled so that the picture's edge lies at the depth itself (one comparison a
@@ -157,14 +176,14 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
     }
   }
   const back = halfHeight;
-  sums[0] = nearCount;
-  sums[1] = nearAcross2 / 4 + nearUp2 * back * back;
-  sums[2] = nearAcross / 2;
-  sums[3] = nearUp * back;
-  sums[4] = farCount;
-  sums[5] = farAcross2 / 4 + farUp2 * back * back;
-  sums[6] = farAcross / 2;
-  sums[7] = farUp * back;
+  sums[0] += nearCount;
+  sums[1] += nearAcross2 / 4 + nearUp2 * back * back;
+  sums[2] += nearAcross / 2;
+  sums[3] += nearUp * back;
+  sums[4] += farCount;
+  sums[5] += farAcross2 / 4 + farUp2 * back * back;
+  sums[6] += farAcross / 2;
+  sums[7] += farUp * back;
 }
 
 /** Turns a row's sums into speeds. The speed against the subject follows from the same sums: mean |v − s|² = mean |v|² − 2 s·mean v + |s|². */

@@ -1,8 +1,11 @@
 import type { Words } from '../model/finding';
+import type { Piece } from '../model/piece';
 import type { Setup } from '../model/shoot';
 import { motionOf, type ShotMotion } from '../motion/legs';
 import { sampleShot, type Samples } from '../motion/sample';
-import { sitePoints, type Lattice, type SitePoints } from '../site/site-points';
+import { sitePoints, type Lattice } from '../site/site-points';
+import { glancer } from './glance';
+import { GLANCE_CELLS, glanceRows, SeenPoints, stillPieces, type StillPoints } from './seen-points';
 import { siteMotion, type SiteMotion } from './layer-speed';
 import { screenAcceleration } from './screen-acceleration';
 import { visibleShare } from './visible-share';
@@ -42,27 +45,32 @@ function reachM({ placeAt, pivot, startS, endS }: ShotMotion): number {
  * The points of the site that stay still in this shot, with the ground: everything in proportion to the camera's
  * distance, a fine ground lattice about the pivot that reaches past the camera and a coarse one far around it.
  */
-export function stillPoints(setup: Setup, motion: ShotMotion): SitePoints {
-  const moving = new Set(setup.shot.walks.map((walk) => walk.pieceId));
-  if (setup.subject) moving.add(setup.subject.id);
+export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
   const reach = reachM(motion);
   const { xM, yM } = motion.pivot;
   const lattices: Lattice[] = [
     { xM, yM, spacingM: reach / 7, perSide: FINE_PER_SIDE },
     { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
   ];
-  return sitePoints(setup.pieces, { xM, yM, spacingM: reach / 6 }, lattices, moving);
+  const still = stillPieces(setup);
+  const focus = { xM, yM, spacingM: reach / 6 };
+  const pinned = (layer: Piece['layer']) => sitePoints(setup.pieces, focus, [], new Set(setup.pieces.filter((piece) => piece.layer !== layer || !still.includes(piece)).map(({ id }) => id)));
+  const notAuto = new Set(setup.pieces.filter((piece) => piece.layer !== 'auto' || !still.includes(piece)).map(({ id }) => id));
+  return { auto: sitePoints(setup.pieces, focus, lattices, notAuto), near: pinned('near'), far: pinned('far') };
 }
 
 /** Samples a shot and measures its picture. */
-export function measurePicture(setup: Setup, words: Words, points?: SitePoints): Picture {
+export function measurePicture(setup: Setup, words: Words): Picture {
   const motion = motionOf(setup);
   const samples = sampleShot(setup, motion);
   const subject = subjectInFrame(samples, setup.subject);
-  const still = points ?? stillPoints(setup, motion);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
-  const site = siteMotion(samples, still, depthM, orZero(whileInFrame(subject, subject.rightwards)), orZero(whileInFrame(subject, subject.upwards)));
+  const glance = glancer(setup, samples, GLANCE_CELLS);
+  const { rows, stretch } = glanceRows(samples);
+  const seen = new SeenPoints(stillPoints(setup, motion), samples, setup.pieces.length > 0);
+  for (const row of rows) seen.add(row, glance(row));
+  const site = siteMotion(samples, seen.at(stretch), depthM, orZero(whileInFrame(subject, subject.rightwards)), orZero(whileInFrame(subject, subject.upwards)));
   return { setup, motion, samples, subject, visible: visibleShare(setup, samples), site, depthM, acceleration: screenAcceleration(samples, depthM), words };
 }
 

@@ -1,0 +1,180 @@
+import type { Piece } from '../model/piece';
+import type { Setup } from '../model/shoot';
+import { placeOverTime, type WalkAt } from '../motion/walk';
+import type { Samples } from '../motion/sample';
+import { CAMERA_SIZE } from '../optics/projection';
+import { solidOf } from '../site/solids';
+
+/** No piece: ground or sky. */
+export const NOTHING = -1;
+
+const NEAR_PLANE_M = 0.05;
+const RAD = Math.PI / 180;
+
+/** What stands where in the picture at one moment, coarsely: for every cell of the frame the frontmost piece and how near it is. */
+export interface Glance {
+  widthCells: number;
+  heightCells: number;
+  /** Row after row from the top left: index of the frontmost piece in `setup.pieces`, or `NOTHING`. */
+  pieceAt: Int16Array;
+  /** 1 over the depth of what stands there, 1/m; 0 for nothing. */
+  nearness: Float32Array;
+}
+
+interface Standing {
+  index: number;
+  walk: WalkAt;
+  sin: number;
+  cos: number;
+  radiusM: number;
+  heightM: number;
+  corners: () => Float32Array;
+}
+
+// Pieces are never changed in place.
+const solids = new WeakMap<Piece, Float32Array>();
+
+/** The corners of a piece's drawn solid, made once for as long as the piece is the same. */
+export function cornersOf(piece: Piece): Float32Array {
+  let corners = solids.get(piece);
+  if (!corners) solids.set(piece, (corners = solidOf(piece).positions));
+  return corners;
+}
+
+/** A way to look at the site of a shot through its camera: call it with a row of the samples. The same glance is written over each time. */
+export function glancer({ pieces, shot }: Setup, samples: Samples, widthCells: number): (row: number) => Glance {
+  const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const heightCells = Math.max(2, Math.round(widthCells / aspect));
+  const glance: Glance = { widthCells, heightCells, pieceAt: new Int16Array(widthCells * heightCells), nearness: new Float32Array(widthCells * heightCells) };
+  const standing = pieces.map((piece, index): Standing => ({
+    index,
+    walk: placeOverTime(shot.walks, piece.id, piece),
+    sin: Math.sin(piece.headingDeg * RAD),
+    cos: Math.cos(piece.headingDeg * RAD),
+    radiusM: Math.hypot(piece.lengthM, piece.depthM, piece.heightM) / 2,
+    heightM: piece.heightM,
+    corners: () => cornersOf(piece),
+  }));
+  const reach = Math.hypot(0.5, 0.5 / aspect);
+  const place = new Float64Array(3);
+  const through = new Float64Array(CAMERA_SIZE);
+  return (row) => {
+    glance.pieceAt.fill(NOTHING);
+    glance.nearness.fill(0);
+    const c = row * CAMERA_SIZE;
+    const { cameras } = samples;
+    const scale = samples.focalLengthMm[row] / samples.frameWidthMm;
+    for (const piece of standing) {
+      piece.walk(samples.tS[row], place);
+      const [x, y, z] = place;
+      const middle = z + piece.heightM / 2;
+      const depth = cameras[c + 8] * x + cameras[c + 9] * y + cameras[c + 10] * middle + cameras[c + 11];
+      if (depth < -piece.radiusM) continue;
+      const across = cameras[c] * x + cameras[c + 1] * y + cameras[c + 2] * middle + cameras[c + 3];
+      const up = cameras[c + 4] * x + cameras[c + 5] * y + cameras[c + 6] * middle + cameras[c + 7];
+      // The corner of the frame is the farthest anything can stand from the axis and still be seen.
+      if (Math.hypot(across, up) - depth * reach > piece.radiusM * Math.hypot(scale, reach)) continue;
+      throughPiece(cameras, c, piece, x, y, z, through);
+      drawPiece(glance, piece.corners(), through, piece.index, aspect);
+    }
+    return glance;
+  };
+}
+
+/** The camera for points given in a piece's own frame (across, along, up). */
+function throughPiece(cameras: Float64Array, c: number, { sin, cos }: Standing, x: number, y: number, z: number, out: Float64Array): void {
+  for (let k = 0; k < CAMERA_SIZE; k += 4) {
+    const [a, b, d] = [cameras[c + k], cameras[c + k + 1], cameras[c + k + 2]];
+    out[k] = a * cos - b * sin;
+    out[k + 1] = a * sin + b * cos;
+    out[k + 2] = d;
+    out[k + 3] = a * x + b * y + d * z + cameras[c + k + 3];
+  }
+}
+
+const MOST_CORNERS = 4;
+const corner = new Float64Array(3 * 3);
+const clipped = new Float64Array(MOST_CORNERS * 3);
+
+function drawPiece(glance: Glance, corners: Float32Array, through: Float64Array, index: number, aspect: number): void {
+  for (let i = 0; i < corners.length; i += 9) {
+    for (let k = 0; k < 3; k += 1) {
+      const x = corners[i + 3 * k], y = corners[i + 3 * k + 1], z = corners[i + 3 * k + 2]; // prettier-ignore
+      corner[3 * k] = through[0] * x + through[1] * y + through[2] * z + through[3];
+      corner[3 * k + 1] = through[4] * x + through[5] * y + through[6] * z + through[7];
+      corner[3 * k + 2] = through[8] * x + through[9] * y + through[10] * z + through[11];
+    }
+    const count = clipNear();
+    if (count < 3) continue;
+    for (let k = 0; k < count; k += 1) {
+      const nearness = 1 / clipped[3 * k + 2];
+      clipped[3 * k] = (clipped[3 * k] * nearness + 0.5) * glance.widthCells;
+      clipped[3 * k + 1] = (0.5 - clipped[3 * k + 1] * nearness * aspect) * glance.heightCells;
+      clipped[3 * k + 2] = nearness;
+    }
+    for (let k = 1; k + 1 < count; k += 1) drawTriangle(glance, 0, 3 * k, 3 * k + 3, index);
+  }
+}
+
+/** Cuts the triangle in `corner` at the near plane into `clipped`; how many corners are left. */
+function clipNear(): number {
+  let count = 0;
+  for (let k = 0; k < 3; k += 1) {
+    const a = 3 * k;
+    const b = 3 * ((k + 1) % 3);
+    const [da, db] = [corner[a + 2] - NEAR_PLANE_M, corner[b + 2] - NEAR_PLANE_M];
+    if (da >= 0) {
+      clipped[3 * count] = corner[a];
+      clipped[3 * count + 1] = corner[a + 1];
+      clipped[3 * count + 2] = corner[a + 2];
+      count += 1;
+    }
+    if (da >= 0 !== db >= 0) {
+      const s = da / (da - db);
+      for (let axis = 0; axis < 3; axis += 1) clipped[3 * count + axis] = corner[a + axis] + s * (corner[b + axis] - corner[a + axis]);
+      count += 1;
+    }
+  }
+  return count;
+}
+
+/** Fills the cells whose middle a triangle of `clipped` covers; nearness runs evenly over the picture. */
+function drawTriangle(glance: Glance, a: number, b: number, c: number, index: number): void {
+  const { widthCells, heightCells, pieceAt, nearness } = glance;
+  const ax = clipped[a], ay = clipped[a + 1], an = clipped[a + 2]; // prettier-ignore
+  const bx = clipped[b], by = clipped[b + 1], bn = clipped[b + 2]; // prettier-ignore
+  const cx = clipped[c], cy = clipped[c + 1], cn = clipped[c + 2]; // prettier-ignore
+  const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+  if (area > -1e-12 && area < 1e-12) return;
+  const top = Math.max(0, Math.ceil(Math.min(ay, by, cy) - 0.5));
+  const bottom = Math.min(heightCells - 1, Math.floor(Math.max(ay, by, cy) - 0.5));
+  const left = Math.max(0, Math.ceil(Math.min(ax, bx, cx) - 0.5));
+  const right = Math.min(widthCells - 1, Math.floor(Math.max(ax, bx, cx) - 0.5));
+  for (let row = top; row <= bottom; row += 1) {
+    const y = row + 0.5;
+    for (let column = left; column <= right; column += 1) {
+      const x = column + 0.5;
+      const shareB = ((x - ax) * (cy - ay) - (y - ay) * (cx - ax)) / area;
+      const shareC = ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / area;
+      if (shareB < 0 || shareC < 0 || shareB + shareC > 1) continue;
+      const near = an + shareB * (bn - an) + shareC * (cn - an);
+      const cell = row * widthCells + column;
+      if (near > nearness[cell]) {
+        nearness[cell] = near;
+        pieceAt[cell] = index;
+      }
+    }
+  }
+}
+
+/** Whether a point at (u, w) in frame widths from the centre and so deep is in front of, or at, the deepest thing in its cell and those about it. What lies outside the frame is taken as seen. */
+export function isSeen({ widthCells, heightCells, nearness }: Glance, u: number, w: number, depthM: number, aspect: number): boolean {
+  const column = Math.floor((u + 0.5) * widthCells);
+  const row = Math.floor((0.5 - w * aspect) * heightCells);
+  if (!(column >= 0 && row >= 0 && column < widthCells && row < heightCells)) return true;
+  let least = Infinity;
+  for (let r = Math.max(0, row - 1); r <= Math.min(heightCells - 1, row + 1); r += 1)
+    for (let k = Math.max(0, column - 1); k <= Math.min(widthCells - 1, column + 1); k += 1) least = Math.min(least, nearness[r * widthCells + k]);
+  // A little behind still counts: cells are coarse, and points lie on the surfaces themselves.
+  return least === 0 || depthM <= 1.03 / least + 0.05;
+}
