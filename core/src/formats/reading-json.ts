@@ -6,7 +6,7 @@ const number = (value: number): number | null => (Number.isFinite(value) ? value
 
 /** A reading as plain JSON: what `arc read` prints and `POST /api/reading` answers. Every field is described in docs/formats.md; what cannot be measured is null. */
 export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cures: readonly Cure[] = []) {
-  const { samples, subject, site, acceleration } = reading.picture;
+  const { samples, subject, site, screen } = reading.picture;
   return {
     shot: shotNumber,
     id: shot.id,
@@ -29,7 +29,7 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       body: { bobM: samples.body.bobM[i], swayM: samples.body.swayM[i], panDeg: samples.body.panDeg[i], tiltDeg: samples.body.tiltDeg[i], rollDeg: samples.body.rollDeg[i] },
       screenSpeed: { near: number(site.near.speed[i]), subject: number(subject.speed[i]), far: number(site.far.speed[i]) },
       parallax: { near: number(site.near.againstSubject[i]), far: number(site.far.againstSubject[i]) },
-      screenAcceleration: number(acceleration[i]),
+      screenAcceleration: number(screen.acceleration[i]),
     })),
     findings: reading.findings.map((finding) => ({
       ...finding,

@@ -72,7 +72,7 @@ export const LIMITS = {
   roughness: {
     group: 'Smoothness',
     label: 'Unevenness of one move in the picture (spectral arc length)',
-    value: 2.4,
+    value: 2.5,
     unit: '',
     source: 'measure: SPARC, Balasubramanian et al. 2015, J. NeuroEng. Rehabil. 12; the limit is common practice, no published source',
   },

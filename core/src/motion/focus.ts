@@ -9,7 +9,7 @@ const LEAST_FOCUS_M = 0.02;
 /** Where the focus is, row after row, metres along the line to the thing. */
 export type FocusAt = (tS: number, place: Float64Array, subjectDistanceM: number) => number;
 
-/** Focus follows the subject; a leg that racks goes evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly. */
+/** Focus follows the subject, or stays at the shot's fixed distance; a leg that racks goes evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly. */
 export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
   const distanceTo = (pieceId: string | null) => {
     const piece = setup.pieces.find((row) => row.id === pieceId);
@@ -25,11 +25,12 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
     const rule = recipe.focus?.(move);
     return rule ? { from: distanceTo(rule.fromPieceId), to: distanceTo(rule.toPieceId) } : null;
   });
-  if (racks.every((rack) => rack === null)) return (_tS, _place, subjectDistanceM) => subjectDistanceM;
+  const { focus } = setup.shot;
+  const plain = (subjectDistanceM: number) => (focus.mode === 'fixed' ? focus.distanceM : subjectDistanceM);
+  if (racks.every((rack) => rack === null)) return (_tS, _place, subjectDistanceM) => plain(subjectDistanceM);
   const legDioptres = (k: number, tS: number, place: Float64Array, subjectDistanceM: number): number => {
     const rack = racks[k];
-    const subject = 1 / Math.max(LEAST_FOCUS_M, subjectDistanceM);
-    if (!rack) return subject;
+    if (!rack) return 1 / Math.max(LEAST_FOCUS_M, plain(subjectDistanceM));
     const from = 1 / (rack.from?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
     const to = 1 / (rack.to?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
     return from + (to - from) * motion.legs[k].shareAt(tS);

@@ -19,13 +19,18 @@ export function angleOfViewDeg(sideMm: number, focalLengthMm: number): number {
  * delivered shape from that, full width where it fits and full height where it does not.
  */
 export function frameSizeMm(camera: Camera, delivery: Raster): FrameSize {
-  const recorded = cut(camera.sensorWidthMm, camera.sensorHeightMm, camera.pictureWidthPx / camera.pictureHeightPx);
+  const recorded = recordedFrameMm(camera);
   return cut(recorded.widthMm, recorded.heightMm, delivery.widthPx / delivery.heightPx);
+}
+
+/** The part of the sensor that is recorded, in millimetres. */
+export function recordedFrameMm(camera: Camera): FrameSize {
+  return cut(camera.sensorWidthMm, camera.sensorHeightMm, camera.pictureWidthPx / camera.pictureHeightPx);
 }
 
 /** How many recorded pixels lie across the delivered width before any digital enlargement. */
 export function recordedWidthPx(camera: Camera, delivery: Raster): number {
-  const recorded = cut(camera.sensorWidthMm, camera.sensorHeightMm, camera.pictureWidthPx / camera.pictureHeightPx);
+  const recorded = recordedFrameMm(camera);
   return (camera.pictureWidthPx * frameSizeMm(camera, delivery).widthMm) / recorded.widthMm;
 }
 

@@ -68,7 +68,7 @@ describe('any shot that the model allows', () => {
           expect(finding.tS).toBeLessThanOrEqual(shotDurationS(shoot.shots[0]) * slowFactor(shoot.shots[0]) + 1e-6);
         }
         for (const { sentence } of cautions) expect(sentence).not.toMatch(/NaN|undefined/);
-        for (const column of [picture.samples.xM, picture.samples.panDeg, picture.samples.tiltDeg, picture.samples.focalLengthMm, picture.acceleration])
+        for (const column of [picture.samples.xM, picture.samples.panDeg, picture.samples.tiltDeg, picture.samples.focalLengthMm, picture.screen.acceleration])
           expect(column.every(Number.isFinite)).toBe(true);
       }),
       { numRuns: 150 },

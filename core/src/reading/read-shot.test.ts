@@ -53,7 +53,7 @@ describe('a calm shot', () => {
     const shoot = plainShoot(moved({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }, { rigId: 'rig-tripod' }));
     const { findings, picture } = read(shoot);
     expect(findings.filter((finding) => severity(finding) > 0)).toEqual([]);
-    expect(Math.max(...picture.acceleration)).toBeLessThan(1e-9);
+    expect(Math.max(...picture.screen.acceleration)).toBeLessThan(1e-9);
   });
 });
 

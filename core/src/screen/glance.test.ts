@@ -5,7 +5,7 @@ import { solidOf } from '../site/solids';
 import { filmed } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { threeCamera } from '../testing/three-camera';
-import { glancer, isSeen, NOTHING } from './glance';
+import { glancer, NOTHING, seenDepthM } from './glance';
 
 /** One of each kind, in a ring about the subject, turned all ways. */
 const ring = (Object.keys(PIECE_KINDS) as PieceKind[]).map((kind, i): Piece => {
@@ -59,15 +59,14 @@ describe('a glance at the site', () => {
     expect(other / cells).toBeLessThan(0.004);
   });
 
-  it('says of a point behind a piece that it is hidden, and of one before it, beside it or outside the frame that it is seen', () => {
+  it('tells how deep a point may lie and still be seen: as far as the wall before it, and any depth beside the wall', () => {
     const wall = { ...newPiece('box', 'wall', 'Wall', 0, 0, 0), lengthM: 4, depthM: 0.4, heightM: 5, headingDeg: 90 };
     const still = filmed({ kind: 'still', ...AROUND, heightM: 1.5, distanceM: 6, bearingDeg: 180 }, {}, false, [wall]);
     const seen = glancer(still.setup, still.samples, 64)(0);
-    const aspect = still.samples.frameWidthMm / still.samples.frameHeightMm;
-    expect(isSeen(seen, 0, 0, 9, aspect)).toBe(false);
-    expect(isSeen(seen, 0, 0, 5.8, aspect)).toBe(true);
-    expect(isSeen(seen, 0, 0, 3, aspect)).toBe(true);
-    expect(isSeen(seen, 0.49, 0.05, 9, aspect)).toBe(true);
-    expect(isSeen(seen, 0.7, 0, 9, aspect)).toBe(true);
+    const depthM = seenDepthM(seen);
+    const at = (u: number, v: number) => depthM[Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((u + 0.5) * seen.widthCells)];
+    expect(at(0, 0)).toBeGreaterThan(5.8);
+    expect(at(0, 0)).toBeLessThan(6.1);
+    expect(at(0.49, 0.05)).toBe(Infinity);
   });
 });

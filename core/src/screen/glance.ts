@@ -145,36 +145,62 @@ function drawTriangle(glance: Glance, a: number, b: number, c: number, index: nu
   const bx = clipped[b], by = clipped[b + 1], bn = clipped[b + 2]; // prettier-ignore
   const cx = clipped[c], cy = clipped[c + 1], cn = clipped[c + 2]; // prettier-ignore
   const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
-  if (area > -1e-12 && area < 1e-12) return;
+  // Solids are closed: what faces away is covered by what faces here.
+  if (area > -1e-12) return;
   const top = Math.max(0, Math.ceil(Math.min(ay, by, cy) - 0.5));
   const bottom = Math.min(heightCells - 1, Math.floor(Math.max(ay, by, cy) - 0.5));
   const left = Math.max(0, Math.ceil(Math.min(ax, bx, cx) - 0.5));
   const right = Math.min(widthCells - 1, Math.floor(Math.max(ax, bx, cx) - 0.5));
+  if (left > right || top > bottom) return;
+  // Shares of b and c run evenly along a row and down the rows.
+  const alongB = (cy - ay) / area;
+  const alongC = -(by - ay) / area;
+  const downB = -(cx - ax) / area;
+  const downC = (bx - ax) / area;
+  const x = left + 0.5 - ax;
+  const y = top + 0.5 - ay;
+  let rowB = x * alongB + y * downB;
+  let rowC = x * alongC + y * downC;
   for (let row = top; row <= bottom; row += 1) {
-    const y = row + 0.5;
-    for (let column = left; column <= right; column += 1) {
-      const x = column + 0.5;
-      const shareB = ((x - ax) * (cy - ay) - (y - ay) * (cx - ax)) / area;
-      const shareC = ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / area;
-      if (shareB < 0 || shareC < 0 || shareB + shareC > 1) continue;
-      const near = an + shareB * (bn - an) + shareC * (cn - an);
-      const cell = row * widthCells + column;
-      if (near > nearness[cell]) {
-        nearness[cell] = near;
-        pieceAt[cell] = index;
+    let shareB = rowB;
+    let shareC = rowC;
+    const from = row * widthCells;
+    for (let cell = from + left; cell <= from + right; cell += 1) {
+      if (shareB >= 0 && shareC >= 0 && shareB + shareC <= 1) {
+        const near = an + shareB * (bn - an) + shareC * (cn - an);
+        if (near > nearness[cell]) {
+          nearness[cell] = near;
+          pieceAt[cell] = index;
+        }
       }
+      shareB += alongB;
+      shareC += alongC;
     }
+    rowB += downB;
+    rowC += downC;
   }
 }
 
-/** Whether a point at (u, w) in frame widths from the centre and so deep is in front of, or at, the deepest thing in its cell and those about it. What lies outside the frame is taken as seen. */
-export function isSeen({ widthCells, heightCells, nearness }: Glance, u: number, w: number, depthM: number, aspect: number): boolean {
-  const column = Math.floor((u + 0.5) * widthCells);
-  const row = Math.floor((0.5 - w * aspect) * heightCells);
-  if (!(column >= 0 && row >= 0 && column < widthCells && row < heightCells)) return true;
-  let least = Infinity;
-  for (let r = Math.max(0, row - 1); r <= Math.min(heightCells - 1, row + 1); r += 1)
-    for (let k = Math.max(0, column - 1); k <= Math.min(widthCells - 1, column + 1); k += 1) least = Math.min(least, nearness[r * widthCells + k]);
-  // A little behind still counts: cells are coarse, and points lie on the surfaces themselves.
-  return least === 0 || depthM <= 1.03 / least + 0.05;
+/**
+ * For every cell the depth up to which a point there counts as seen, m: that of the deepest thing in the cell and those
+ * about it, and a little more, because cells are coarse and points lie on the surfaces themselves. Infinity where one of them is open.
+ */
+export function seenDepthM({ widthCells, heightCells, nearness }: Glance): Float32Array {
+  const along = new Float32Array(nearness.length);
+  for (let row = 0; row < heightCells; row += 1)
+    for (let column = 0; column < widthCells; column += 1) {
+      const cell = row * widthCells + column;
+      let least = nearness[cell];
+      if (column > 0 && nearness[cell - 1] < least) least = nearness[cell - 1];
+      if (column + 1 < widthCells && nearness[cell + 1] < least) least = nearness[cell + 1];
+      along[cell] = least;
+    }
+  const depthM = new Float32Array(nearness.length);
+  for (let cell = 0; cell < depthM.length; cell += 1) {
+    let least = along[cell];
+    if (cell >= widthCells && along[cell - widthCells] < least) least = along[cell - widthCells];
+    if (cell + widthCells < depthM.length && along[cell + widthCells] < least) least = along[cell + widthCells];
+    depthM[cell] = 1.03 / least + 0.05;
+  }
+  return depthM;
 }

@@ -43,13 +43,7 @@ export function everywhere(auto: SitePoints): PointsAt {
  * velocity is its displacement from row i−1 times the frame rate. `subjectDepthM` sorts the layers;
  * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with.
  */
-export function siteMotion(
-  samples: Samples,
-  pointsAt: PointsAt,
-  subjectDepthM: Float64Array,
-  subjectRightwards: Float64Array,
-  subjectUpwards: Float64Array,
-): SiteMotion {
+export function siteMotion(samples: Samples, pointsAt: PointsAt, subjectDepthM: Float64Array, subjectRightwards: Float64Array, subjectUpwards: Float64Array): SiteMotion {
   const near = emptyLayer(samples.count);
   const far = emptyLayer(samples.count);
   const sums = new Float64Array(SUMS);

@@ -4,7 +4,7 @@ import { sampleShot } from '../motion/sample';
 import { DEFAULT_AIM } from '../model/defaults';
 import type { Shot } from '../model/shot';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
-import { screenAcceleration } from './screen-acceleration';
+import { screenMotion } from './screen-motion';
 import { subjectInFrame } from './subject-in-frame';
 
 const SHARP = { durationS: 6, holdStartS: 1, featherInS: 0, featherOutS: 0, holdEndS: 1, featherShape: 'minimumJerk' as const };
@@ -12,7 +12,7 @@ const measured = (edit: (shot: Shot) => Shot) => {
   const setup = plainSetup(edit);
   const samples = sampleShot(setup);
   const subject = subjectInFrame(samples, setup.subject);
-  return { setup, samples, subject, acceleration: screenAcceleration(samples, subject.depthM) };
+  return { setup, samples, subject, acceleration: screenMotion(samples, subject.depthM).acceleration };
 };
 /** A level slide that never turns: everything at one depth moves alike, so that its screen motion follows from similar triangles. */
 const slide = (timing: Shot['timing'], travelM = 1.2) =>
@@ -66,7 +66,7 @@ describe('acceleration on screen', () => {
     const timing = { durationS: 8, holdStartS: 1, featherInS: 2, featherOutS: 2, holdEndS: 1, featherShape };
     const setup = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
     const samples = sampleShot(setup);
-    const acceleration = screenAcceleration(samples, subjectInFrame(samples, setup.subject).depthM);
+    const { acceleration } = screenMotion(samples, subjectInFrame(samples, setup.subject).depthM);
     const { area, peakSlope } = FEATHERS[featherShape];
     const cruisingMps = 1.2 / (2 + 4 * area);
     const expected = ((35 / samples.frameWidthMm) * (cruisingMps / 4) * peakSlope) / 2;

@@ -1,13 +1,14 @@
 import type { Words } from '../model/finding';
-import type { Piece } from '../model/piece';
+import type { PieceLayer } from '../model/piece';
 import type { Setup } from '../model/shoot';
 import { motionOf, type ShotMotion } from '../motion/legs';
 import { sampleShot, type Samples } from '../motion/sample';
 import { sitePoints, type Lattice } from '../site/site-points';
 import { glancer } from './glance';
-import { GLANCE_CELLS, glanceRows, SeenPoints, stillPieces, type StillPoints } from './seen-points';
+import { SeenPieces, type PieceSeen } from './seen-pieces';
+import { GLANCE_CELLS, glanceRows, SeenPoints, stillPieces, type PointsAt, type StillPoints } from './seen-points';
 import { siteMotion, type SiteMotion } from './layer-speed';
-import { screenAcceleration } from './screen-acceleration';
+import { screenMotion, type ScreenMotion } from './screen-motion';
 import { visibleShare } from './visible-share';
 import { isInFrame, subjectInFrame, whileInFrame, type SubjectInFrame } from './subject-in-frame';
 
@@ -22,8 +23,10 @@ export interface Picture {
   /** How much of the subject nothing stands in front of, 0 to 1, one value a row. */
   visible: Float64Array;
   site: SiteMotion;
-  /** Frame widths per second squared, one value per row. */
-  acceleration: Float64Array;
+  /** How still things move on screen: what starts, stops and evenness are judged by. */
+  screen: ScreenMotion;
+  /** What can be seen of each piece. */
+  pieces: PieceSeen[];
   words: Words;
 }
 
@@ -52,11 +55,11 @@ export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
     { xM, yM, spacingM: reach / 7, perSide: FINE_PER_SIDE },
     { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
   ];
-  const still = stillPieces(setup);
+  const still = new Set(stillPieces(setup).map(({ id }) => id));
   const focus = { xM, yM, spacingM: reach / 6 };
-  const pinned = (layer: Piece['layer']) => sitePoints(setup.pieces, focus, [], new Set(setup.pieces.filter((piece) => piece.layer !== layer || !still.includes(piece)).map(({ id }) => id)));
-  const notAuto = new Set(setup.pieces.filter((piece) => piece.layer !== 'auto' || !still.includes(piece)).map(({ id }) => id));
-  return { auto: sitePoints(setup.pieces, focus, lattices, notAuto), near: pinned('near'), far: pinned('far') };
+  const ofLayer = (layer: PieceLayer, ground: Lattice[]) =>
+    sitePoints(setup.pieces, focus, ground, new Set(setup.pieces.filter((piece) => piece.layer !== layer || !still.has(piece.id)).map(({ id }) => id)));
+  return { auto: ofLayer('auto', lattices), near: ofLayer('near', []), far: ofLayer('far', []) };
 }
 
 /** Samples a shot and measures its picture. */
@@ -66,12 +69,23 @@ export function measurePicture(setup: Setup, words: Words): Picture {
   const subject = subjectInFrame(samples, setup.subject);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
+  const { pointsAt, pieces } = lookThrough(setup, motion, samples);
+  const site = siteMotion(samples, pointsAt, depthM, orZero(whileInFrame(subject, subject.rightwards)), orZero(whileInFrame(subject, subject.upwards)));
+  return { setup, motion, samples, subject, visible: visibleShare(setup, samples), site, depthM, screen: screenMotion(samples, depthM), pieces, words };
+}
+
+/** Glances through the camera twice a second: which of the site's points can be seen, and what is seen of each piece. */
+function lookThrough(setup: Setup, motion: ShotMotion, samples: Samples): { pointsAt: PointsAt; pieces: PieceSeen[] } {
   const glance = glancer(setup, samples, GLANCE_CELLS);
   const { rows, stretch } = glanceRows(samples);
-  const seen = new SeenPoints(stillPoints(setup, motion), samples, setup.pieces.length > 0);
-  for (const row of rows) seen.add(row, glance(row));
-  const site = siteMotion(samples, seen.at(stretch), depthM, orZero(whileInFrame(subject, subject.rightwards)), orZero(whileInFrame(subject, subject.upwards)));
-  return { setup, motion, samples, subject, visible: visibleShare(setup, samples), site, depthM, acceleration: screenAcceleration(samples, depthM), words };
+  const points = new SeenPoints(stillPoints(setup, motion), samples, setup.pieces.length > 0);
+  const pieces = new SeenPieces(setup.pieces);
+  for (const row of rows) {
+    const seen = glance(row);
+    points.add(row, seen);
+    pieces.add(samples.screenS[row], seen);
+  }
+  return { pointsAt: points.at(stretch), pieces: pieces.seen() };
 }
 
 /** Without a subject in view, layers are compared with a still picture. */

@@ -1,8 +1,8 @@
 import type { Setup } from '../model/shoot';
 import type { Samples } from '../motion/sample';
 import { CAMERA_SIZE } from '../optics/projection';
-import { pointsOf, type SitePoints } from '../site/site-points';
-import { isSeen, type Glance } from './glance';
+import { clustered, type SitePoints } from '../site/site-points';
+import { seenDepthM, type Glance } from './glance';
 
 /** The still points of a site by the layer they are pinned to; `auto` goes by depth. */
 export interface StillPoints {
@@ -12,7 +12,7 @@ export interface StillPoints {
 }
 
 /** Glances a second on screen, and how fine they are across: what is hidden for less is not missed. */
-const GLANCES_HZ = 3;
+const GLANCES_HZ = 2;
 export const GLANCE_CELLS = 64;
 
 /** The points that can be seen in each row: those hidden behind a piece at the glance of that stretch of the shot are left out. */
@@ -38,7 +38,8 @@ export class SeenPoints {
 
   add(row: number, glance: Glance): void {
     const { still, samples } = this;
-    const seen = (points: SitePoints) => (this.anythingInTheWay ? among(points, samples, row, glance) : points);
+    const depthM = seenDepthM(glance);
+    const seen = (points: SitePoints) => (this.anythingInTheWay && points.count > 0 ? among(points, samples, row, glance, depthM) : points);
     this.stretches.push({ auto: seen(still.auto), near: seen(still.near), far: seen(still.far) });
   }
 
@@ -48,28 +49,32 @@ export class SeenPoints {
   }
 }
 
-function among(points: SitePoints, { cameras, frameWidthMm, frameHeightMm }: Samples, row: number, glance: Glance): SitePoints {
+/** The points that nothing stands before at a row. What lies outside the frame is taken as seen. */
+function among(points: SitePoints, { cameras, frameWidthMm, frameHeightMm }: Samples, row: number, { widthCells, heightCells }: Glance, depthM: Float32Array): SitePoints {
   const { xyzM, count } = points;
-  const aspect = frameWidthMm / frameHeightMm;
   const c = row * CAMERA_SIZE;
-  const kept = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
+  const a0 = cameras[c], a1 = cameras[c + 1], a2 = cameras[c + 2], a3 = cameras[c + 3]; // prettier-ignore
+  const b0 = cameras[c + 4], b1 = cameras[c + 5], b2 = cameras[c + 6], b3 = cameras[c + 7]; // prettier-ignore
+  const c0 = cameras[c + 8], c1 = cameras[c + 9], c2 = cameras[c + 10], c3 = cameras[c + 11]; // prettier-ignore
+  const tall = (heightCells * frameWidthMm) / frameHeightMm;
+  const kept = new Float64Array(xyzM.length);
   let size = 0;
   for (let i = 0; i < xyzM.length; i += 3) {
-    const x = xyzM[i], y = xyzM[i + 1], z = xyzM[i + 2]; // prettier-ignore
-    const depth = cameras[c + 8] * x + cameras[c + 9] * y + cameras[c + 10] * z + cameras[c + 11];
+    const x = xyzM[i];
+    const y = xyzM[i + 1];
+    const z = xyzM[i + 2];
+    const depth = c0 * x + c1 * y + c2 * z + c3;
     if (depth > 0) {
-      const u = (cameras[c] * x + cameras[c + 1] * y + cameras[c + 2] * z + cameras[c + 3]) / depth;
-      const w = (cameras[c + 4] * x + cameras[c + 5] * y + cameras[c + 6] * z + cameras[c + 7]) / depth;
-      if (!isSeen(glance, u, w, depth, aspect)) continue;
+      const column = Math.floor(((a0 * x + a1 * y + a2 * z + a3) / depth + 0.5) * widthCells);
+      const line = Math.floor(heightCells / 2 - ((b0 * x + b1 * y + b2 * z + b3) / depth) * tall);
+      if (column >= 0 && line >= 0 && column < widthCells && line < heightCells && depth > depthM[line * widthCells + column]) continue;
     }
-    kept[0][size] = x;
-    kept[1][size] = y;
-    kept[2][size] = z;
-    size += 1;
+    kept[size] = x;
+    kept[size + 1] = y;
+    kept[size + 2] = z;
+    size += 3;
   }
-  if (size === count) return points;
-  const [xs, ys, zs] = kept.map((column) => column.subarray(0, size));
-  return pointsOf(xs, ys, zs);
+  return size === 3 * count ? points : clustered(kept.subarray(0, size));
 }
 
 /** The pieces of a setup that stand still in its shot and are not its subject. */

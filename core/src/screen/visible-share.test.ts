@@ -88,11 +88,16 @@ describe('a reveal', () => {
     return readShot(shoot, shoot.shots[0]).findings.find(({ id }) => id === 'reveal');
   };
   it('has a moment and a length', () => {
-    const reveal = found(slideOut, [figure, screenWall]);
+    const reveal = found(slideOut, [figure, screenWall], { ...TIMING, featherInS: 1, featherOutS: 1 });
     expect(reveal?.grade).toBe('calm');
-    expect(reveal?.sentence).toMatch(/^Ansa comes into sight from \d\.\d s to \d\.\d s\.$/);
+    expect(reveal?.sentence).toMatch(/^Ansa comes into sight at \d\.\d s, within \d\.\d s\.$/);
     expect(reveal?.tS).toBeGreaterThan(1);
     expect(reveal?.tS).toBeLessThan(7);
+  });
+  it('is told of when all of it lies in a feather', () => {
+    const sleepy = found(slideOut, [figure, screenWall], { ...TIMING, holdEndS: 0, featherInS: 7, featherOutS: 0.5 });
+    expect(sleepy?.grade).toBe('ripple');
+    expect(sleepy?.sentence).toMatch(/all of it while the camera is still starting\.$/);
   });
   it('with nothing in the way is none, and one that never comes is worse', () => {
     expect(found(slideOut, [figure])).toMatchObject({ grade: 'ripple', sentence: 'Nothing hides Ansa at the start: all of it can be seen from the first frame.' });

@@ -96,29 +96,45 @@ function spread(cell: number): number {
 
 /** Lists of coordinates as points with their clusters. */
 export function pointsOf(xs: ArrayLike<number>, ys: ArrayLike<number>, zs: ArrayLike<number>): SitePoints {
-  const count = xs.length;
-  const xyzM = new Float64Array(count * 3);
-  for (let i = 0; i < count; i += 1) {
+  const xyzM = new Float64Array(xs.length * 3);
+  for (let i = 0; i < xs.length; i += 1) {
     xyzM[3 * i] = xs[i];
     xyzM[3 * i + 1] = ys[i];
     xyzM[3 * i + 2] = zs[i];
   }
+  return clustered(xyzM);
+}
+
+/** Points given as x, y, z after each other, with their clusters. */
+export function clustered(xyzM: Float64Array): SitePoints {
+  const count = xyzM.length / 3;
   const spheresM = new Float64Array(Math.ceil(count / CLUSTER_SIZE) * 4);
   for (let sphere = 0; sphere < spheresM.length; sphere += 4) {
     const from = (sphere / 4) * CLUSTER_SIZE * 3;
     const to = Math.min(xyzM.length, from + CLUSTER_SIZE * 3);
-    for (let axis = 0; axis < 3; axis += 1) {
-      let least = Infinity;
-      let most = -Infinity;
-      for (let i = from + axis; i < to; i += 3) {
-        least = Math.min(least, xyzM[i]);
-        most = Math.max(most, xyzM[i]);
-      }
-      spheresM[sphere + axis] = (least + most) / 2;
+    let x0 = Infinity, x1 = -Infinity, y0 = Infinity, y1 = -Infinity, z0 = Infinity, z1 = -Infinity; // prettier-ignore
+    for (let i = from; i < to; i += 3) {
+      const x = xyzM[i];
+      const y = xyzM[i + 1];
+      const z = xyzM[i + 2];
+      if (x < x0) x0 = x;
+      if (x > x1) x1 = x;
+      if (y < y0) y0 = y;
+      if (y > y1) y1 = y;
+      if (z < z0) z0 = z;
+      if (z > z1) z1 = z;
     }
+    const x = (x0 + x1) / 2;
+    const y = (y0 + y1) / 2;
+    const z = (z0 + z1) / 2;
     let square = 0;
-    for (let i = from; i < to; i += 3)
-      square = Math.max(square, (xyzM[i] - spheresM[sphere]) ** 2 + (xyzM[i + 1] - spheresM[sphere + 1]) ** 2 + (xyzM[i + 2] - spheresM[sphere + 2]) ** 2);
+    for (let i = from; i < to; i += 3) {
+      const away = (xyzM[i] - x) * (xyzM[i] - x) + (xyzM[i + 1] - y) * (xyzM[i + 1] - y) + (xyzM[i + 2] - z) * (xyzM[i + 2] - z);
+      if (away > square) square = away;
+    }
+    spheresM[sphere] = x;
+    spheresM[sphere + 1] = y;
+    spheresM[sphere + 2] = z;
     spheresM[sphere + 3] = Math.sqrt(square);
   }
   return { count, xyzM, spheresM };

@@ -3,7 +3,7 @@ import { largest } from '../../motion/columns';
 import type { Picture } from '../picture';
 
 /** The start, the stop, and the joins of a chain, each by the hardest change of speed that the picture shows in its part of the shot. */
-export function featherFindings({ acceleration, samples, motion, setup }: Picture): Finding[] {
+export function featherFindings({ screen, samples, motion, setup }: Picture): Finding[] {
   const { limits } = setup;
   const { legs } = motion;
   const last = samples.count - 1;
@@ -16,7 +16,7 @@ export function featherFindings({ acceleration, samples, motion, setup }: Pictur
     ...(legs.length > 1 ? [{ id: 'join', what: 'join', from: first, to: Math.max(first, final) }] : []),
     { id: 'stop', what: 'stop', from: Math.max(first, final), to: last },
   ].flatMap(({ id, what, from, to }) => {
-    const peak = largest(acceleration, from, to);
+    const peak = largest(screen.acceleration, from, to);
     if (!peak) return [];
     const grade = meant ? 'calm' : gradeAbove(peak.value, limit, limit * limits.accelerationJoltFactor);
     const number = `${percent(peak.value)} of the width per second squared`;

@@ -1,5 +1,5 @@
-import { gradeAbove, percent, seconds, type Finding } from '../../model/finding';
-import { largest, where } from '../../motion/columns';
+import { gradeAbove, percent, seconds, speedWords, type Finding } from '../../model/finding';
+import { largest, smoothed, where } from '../../motion/columns';
 import type { SubjectIn } from '../../motion/moves/recipe';
 import { subjectInOf } from '../../motion/legs';
 import { pathLengthM } from '../../motion/sample';
@@ -16,6 +16,8 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
   const drift = largest(subject.u.map((value, row) => Math.hypot(value - u, (subject.v[row] - v) / aspect)));
   if (!drift) return [];
   const limit = limits.placeDrift;
+  const fastest = largest(smoothed(subject.speed, 0.4 * samples.frameRateHz));
+  const quick = fastest && drift.value > 0.001 ? `, at up to ${speedWords(fastest.value)}` : '';
   const grade = gradeAbove(drift.value, limit, limit * 4);
   return [
     {
@@ -23,8 +25,8 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
       grade,
       sentence:
         grade === 'calm'
-          ? `${setup.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width).`
-          : `${setup.subject.name} drifts ${percent(drift.value)} of the width from the chosen place; up to ${percent(limit)} is not noticed.`,
+          ? `${setup.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
+          : `${setup.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up to ${percent(limit)} is not noticed.`,
       reason: 'A subject that keeps its place gives the eye something to rest on.',
       tS: samples.screenS[drift.row],
       value: drift.value,
@@ -98,6 +100,28 @@ function changeWords(start: number, end: number, rate: number): string {
   if (Number.isNaN(start)) return `comes to ${percent(end)} of the frame height`;
   if (Number.isNaN(end)) return `starts at ${percent(start)} of the frame height`;
   return percent(end) === percent(start) && rate < 0.02 ? `stays at ${percent(start)} of the frame height` : `goes from ${percent(start)} to ${percent(end)} of the frame height`;
+}
+
+/** When nothing of the site is ever in the picture. */
+export function emptyFindings({ setup, pieces, subject, samples }: Picture): Finding[] {
+  if (pieces.length > 0 || samples.tS.some((_, row) => isInFrame(subject, row))) return [];
+  return [
+    {
+      id: 'empty',
+      grade: 'ripple',
+      sentence:
+        setup.pieces.length === 0
+          ? 'The site is empty: there is nothing but ground and sky to see.'
+          : 'Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame.',
+      reason: 'Without anything that stands still in the picture no motion can be seen. Turn the camera, or add a piece to the plan.',
+      tS: 0,
+      value: 0,
+      limit: 1,
+      unit: 'pieces',
+      said: 'nothing',
+      measure: 'pieces in the picture',
+    },
+  ];
 }
 
 /** Is the subject cut off at the frame's edge, or not in the picture at all? */

@@ -1,7 +1,10 @@
 import type { Finding } from '../../model/finding';
 import type { Picture } from '../picture';
 import { featherFindings } from './feather';
-import { cutOffFindings, placeFindings, sizeFindings } from './framing';
+import { compositionFindings } from './composition';
+import { evennessFindings, turningFindings } from './evenness';
+import { leanFindings } from './lean';
+import { cutOffFindings, emptyFindings, placeFindings, sizeFindings } from './framing';
 import { parallaxFindings } from './parallax';
 import { sightFindings } from './sight';
 import { blurFindings, speedFindings } from './speed';
@@ -13,6 +16,7 @@ import { zoomFindings } from './zoom';
 export function pictureFindings(picture: Picture): Finding[] {
   const held = picture.motion.holdsSize;
   return [
+    ...emptyFindings(picture),
     ...cutOffFindings(picture),
     ...speedFindings(picture),
     ...blurFindings(picture),
@@ -21,7 +25,11 @@ export function pictureFindings(picture: Picture): Finding[] {
     ...sightFindings(picture),
     ...sizeFindings(picture, held),
     ...featherFindings(picture),
+    ...evennessFindings(picture),
+    ...turningFindings(picture),
     ...wobbleFindings(picture),
+    ...leanFindings(picture),
+    ...compositionFindings(picture),
     ...focusFindings(picture),
     ...(held ? zoomFindings(picture) : []),
   ];

@@ -16,7 +16,7 @@ export function sightFindings({ setup, motion, samples, visible }: Picture): Fin
   if (!setup.subject) return [];
   const { name } = setup.subject;
   const { count, screenS, frameRateHz } = samples;
-  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS)];
+  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS, feathersOf(motion, frameRateHz, samples.captureRateHz))];
   const covered = where(count, (row) => visible[row] < COVERED);
   if (!covered) return [];
   const value = covered.rows / frameRateHz;
@@ -37,7 +37,24 @@ export function sightFindings({ setup, motion, samples, visible }: Picture): Fin
   ];
 }
 
-function revealFinding(name: string, visible: Float64Array, screenS: Float64Array): Finding {
+/** A stretch of the shot in which the camera is still speeding up, or already slowing down; s on screen. */
+interface FeatherSpan {
+  what: 'start' | 'stop';
+  fromS: number;
+  toS: number;
+}
+
+function feathersOf({ legs }: Picture['motion'], frameRateHz: number, captureRateHz: number): FeatherSpan[] {
+  const onScreen = (tS: number) => (tS * captureRateHz) / frameRateHz;
+  const pace = legs.find(({ recipe }) => recipe.reveals)?.pace;
+  if (!pace) return [];
+  return [
+    { what: 'start', fromS: 0, toS: onScreen(pace.cruiseFromS) },
+    { what: 'stop', fromS: onScreen(pace.cruiseToS), toS: Infinity },
+  ];
+}
+
+function revealFinding(name: string, visible: Float64Array, screenS: Float64Array, feathers: FeatherSpan[]): Finding {
   const last = visible.length - 1;
   const most = visible.reduce((a, b) => Math.max(a, b), 0);
   const common = { id: 'reveal', limit: SHOWN, unit: 'share', measure: 'visible share' };
@@ -54,12 +71,15 @@ function revealFinding(name: string, visible: Float64Array, screenS: Float64Arra
     let shown = hidden;
     while (visible[shown] < shownFrom) shown += 1;
     const part = most < SHOWN ? `, ${percent(most)} of it` : '';
+    let moment = hidden;
+    while (visible[moment] < most / 2) moment += 1;
+    const asleep = feathers.find(({ fromS, toS }) => screenS[hidden] >= fromS && screenS[shown] <= toS);
     return {
       ...common,
-      grade: 'calm',
-      sentence: `${name} comes into sight from ${seconds(screenS[hidden])} to ${seconds(screenS[shown])}${part}.`,
-      reason,
-      tS: screenS[hidden],
+      grade: asleep ? 'ripple' : 'calm',
+      sentence: `${name} comes into sight at ${seconds(screenS[moment])}, within ${seconds(screenS[shown] - screenS[hidden])}${part}${asleep ? `: all of it while the camera ${asleep.what === 'start' ? 'is still starting' : 'is already stopping'}` : ''}.`,
+      reason: asleep ? 'A reveal carries while the camera is at its pace; in the feather it seems to hesitate.' : reason,
+      tS: screenS[moment],
       value: most,
       said: percent(most),
     };

@@ -7,19 +7,30 @@ const PROBES = [
   { u: -0.25, v: 0.15, share: 4 },
 ] as const;
 
+/** How still things move on screen as columns, one row per sample; the ends repeat their neighbours. */
+export interface ScreenMotion {
+  /** Frame widths a second. */
+  speed: Float64Array;
+  /** How hard they speed up and slow down, frame widths per second squared. */
+  acceleration: Float64Array;
+}
+
 /**
- * How hard still things speed up and slow down on screen, frame widths per second squared, one value per row (the ends
- * repeat their neighbours). For each row, still points that the picture holds at that moment at the subject's depth and
- * four times as far are followed through the rows before and after; the larger second difference counts.
+ * Speed and change of speed of still things on screen. For each row, still points that the picture holds at that moment at
+ * the subject's depth and four times as far are followed through the rows before and after: the root mean square of their
+ * speeds, and the larger of their second differences.
  */
-export function screenAcceleration(samples: Samples, depthM: Float64Array): Float64Array {
+export function screenMotion(samples: Samples, depthM: Float64Array): ScreenMotion {
   const { count, cameras, frameWidthMm, frameHeightMm, frameRateHz } = samples;
-  const out = new Float64Array(count);
+  const speed = new Float64Array(count);
+  const acceleration = new Float64Array(count);
   const aspect = frameWidthMm / frameHeightMm;
   const [before, now, after]: InPicture[] = [0, 1, 2].map(() => ({ u: 0, w: 0, depthM: 0 }));
   for (let i = 1; i + 1 < count; i += 1) {
     const c = i * CAMERA_SIZE;
     let most = 0;
+    let square = 0;
+    let probes = 0;
     for (const probe of PROBES) {
       const depth = depthM[i] * probe.share;
       if (!(depth > 0)) continue;
@@ -35,12 +46,16 @@ export function screenAcceleration(samples: Samples, depthM: Float64Array): Floa
       if (!(before.depthM > 0 && now.depthM > 0 && after.depthM > 0)) continue;
       const bend = Math.hypot(after.u - 2 * now.u + before.u, after.w - 2 * now.w + before.w);
       if (bend > most) most = bend;
+      square += ((after.u - before.u) ** 2 + (after.w - before.w) ** 2) / 4;
+      probes += 1;
     }
-    out[i] = most * frameRateHz * frameRateHz;
+    acceleration[i] = most * frameRateHz * frameRateHz;
+    speed[i] = probes > 0 ? Math.sqrt(square / probes) * frameRateHz : 0;
   }
-  if (count > 2) {
-    out[0] = out[1];
-    out[count - 1] = out[count - 2];
-  }
-  return out;
+  for (const column of [speed, acceleration])
+    if (count > 2) {
+      column[0] = column[1];
+      column[count - 1] = column[count - 2];
+    }
+  return { speed, acceleration };
 }

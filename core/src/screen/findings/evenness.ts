@@ -1,0 +1,159 @@
+import { gradeAbove, percent, type Finding } from '../../model/finding';
+import { trim } from '../../model/units';
+import type { LegMotion } from '../../motion/legs';
+import type { Samples } from '../../motion/sample';
+import type { Picture } from '../picture';
+import { logDimensionlessJerk, spectralArcLength } from '../smoothness';
+
+/** How evenly one move runs, in the picture or in the rig: unit-free, and when it begins, s on screen. */
+export interface Evenness {
+  /** Spectral arc length, −1.41 at best. */
+  spectral: number;
+  /** Log dimensionless jerk, −5.32 at best; null where the speed never changes. */
+  jerk: number | null;
+  fromS: number;
+}
+
+/** The least even of the moves of a shot; null when nothing moves. */
+export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: Float64Array): Evenness | null {
+  let worst: Evenness | null = null;
+  for (const { pace } of legs) {
+    const from = Math.max(0, Math.floor(pace.startS * samples.captureRateHz));
+    const to = Math.min(samples.count, Math.ceil(pace.endS * samples.captureRateHz) + 1);
+    const part = speed.subarray(from, to);
+    const spectral = spectralArcLength(part, samples.frameRateHz);
+    if (spectral !== null && (worst === null || spectral < worst.spectral))
+      worst = { spectral, jerk: logDimensionlessJerk(part, samples.frameRateHz), fromS: samples.screenS[Math.min(from, samples.count - 1)] };
+  }
+  return worst;
+}
+
+/** Speed of the camera along its path, m/s of action, one value a row. */
+export function cameraSpeedMps({ count, captureRateHz, xM, yM, zM }: Samples): Float64Array {
+  const speed = new Float64Array(count);
+  for (let i = 1; i < count; i += 1) speed[i] = Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]) * captureRateHz;
+  if (count > 1) speed[0] = speed[1];
+  return speed;
+}
+
+const LEAST_SCREEN_SPEED = 1e-4;
+const LEAST_CAMERA_MPS = 1e-3;
+
+/** Whether each move runs evenly, in the picture and in the rig. */
+export function evennessFindings({ setup, motion, samples, screen }: Picture): Finding[] {
+  const { limits } = setup;
+  const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
+  const limit = limits.roughness;
+  const say = (id: string, what: string, even: Evenness | null): Finding[] => {
+    if (!even) return [];
+    const value = -even.spectral;
+    const grade = meant ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor);
+    return [
+      {
+        id,
+        grade,
+        sentence:
+          grade === 'calm'
+            ? `${what} runs evenly (unevenness ${trim(value, 2)}; one plain feathered stroke has 1.4).`
+            : `${what} hurries and lingers on the way (unevenness ${trim(value, 2)}; up to ${trim(limit, 1)} runs evenly).`,
+        reason: `Speed that rises and falls within one move draws the eye to the camera.${even.jerk === null ? '' : ` Log dimensionless jerk ${trim(even.jerk, 1)}; one plain stroke has −5.3.`}`,
+        tS: even.fromS,
+        value,
+        limit,
+        unit: '',
+        said: trim(value, 2),
+        measure: 'unevenness',
+      },
+    ];
+  };
+  const cameraMps = cameraSpeedMps(samples);
+  const moves = (column: Float64Array, least: number) => column.some((value) => value > least);
+  return [
+    ...say('even.picture', 'The motion in the picture', moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed) : null),
+    ...say('even.rig', 'The camera on its way', moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, samples, cameraMps) : null),
+  ];
+}
+
+const RAD = Math.PI / 180;
+/** From here on a sweep counts as once round. */
+const ONCE_ROUND_DEG = 350;
+
+/** How a leg turns: its angle in every row, degrees, and its distance from what it turns about; null for a leg that does not go round. */
+function turning({ recipe, move }: LegMotion, { samples, setup, motion }: Picture): { angleDeg: Float64Array; distanceM: Float64Array | null } | null {
+  if (recipe.aim(move).base === 'down') return recipe.turn ? { angleDeg: samples.panDeg, distanceM: null } : null;
+  if (recipe.effect !== 'round' || recipe.subjectIn(move) !== 'always') return null;
+  const { count, xM, yM, subjectXM, subjectYM } = samples;
+  const { pivot } = motion;
+  const angleDeg = new Float64Array(count);
+  const distanceM = new Float64Array(count);
+  for (let i = 0; i < count; i += 1) {
+    const [x, y] = setup.subject ? [subjectXM[i], subjectYM[i]] : [pivot.xM, pivot.yM];
+    const raw = Math.atan2(xM[i] - x, yM[i] - y) / RAD;
+    angleDeg[i] = i === 0 ? raw : raw - 360 * Math.round((raw - angleDeg[i - 1]) / 360);
+    distanceM[i] = Math.hypot(xM[i] - x, yM[i] - y);
+  }
+  return { angleDeg, distanceM };
+}
+
+/** Of a move that goes round or spins: whether it turns evenly, and keeps its distance to the centre. */
+export function turningFindings(picture: Picture): Finding[] {
+  const { motion, samples, setup } = picture;
+  const { limits } = setup;
+  const findings: Finding[] = [];
+  for (const leg of motion.legs) {
+    const turn = turning(leg, picture);
+    if (!turn) continue;
+    const { cruiseFromS, cruiseToS, startS, endS } = leg.pace;
+    const row = (tS: number) => Math.min(samples.count - 1, Math.max(0, Math.round(tS * samples.captureRateHz)));
+    const [first, last] = [row(startS), row(endS)];
+    const [from, to] = cruiseToS > cruiseFromS ? [row(cruiseFromS), row(cruiseToS)] : [first, last];
+    const sweepDeg = Math.abs(turn.angleDeg[last] - turn.angleDeg[first]);
+    if (sweepDeg < 5 || to - from < 3) continue;
+    const meanDeg = (turn.angleDeg[to] - turn.angleDeg[from]) / (to - from);
+    let worst = { value: 0, row: from };
+    if (cruiseToS > cruiseFromS)
+      for (let i = from + 1; i <= to; i += 1) {
+        const value = Math.abs((turn.angleDeg[i] - turn.angleDeg[i - 1]) / meanDeg - 1);
+        if (value > worst.value) worst = { value, row: i };
+      }
+    const degps = Math.abs(meanDeg) * samples.frameRateHz;
+    findings.push({
+      id: 'turn.even',
+      grade: gradeAbove(worst.value, limits.turnEvenness, limits.turnEvenness * limits.joltFactor),
+      sentence: `It turns ${trim(sweepDeg, 0)}°${sweepDeg >= ONCE_ROUND_DEG ? ', once round or more,' : ''} at ${trim(degps, 1)}° a second, ${worst.value < 0.005 ? 'evenly' : `faster or slower by up to ${percent(worst.value)} on the way`}${worst.value > limits.turnEvenness ? `; up to ${percent(limits.turnEvenness)} looks even` : ''}.`,
+      reason: 'Going round has to look like one motion: the world behind passes at one pace.',
+      tS: samples.screenS[worst.row],
+      value: worst.value,
+      limit: limits.turnEvenness,
+      unit: 'share',
+      said: percent(worst.value),
+      measure: 'change of pace',
+    });
+    const { angleDeg, distanceM } = turn;
+    if (!distanceM) break;
+    // A helix means to change its distance: what is judged is whether it does so steadily.
+    const steadyM = (i: number) => distanceM[first] + ((distanceM[last] - distanceM[first]) * (angleDeg[i] - angleDeg[first])) / (angleDeg[last] - angleDeg[first]);
+    let off = { value: 0, row: first };
+    for (let i = first; i <= last; i += 1) {
+      const value = Math.abs(distanceM[i] / steadyM(i) - 1);
+      if (value > off.value) off = { value, row: i };
+    }
+    findings.push({
+      id: 'turn.centre',
+      grade: gradeAbove(off.value, limits.centreKept, limits.centreKept * limits.joltFactor),
+      sentence:
+        off.value <= limits.centreKept
+          ? `The centre is kept: the distance strays by ${percent(off.value)}.`
+          : `The circle is not about ${setup.subject?.name ?? 'its centre'}: the distance strays by ${percent(off.value)}; up to ${percent(limits.centreKept)} is not noticed.`,
+      reason: 'Round a centre that lies elsewhere the subject grows and shrinks on the way.',
+      tS: samples.screenS[off.row],
+      value: off.value,
+      limit: limits.centreKept,
+      unit: 'share',
+      said: percent(off.value),
+      measure: 'straying from the circle',
+    });
+    break;
+  }
+  return findings;
+}
