@@ -1,3 +1,5 @@
+// fft.js ships without types; whoever compiles this file, the app included, needs ours.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="./fft.d.ts" />
 import FFT from 'fft.js';
 
