@@ -1,4 +1,5 @@
 import type { Cure } from '../search/cures';
+import { readFigures } from '../reading/read-figures';
 import type { Reading } from '../reading/read-shot';
 import type { Shot } from '../model/shot';
 
@@ -6,6 +7,7 @@ const number = (value: number): number | null => (Number.isFinite(value) ? value
 
 /** A reading as plain JSON: what `arc read` prints and `POST /api/reading` answers. Every field is described in docs/formats.md; what cannot be measured is null. */
 export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cures: readonly Cure[] = []) {
+  const figures = readFigures(reading.picture);
   const { samples, subject, site, screen } = reading.picture;
   return {
     shot: shotNumber,
@@ -37,6 +39,24 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       limit: number(finding.limit),
       cures: cures.filter((cure) => cure.findingId === finding.id).map((cure) => ({ sentence: cure.sentence, shot: cure.shot })),
     })),
+    layers: figures.layers.map(({ speed, atS, crossingS, blurShare, blurPx, parallax, slide, growth, layer }) => ({
+      layer,
+      speed,
+      atS,
+      crossingS: number(crossingS),
+      blurShare,
+      blurPx,
+      parallax,
+      slide,
+      growth,
+    })),
+    speedLimits: { ...figures.speedLimits, window: number(figures.speedLimits.window) },
+    evenness: figures.evenness,
+    marks: figures.marks,
+    pieces: figures.pieces,
+    units: {
+      speed: 'frame widths/s', parallax: 'frame widths/s', crossingS: 's', blurShare: 'frame widths', blurPx: 'pixels of the delivery', slide: 'frame widths', growth: '×', speedLimits: 'frame widths/s, window null: no limit', largestShare: 'share of the frame', inside: 'frame widths',
+    }, // prettier-ignore
     cautions: reading.cautions,
     approaches: reading.approaches,
   };

@@ -1,4 +1,4 @@
-import { newShot, newShoot } from '../model/defaults';
+import { DEFAULT_AIM, newShot, newShoot } from '../model/defaults';
 import { newPiece, type Piece } from '../model/piece';
 import { setupOf, type Setup, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
@@ -32,3 +32,6 @@ export const HELD = { zoomBy: 'both', pace: 'travel' } as const;
 export const moved =
   (move: Shot['move'], more: Partial<Shot> = {}) =>
   (shot: Shot): Shot => ({ ...shot, ...(more.frameRateHz === undefined ? {} : { captureRateHz: more.frameRateHz }), ...more, move });
+
+/** A lens of 36 mm before a frame 36 mm wide, on a tripod, that looks where it is put: at a distance the frame is just as wide as the distance. */
+export const HELD_STILL = { lensId: 'lens-fern-2470', focalLengthMm: 36, aim: { ...DEFAULT_AIM, mode: 'locked' } } as const;

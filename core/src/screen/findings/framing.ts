@@ -3,6 +3,7 @@ import { largest, smoothed, where } from '../../motion/columns';
 import type { SubjectIn } from '../../motion/moves/recipe';
 import { subjectInOf } from '../../motion/legs';
 import { pathLengthM } from '../../motion/sample';
+import { SEEN_S } from '../figures';
 import type { Picture } from '../picture';
 import { isInFrame, type SubjectInFrame } from '../subject-in-frame';
 
@@ -16,7 +17,7 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
   const drift = largest(subject.u.map((value, row) => Math.hypot(value - u, (subject.v[row] - v) / aspect)));
   if (!drift) return [];
   const limit = limits.placeDrift;
-  const fastest = largest(smoothed(subject.speed, 0.4 * samples.frameRateHz));
+  const fastest = largest(smoothed(subject.speed, SEEN_S * samples.frameRateHz));
   const quick = fastest && drift.value > 0.001 ? `, at up to ${speedWords(fastest.value)}` : '';
   const grade = gradeAbove(drift.value, limit, limit * 4);
   return [

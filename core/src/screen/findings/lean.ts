@@ -2,10 +2,9 @@ import { gradeAbove, type Finding } from '../../model/finding';
 import { trim } from '../../model/units';
 import { largest, smoothed } from '../../motion/columns';
 import { recordedFrameMm } from '../../optics/angle-of-view';
+import { SEEN_S } from '../figures';
 import { whileInFrame } from '../subject-in-frame';
 import type { Picture } from '../picture';
-
-const SEEN_S = 0.4;
 
 /** Lean of an upright thing that crosses the frame at a speed (frame widths a second of action) while the frame is read out, degrees. `aspect`: width over height. */
 export function leanDeg(speed: number, readOutS: number, aspect: number): number {

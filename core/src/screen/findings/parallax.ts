@@ -1,24 +1,12 @@
 import { gradeBelow, speedWords, type Finding } from '../../model/finding';
 import { largest, smoothed } from '../../motion/columns';
 import { pathLengthM } from '../../motion/sample';
+import { SEEN_S, totalSlide } from '../figures';
 import type { LayerMotion } from '../layer-speed';
 import { whileInFrame } from '../subject-in-frame';
 import type { Picture } from '../picture';
 
-const SEEN_S = 0.4;
 const STILL_TRACK_M = 0.01;
-
-/** How far a layer's mean has slid against the subject over the whole shot, frame widths. */
-export function totalSlide(layer: LayerMotion, { subject, samples }: Picture): number {
-  let right = 0;
-  let up = 0;
-  for (let row = 1; row < samples.count; row += 1) {
-    if (Number.isNaN(layer.rightwards[row])) continue;
-    right += layer.rightwards[row] - (subject.rightwards[row] || 0);
-    up += layer.upwards[row] - (subject.upwards[row] || 0);
-  }
-  return Math.hypot(right, up) / samples.frameRateHz;
-}
 
 /** Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged; one whose zoom holds the subject is judged by its background instead. */
 export function parallaxFindings(picture: Picture, held: boolean): Finding[] {

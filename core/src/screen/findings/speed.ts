@@ -1,31 +1,21 @@
 import { gradeAbove, percent, speedWords, trimmedSeconds, type Finding } from '../../model/finding';
 import { smoothSpeed } from '../../model/limits';
+import { SEEN_S, speedLimits } from '../figures';
 import { largest, smoothed } from '../../motion/columns';
 import { exposureTimeS } from '../../optics/shutter';
 import { whileInFrame } from '../subject-in-frame';
 import type { Picture } from '../picture';
 
-/** Speeds are judged over this long: a shorter flicker is not seen as motion. Common practice, no published source. */
-const SEEN_S = 0.4;
-
-/** Whether the eye has a subject to rest on: it is in the picture and nearly still there at its fastest. */
-export function subjectIsHeld({ subject, samples, setup }: Picture): boolean {
-  const { limits } = setup;
-  const fastest = largest(smoothed(whileInFrame(subject, subject.speed), SEEN_S * samples.frameRateHz));
-  return fastest !== null && fastest.value <= limits.heldSubjectSpeed;
-}
-
 /** Screen speed of near, subject and far as crossing time against the frame rate. */
 export function speedFindings(picture: Picture): Finding[] {
   const { limits } = picture.setup;
   const { samples, setup, motion } = picture;
-  const held = subjectIsHeld(picture);
+  const { plain, held: wide, isHeld: held, window } = speedLimits(picture);
   const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
-  const plain = smoothSpeed(samples.frameRateHz, limits);
   const layers = [
-    { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? plain * limits.heldSubjectFactor : plain },
+    { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? wide : plain },
     { id: 'speed.subject', what: setup.subject?.name ?? 'The subject', column: whileInFrame(picture.subject, picture.subject.speed), limit: plain },
-    { id: 'speed.far', what: 'Far things', column: picture.site.far.speed, limit: held ? plain * limits.heldSubjectFactor : plain },
+    { id: 'speed.far', what: 'Far things', column: picture.site.far.speed, limit: held ? wide : plain },
   ];
   return layers.flatMap(({ id, what, column, limit }) => {
     const peak = largest(smoothed(column, SEEN_S * samples.frameRateHz));
@@ -46,9 +36,9 @@ export function speedFindings(picture: Picture): Finding[] {
             ? `${what} ${verb[1]} the frame in ${crossing} at the quickest; ${least} or slower reads smoothly at ${samples.frameRateHz} frames a second.`
             : `${what} ${verb[1]} the frame in ${crossing}; at ${samples.frameRateHz} frames a second ${least} is the quickest that reads smoothly.`,
       reason:
-        held && id !== 'speed.subject'
+        (held && id !== 'speed.subject'
           ? 'Faster things jump from frame to frame; the limit is wider because the eye rests on a held subject.'
-          : 'Faster things jump from frame to frame instead of moving.',
+          : 'Faster things jump from frame to frame instead of moving.') + windowWords(window, samples.frameRateHz),
       tS: samples.screenS[peak.row],
       value: peak.value,
       limit,
@@ -57,6 +47,13 @@ export function speedFindings(picture: Picture): Finding[] {
       measure: `${id === 'speed.subject' ? 'subject' : id === 'speed.near' ? 'near' : 'far'} speed`,
     };
   });
+}
+
+/** What a sharp eye makes of it: the window of visibility beside the rule of thumb. */
+function windowWords(window: number, frameRateHz: number): string {
+  if (window === 0) return ` A sharp eye can see steps at ${frameRateHz} frames a second whatever the speed (window of visibility).`;
+  if (window === Infinity) return ' The blur of this shutter hides the steps even from a sharp eye (window of visibility).';
+  return ` A sharp eye can see steps from ${speedWords(window)} on (window of visibility).`;
 }
 
 /** Blur of the subject while the shutter is open, and the opposite: a shutter too short for the speed. */

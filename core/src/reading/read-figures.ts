@@ -1,0 +1,38 @@
+import type { Units } from '../model/units';
+import { edgeMarks, type EdgeMark } from '../screen/edge-marks';
+import { cameraSpeedMps, leastEven, type Evenness } from '../screen/findings/evenness';
+import { layerFigures, speedLimits, type LayerFigures, type SpeedLimits } from '../screen/figures';
+import type { Picture } from '../screen/picture';
+import type { PieceSeen } from '../screen/seen-pieces';
+
+/** The numbers behind a reading, for whoever wants to see them. */
+export interface Figures {
+  layers: LayerFigures[];
+  speedLimits: SpeedLimits;
+  /** The least even of the moves, in the picture and in the rig; null when nothing moves. */
+  evenness: { picture: Evenness | null; rig: Evenness | null };
+  marks: EdgeMark[];
+  pieces: PieceSeen[];
+}
+
+/** The numbers behind a picture. Kept apart from the findings, which are read hundreds of times while changes are tried. */
+export function readFigures(picture: Picture, units: Units = 'metric'): Figures {
+  const { setup, samples, site, motion, screen, pieces } = picture;
+  return {
+    layers: layerFigures(picture),
+    speedLimits: speedLimits(picture),
+    evenness: { picture: leastEven(motion, samples, screen.speed), rig: leastEven(motion, samples, cameraSpeedMps(samples)) },
+    marks: edgeMarks(setup, samples, meanOf(site.far.rightwards) || meanOf(site.near.rightwards), units),
+    pieces,
+  };
+}
+
+function meanOf(column: Float64Array): number {
+  let [sum, numbers] = [0, 0];
+  for (const value of column) {
+    if (Number.isNaN(value)) continue;
+    sum += value;
+    numbers += 1;
+  }
+  return numbers > 0 ? sum / numbers : 0;
+}

@@ -1,0 +1,104 @@
+import { sayLength, type Units } from '../model/units';
+import type { Piece } from '../model/piece';
+import type { Setup } from '../model/shoot';
+import type { Samples } from '../motion/sample';
+import { placeOverTime } from '../motion/walk';
+import { CAMERA_SIZE } from '../optics/projection';
+import { glancer, type Glance } from './glance';
+
+/** What stands at an edge of the frame at the start or the end: what an operator notes to make the move again by hand. */
+export interface EdgeMark {
+  when: 'start' | 'end';
+  edge: 'left' | 'right';
+  pieceId: string;
+  name: string;
+  /** How far inside the edge it stands, frame widths; 0 when the edge cuts it. */
+  inside: number;
+  /** At the end: things come from the other side, so that this mark can be seen coming. */
+  trailing: boolean;
+  /** `The left edge cuts Post.` */
+  sentence: string;
+}
+
+const CELLS = 160;
+/** What lies lower than this over the frame's height is not looked for as a mark. */
+const LEAST_CELLS = 2;
+/** Long pieces are told where they are cut. */
+const LONG_M = 1.5;
+/** A mark farther inside than this is none. */
+const MOST_INSIDE = 0.3;
+/** A post this near an edge is a better mark than a long row that the edge cuts. */
+const SHORT_INSIDE = 0.12;
+
+/** The four marks of a shot. An edge near which nothing stands has none. `rightwards` is which way still things go on screen on average, frame widths a second. */
+export function edgeMarks(setup: Setup, samples: Samples, rightwards: number, units: Units): EdgeMark[] {
+  if (setup.pieces.length === 0) return [];
+  const glance = glancer(setup, samples, CELLS);
+  const trailing = Math.abs(rightwards) < 1e-4 ? null : rightwards < 0 ? 'left' : 'right';
+  return (['start', 'end'] as const).flatMap((when) => {
+    const row = when === 'start' ? 0 : samples.count - 1;
+    const seen = glance(row);
+    return (['left', 'right'] as const).flatMap((edge): EdgeMark[] => {
+      const found = nearestTo(edge, seen, setup.pieces);
+      if (!found) return [];
+      const piece = setup.pieces[found.index];
+      const inside = found.steps / seen.widthCells;
+      const part = found.steps === 0 ? partAt(piece, setup, samples, row, edge, found.depthM, found.line, seen, units) : '';
+      const sentence =
+        found.steps === 0 ? `The ${edge} edge cuts ${piece.name}${part}.` : `${piece.name} stands ${Math.max(1, Math.round(inside * 100))}% of the width inside the ${edge} edge.`;
+      return [{ when, edge, pieceId: piece.id, name: piece.name, inside, trailing: when === 'end' && edge === trailing, sentence }];
+    });
+  });
+}
+
+const isGround = ({ kind }: Piece) => kind === 'slab' || kind === 'ridge';
+const isShort = (piece: Piece) => !isGround(piece) && Math.max(piece.lengthM, piece.depthM) < LONG_M;
+
+/** The piece that fills most of the first column from an edge inwards in which something stands: a short one near the edge if there is one, then anything but the ground, then the ground. */
+function nearestTo(edge: 'left' | 'right', { widthCells, heightCells, pieceAt, nearness }: Glance, pieces: readonly Piece[]) {
+  for (const [wanted, reach] of [
+    [isShort, SHORT_INSIDE],
+    [(piece: Piece) => !isGround(piece), MOST_INSIDE],
+    [() => true, MOST_INSIDE],
+  ] as const)
+    // prettier-ignore
+    for (let steps = 0; steps < widthCells * reach; steps += 1) {
+      const column = edge === 'left' ? steps : widthCells - 1 - steps;
+      const cells = new Map<number, { count: number; depthM: number; line: number }>();
+      for (let line = 0; line < heightCells; line += 1) {
+        const cell = line * widthCells + column;
+        const index = pieceAt[cell];
+        if (index < 0 || !wanted(pieces[index])) continue;
+        const before = cells.get(index);
+        cells.set(index, before ? { ...before, count: before.count + 1 } : { count: 1, depthM: 1 / nearness[cell], line });
+      }
+      const best = [...cells.entries()].filter(([, { count }]) => count >= LEAST_CELLS).sort((a, b) => b[1].count - a[1].count)[0];
+      if (best) return { index: best[0], steps, ...best[1] };
+    }
+  return null;
+}
+
+/** Where along a long piece the edge cuts it: `, 2.1 m from its left end`. */
+function partAt(piece: Piece, setup: Setup, samples: Samples, row: number, edge: 'left' | 'right', depthM: number, line: number, { heightCells }: Glance, units: Units): string {
+  const alongIsLong = piece.lengthM >= piece.depthM;
+  const longM = Math.max(piece.lengthM, piece.depthM);
+  if (longM < LONG_M) return '';
+  const c = row * CAMERA_SIZE;
+  const { cameras } = samples;
+  const scale = samples.frameWidthMm / samples.focalLengthMm[row];
+  const right = (edge === 'left' ? -0.5 : 0.5) * depthM * scale * scale;
+  const up = (((0.5 - (line + 0.5) / heightCells) * samples.frameHeightMm) / samples.frameWidthMm) * depthM * scale * scale;
+  const x = samples.xM[row] + cameras[c] * right + cameras[c + 4] * up + cameras[c + 8] * depthM;
+  const y = samples.yM[row] + cameras[c + 1] * right + cameras[c + 5] * up + cameras[c + 9] * depthM;
+  const base = new Float64Array(3);
+  placeOverTime(setup.shot.walks, piece.id, piece)(samples.tS[row], base);
+  const heading = ((piece.headingDeg + (alongIsLong ? 0 : 90)) * Math.PI) / 180;
+  const [ax, ay] = [Math.sin(heading), Math.cos(heading)];
+  const alongM = Math.min(longM / 2, Math.max(-longM / 2, (x - base[0]) * ax + (y - base[1]) * ay));
+  // Which end is on the left is told by which side of the line of sight it lies on.
+  const pan = (samples.panDeg[row] * Math.PI) / 180;
+  const forwardIsRight = ax * Math.cos(pan) - ay * Math.sin(pan) > 0;
+  const fromLeftM = forwardIsRight ? alongM + longM / 2 : longM / 2 - alongM;
+  const side = fromLeftM <= longM / 2 ? 'left' : 'right';
+  return `, ${sayLength(side === 'left' ? fromLeftM : longM - fromLeftM, units)} from its ${side} end`;
+}
