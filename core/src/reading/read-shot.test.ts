@@ -133,9 +133,11 @@ describe('findings, provoked and cured by what they offer', () => {
     expect(sentences.length).toBeGreaterThan(0);
     expect(after).toBeLessThan(before);
   });
-  it('a cure says what to do and the number before and after', () => {
+  it('a cure says what to do, the number before and after, and what it costs', () => {
     const [, , shoot] = cases[3];
-    expect(cured(shoot, 'parallax').sentences[0]).toMatch(/^(Lower the camera to|Travel|Stand) .*: .*parallax from [\d.]+ %\/s to [\d.]+ %\/s\.$/);
+    for (const sentence of cured(shoot, 'parallax').sentences)
+      expect(sentence).toMatch(/^(Lower the camera to|Travel|Stand|Put) [^:]*: (removes|softens) [^;]*parallax from [\d.]+ %\/s to [\d.]+ %\/s\)(; [^;]+)*\.$/);
+    expect(cured(shoot, 'parallax').sentences.join()).toMatch(/the subject becomes \d+% larger|more travel/);
   });
   it('a cure never makes something else worse', () => {
     for (const [, id, shoot] of cases) {

@@ -1,59 +1,162 @@
 import { severity, type Finding } from '../model/finding';
 import { setupOf, type Shoot } from '../model/shoot';
 import { ShotSchema, type Shot } from '../model/shot';
+import type { Piece } from '../model/piece';
 import type { Units } from '../model/units';
 import { readShot } from '../reading/read-shot';
-import { changesFor, type Rung } from './changes';
+import { briefOf, type Brief } from './brief';
+import { changesFor } from './changes';
+import { alsoMends, costsOf, MENDED_WEIGHT } from './costs';
+import type { Change, Rung } from './levers';
 
 /** One change that was tried through the whole reading and helps. */
 export interface Cure {
   findingId: string;
-  /** `Lower the camera to 0.6 m: near parallax from 4 %/s to 19 %/s.` */
+  /** What to do: `Take 9 s for it`. */
+  instruction: string;
+  /** What it does to the finding: `removes the jolt (hardness of the stop from 125%/s² to 33%/s²)`. */
+  effect: string;
+  /** What it costs or gains elsewhere: `the subject becomes 8% smaller`. */
+  costs: string[];
+  /** All of it as one sentence. */
   sentence: string;
+  /** It takes the finding to calm or fits; otherwise it only softens it. */
+  removes: boolean;
+  /** How much the costs weigh together: cures are offered lightest first. */
+  weight: number;
   /** The whole shot after the change. */
   shot: Shot;
+  /** The site's pieces after the change, when one of them is moved. */
+  pieces: Piece[] | null;
 }
 
-const MOST_CURES = 2;
+/** How far a search has come: changes looked at of all there are; `found` whenever one finding is done. */
+export interface SearchStep {
+  done: number;
+  of: number;
+  found: { findingId: string; cures: Cure[] } | null;
+}
 
-/**
- * Up to two changes that take a finding to calm (or fits), each computed by reading the changed shot. A change that
- * makes another finding worse is not offered. A change that only softens the finding is offered when none removes it.
- */
+const MOST_CURES = 3;
+
+/** Looks for changes that help against every trouble of a shot, one reading a step, so that whoever runs it can show progress or stop. */
+export function* searchCures(shoot: Shoot, shot: Shot, units: Units = 'metric', only?: string): Generator<SearchStep, void> {
+  const search = new Search(shoot, shot, units);
+  const work = search.findings
+    .filter((finding) => severity(finding) > 0 && (only === undefined || finding.id === only))
+    .map((finding) => ({ finding, changes: changesFor(finding, setupOf(shoot, shot), shoot.kit, units) }));
+  const of = work.reduce((sum, { changes }) => sum + changes.length, 0);
+  let done = 0;
+  for (const { finding, changes } of work) {
+    const found: Cure[] = [];
+    for (const change of changes) {
+      const trying = search.firstThatHelps(change, finding);
+      let step = trying.next();
+      while (!step.done) {
+        yield { done, of, found: null };
+        step = trying.next();
+      }
+      if (step.value) found.push(step.value);
+      done += 1;
+    }
+    yield { done, of, found: { findingId: finding.id, cures: best(found) } };
+  }
+}
+
+/** Up to three changes that take a finding to calm (or fits), lightest first; those that only soften it when none removes it. */
 export function curesFor(shoot: Shoot, shot: Shot, finding: Finding, units: Units = 'metric'): Cure[] {
-  if (severity(finding) === 0) return [];
-  const before = new Map(readShot(shoot, shot, units).findings.map((row) => [row.id, severity(row)]));
-  const setup = setupOf(shoot, shot);
-  const cured: Cure[] = [];
-  const softened: Cure[] = [];
-  for (const change of changesFor(finding, setup, shoot.kit, units)) {
-    const found = firstThatHelps(shoot, change, finding, before, units);
-    if (!found) continue;
-    (found.removes ? cured : softened).push(found.cure);
-    if (cured.length === MOST_CURES) break;
-  }
-  return (cured.length > 0 ? cured : softened).slice(0, MOST_CURES);
+  for (const { found } of searchCures(shoot, shot, units, finding.id)) if (found) return found.cures;
+  return [];
 }
 
-function firstThatHelps(shoot: Shoot, change: readonly Rung[], finding: Finding, before: ReadonlyMap<string, number>, units: Units): { cure: Cure; removes: boolean } | null {
-  let softer: Cure | null = null;
-  for (const { shot, instruction } of change) {
-    if (!ShotSchema.safeParse(shot).success) continue;
-    const after = readShot(shoot, shot, units).findings;
-    const worse = after.some((row) => row.id !== finding.id && severity(row) > (before.get(row.id) ?? 0));
-    if (worse) continue;
-    const same = after.find((row) => row.id === finding.id);
-    const now = same ? severity(same) : 0;
-    if (now >= severity(finding)) continue;
-    const cure = { findingId: finding.id, sentence: sentenceOf(instruction, finding, same), shot };
-    if (now === 0) return { cure, removes: true };
-    softer ??= cure;
-  }
-  return softer && { cure: softer, removes: false };
+function best(found: Cure[]): Cure[] {
+  const cured = found.filter(({ removes }) => removes);
+  const seen = new Set<string>();
+  return (cured.length > 0 ? cured : found)
+    .sort((a, b) => a.weight - b.weight)
+    .filter(({ instruction }) => !seen.has(instruction) && seen.add(instruction))
+    .slice(0, MOST_CURES);
 }
 
-function sentenceOf(instruction: string, before: Finding, after: Finding | undefined): string {
-  if (!after) return `${instruction}.`;
-  if (before.said === after.said) return `${instruction}: from ${before.grade} to ${after.grade}.`;
-  return `${instruction}: ${before.measure} from ${before.said} to ${after.said}.`;
+/** Readings of one shot and its changes, each made once. */
+class Search {
+  readonly findings: Finding[];
+  private readonly before: Brief;
+  private readonly tried = new Map<string, Brief>();
+
+  constructor(
+    private readonly shoot: Shoot,
+    private readonly shot: Shot,
+    private readonly units: Units,
+  ) {
+    const reading = readShot(shoot, shot, units);
+    this.findings = reading.findings;
+    this.before = briefOf(reading);
+  }
+
+  /**
+   * The gentlest rung of a change that takes the finding away, or else the gentlest that softens it; null when none does. A rung
+   * that makes another finding worse is none. Rungs are tried in leaps (1st, 2nd, 4th, 8th) and then back to the leap's start.
+   */
+  *firstThatHelps(change: Change, finding: Finding): Generator<undefined, Cure | null> {
+    let softer: Cure | null = null;
+    let from = 0;
+    for (let leap = 0; from < change.length; leap = leap * 2 + 1) {
+      const to = Math.min(leap, change.length - 1);
+      const cure = this.weigh(change[to], finding);
+      yield;
+      if (cure?.removes) {
+        for (let k = from; k < to; k += 1) {
+          const gentler = this.weigh(change[k], finding);
+          yield;
+          if (gentler?.removes) return gentler;
+        }
+        return cure;
+      }
+      softer ??= cure;
+      from = to + 1;
+    }
+    return softer;
+  }
+
+  private weigh(rung: Rung, finding: Finding): Cure | null {
+    const { shot, before } = this;
+    if (!ShotSchema.safeParse(rung.shot).success) return null;
+    const after = this.read(rung);
+    for (const [id, row] of after.findings) if (id !== finding.id && row.severity > (before.findings.get(id)?.severity ?? 0)) return null;
+    const same = after.findings.get(finding.id);
+    const now = same?.severity ?? 0;
+    if (now >= severity(finding)) return null;
+    const costs = costsOf({ shot, brief: before }, { shot: rung.shot, brief: after }, finding.id, rung.pieces !== undefined);
+    const mended = alsoMends(before, after, finding.id);
+    const effect = effectOf(finding, same);
+    const words = [...costs.map((cost) => cost.words), ...(mended.length > 0 ? [`also helps: ${mended.join(', ')}`] : [])];
+    return {
+      findingId: finding.id,
+      instruction: rung.instruction,
+      effect,
+      costs: words,
+      sentence: `${rung.instruction}: ${[effect, ...words].join('; ')}.`,
+      removes: now === 0,
+      weight: costs.reduce((sum, { weight }) => sum + weight, 0) - mended.length * MENDED_WEIGHT,
+      shot: rung.shot,
+      pieces: rung.pieces ?? null,
+    };
+  }
+
+  private read({ shot, pieces }: Rung): Brief {
+    const key = JSON.stringify([shot, pieces ?? null]);
+    const known = this.tried.get(key);
+    if (known) return known;
+    const shoot = pieces ? { ...this.shoot, site: { ...this.shoot.site, pieces } } : this.shoot;
+    const brief = briefOf(readShot(shoot, shot, this.units));
+    this.tried.set(key, brief);
+    return brief;
+  }
+}
+
+function effectOf(before: Finding, after: { severity: number; grade: string; said: string } | undefined): string {
+  const word = before.grade === 'cannot' || before.grade === 'tight' ? 'trouble' : before.grade;
+  const verb = !after || after.severity === 0 ? `removes the ${word}` : `softens it to ${after.grade}`;
+  return !after || before.said === after.said ? verb : `${verb} (${before.measure} from ${before.said} to ${after.said})`;
 }

@@ -1,0 +1,38 @@
+import { severity } from '../model/finding';
+import type { Reading } from '../reading/read-shot';
+import { pathLengthM } from '../motion/sample';
+import { isInFrame } from '../screen/subject-in-frame';
+import { largest } from '../motion/columns';
+
+/** What of a reading is needed to weigh one change of a shot against another. */
+export interface Brief {
+  findings: ReadonlyMap<string, { severity: 0 | 1 | 2; grade: string; said: string; measure: string }>;
+  /** Mean size of the subject while it is in the picture, by distance and focal length; NaN when it never is. */
+  size: number;
+  /** Fastest near or far against the subject, frame widths a second. */
+  depth: number;
+  /** Mean visible share of the subject; NaN without one. */
+  sight: number;
+  /** Length on screen, s. */
+  screenS: number;
+  travelM: number;
+}
+
+export function briefOf({ picture, findings }: Reading): Brief {
+  const { samples, subject, site, visible } = picture;
+  let [size, sight, rows] = [0, 0, 0];
+  for (let row = 0; row < samples.count; row += 1) {
+    if (!isInFrame(subject, row)) continue;
+    size += samples.focalLengthMm[row] / samples.subjectDistanceM[row];
+    sight += visible[row];
+    rows += 1;
+  }
+  return {
+    findings: new Map(findings.map((finding) => [finding.id, { severity: severity(finding), grade: finding.grade, said: finding.said, measure: finding.measure }])),
+    size: size / rows,
+    sight: sight / rows,
+    depth: Math.max(largest(site.near.againstSubject)?.value ?? 0, largest(site.far.againstSubject)?.value ?? 0),
+    screenS: samples.screenS[samples.count - 1],
+    travelM: pathLengthM(samples),
+  };
+}

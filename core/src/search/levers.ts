@@ -1,0 +1,218 @@
+import { USUAL_GAIT } from '../model/default-rigs';
+import type { Kit } from '../model/kit';
+import type { Setup } from '../model/shoot';
+import type { Piece } from '../model/piece';
+import { STICK_SPEEDS, type Shot } from '../model/shot';
+import { sayLength, trim, type Units } from '../model/units';
+import { settable } from '../motion/moves/recipe';
+import { recipeOf } from '../motion/moves';
+import { mirrored, raised } from '../motion/moves/transform';
+
+/** One way to change a shot, gentlest first. Each rung is a whole shot and the instruction that leads to it. */
+export type Change = Rung[];
+
+export interface Rung {
+  shot: Shot;
+  /** The site's pieces, when one of them is to be moved. */
+  pieces?: Piece[];
+  /** What to do, as a sentence without its end: `Lower the camera to 0.6 m`. */
+  instruction: string;
+}
+
+/** A drone is only offered where hands and stands do not reach: common practice, no published source. */
+const HAND_REACH_M = 2.4;
+const LONGER = [1.15, 1.3, 1.5, 1.75, 2, 2.5, 3, 4];
+
+/** Height of the lens where the move begins, above the subject's base. */
+const heightOf = ({ move }: Shot): number => recipeOf(move).stand(move).heightM;
+
+/** A duration as a person would set it: to half a second. */
+const halfSeconds = (s: number) => Math.min(600, Math.ceil(s * 2 - 1e-9) / 2);
+
+export function longer({ shot }: Setup): Change {
+  return LONGER.map((times) => {
+    const { timing } = shot;
+    const feather = (s: number) => Math.round(s * times * 10) / 10;
+    const featherInS = feather(timing.featherInS);
+    const featherOutS = feather(timing.featherOutS);
+    const durationS = halfSeconds(Math.max(timing.durationS * times, timing.holdStartS + timing.holdEndS + featherInS + featherOutS));
+    return { shot: { ...shot, timing: { ...timing, durationS, featherInS, featherOutS } }, instruction: `Take ${trim(durationS, 1)} s for it` };
+  });
+}
+
+export function softer({ shot }: Setup, end: 'featherInS' | 'featherOutS'): Change {
+  const { timing } = shot;
+  return [0.5, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8]
+    .filter((s) => s > timing[end])
+    .map((s) => {
+      const other = end === 'featherInS' ? timing.featherOutS : timing.featherInS;
+      const durationS = halfSeconds(Math.max(timing.durationS, timing.holdStartS + timing.holdEndS + other + s));
+      const grows = durationS > timing.durationS ? ` and take ${trim(durationS, 1)} s for it` : '';
+      return {
+        shot: { ...shot, timing: { ...timing, durationS, featherShape: 'minimumJerk' as const, [end]: s } },
+        instruction: `Feather the ${end === 'featherInS' ? 'start' : 'stop'} over ${trim(s, 1)} s${grows}`,
+      };
+    });
+}
+
+export function fasterFrames({ shot, camera }: Setup): Change {
+  return camera.frameRatesHz
+    .filter((hz) => hz > shot.frameRateHz)
+    .sort((a, b) => a - b)
+    .map((frameRateHz) => ({
+      shot: { ...shot, frameRateHz, captureRateHz: Math.max(frameRateHz, shot.captureRateHz) },
+      instruction: `Film and show ${frameRateHz} frames a second`,
+    }));
+}
+
+/** Recording more frames than are shown: everything takes longer on screen. */
+export function slowMotion({ shot, camera }: Setup): Change {
+  return camera.frameRatesHz
+    .filter((hz) => hz > shot.captureRateHz && hz <= shot.frameRateHz * 5)
+    .sort((a, b) => a - b)
+    .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second for slow motion` }));
+}
+
+export function gentlerGait({ shot, gait }: Setup, gaits: Setup['gait'][]): Change {
+  return gaits
+    .filter((row) => row.bobMm < gait.bobMm && row.usualMps > 0 && row.stepRateHz < 5)
+    .sort((a, b) => b.bobMm - a.bobMm)
+    .map((row) => ({ shot: { ...shot, gaitId: row.id }, instruction: `Go with ${row.name}` }));
+}
+
+/** A slower or faster stick. */
+export function stick({ shot }: Setup): Change {
+  return STICK_SPEEDS.slice(STICK_SPEEDS.indexOf(shot.stick) + 1).map((speed) => ({ shot: { ...shot, stick: speed }, instruction: `Fly or steer at ${speed} stick speed` }));
+}
+
+export function shutter({ shot }: Setup, anglesDeg: number[]): Change {
+  return anglesDeg.map((shutterDeg) => ({ shot: { ...shot, shutterDeg }, instruction: `Set the shutter to ${shutterDeg}°` }));
+}
+
+export function lower({ shot }: Setup, units: Units): Change {
+  return [0.9, 0.6, 0.4, 0.3, 0.2]
+    .filter((heightM) => heightM < heightOf(shot) - 0.05)
+    .map((heightM) => ({ shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `Lower the camera to ${sayLength(heightM, units)}` }));
+}
+
+export function atHeight({ shot }: Setup, byM: number, units: Units): Change {
+  const heightM = settable(heightOf(shot) + byM);
+  return [{ shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `${byM < 0 ? 'Lower' : 'Raise'} the camera to ${sayLength(heightM, units)}` }];
+}
+
+export function travel({ shot }: Setup, shares: number[], units: Units): Change {
+  const recipe = recipeOf(shot.move);
+  return shares.map((share) => {
+    const move = recipe.scaleTravel(shot.move, share);
+    return { shot: { ...shot, move }, instruction: capital(recipe.travelWords(move, units)) };
+  });
+}
+
+export function distance({ shot }: Setup, shares: number[], units: Units): Change {
+  const recipe = recipeOf(shot.move);
+  return shares.map((share) => {
+    const move = recipe.scaleDistance(shot.move, share);
+    return { shot: { ...shot, move }, instruction: capital(recipe.distanceWords(move, units)) };
+  });
+}
+
+/** Closer with a shorter lens, so that the subject keeps its size. */
+export function sameFraming({ shot, lens }: Setup, shares: number[], units: Units): Change {
+  const recipe = recipeOf(shot.move);
+  return shares
+    .map((share) => ({ share, focalLengthMm: Math.round(shot.focalLengthMm * share) }))
+    .filter(({ focalLengthMm }) => focalLengthMm >= lens.focalLengthMinMm && focalLengthMm <= lens.focalLengthMaxMm)
+    .map(({ share, focalLengthMm }) => {
+      const move = recipe.scaleDistance(shot.move, share);
+      return { shot: { ...shot, move, focalLengthMm }, instruction: `${capital(recipe.distanceWords(move, units))} with ${focalLengthMm} mm` };
+    });
+}
+
+export function wider({ shot, lens }: Setup): Change {
+  return [0.85, 0.7, 0.6, 0.5, 0.4, 0.3]
+    .map((share) => Math.round(shot.focalLengthMm * share))
+    .filter((mm) => mm >= lens.focalLengthMinMm)
+    .map((focalLengthMm) => ({ shot: { ...shot, focalLengthMm }, instruction: `Go wider, to ${focalLengthMm} mm` }));
+}
+
+/** Another rig, carried as its kind usually is. */
+export function otherRig({ shot, rig }: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gaits'>): Change {
+  return rigs
+    .filter((row) => row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M))
+    .map((row) => {
+      const usual = gaits.find((gait) => gait.id === USUAL_GAIT[row.kind]);
+      return { shot: { ...shot, rigId: row.id, gaitId: row.kind === rig.kind || !usual ? shot.gaitId : usual.id }, instruction: `Take ${row.name}` };
+    });
+}
+
+export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Change {
+  return lenses
+    .filter((row) => row.id !== lens.id)
+    .map((row) => ({
+      shot: { ...shot, lensId: row.id, focalLengthMm: Math.min(row.focalLengthMaxMm, Math.max(row.focalLengthMinMm, shot.focalLengthMm)) },
+      instruction: `Take ${row.name}`,
+    }));
+}
+
+/** A camera that reads its sensor faster. */
+export function otherCamera({ shot, camera }: Setup, cameras: Setup['camera'][]): Change {
+  return cameras
+    .filter((row) => row.id !== camera.id && row.readOutMs < camera.readOutMs && row.frameRatesHz.includes(shot.captureRateHz))
+    .map((row) => ({ shot: { ...shot, cameraId: row.id }, instruction: `Take ${row.name}` }));
+}
+
+/** Shorter feathers in the same time: the move is at its pace sooner. */
+export function quicker({ shot }: Setup): Change {
+  const { timing } = shot;
+  return [0.7, 0.5, 0.35].map((share) => {
+    const [inS, outS] = [timing.featherInS, timing.featherOutS].map((s) => Math.round(s * share * 10) / 10);
+    return {
+      shot: { ...shot, timing: { ...timing, featherInS: inS, featherOutS: outS } },
+      instruction: `Feather over ${trim(inS, 1)} s at the start and ${trim(outS, 1)} s at the stop`,
+    };
+  });
+}
+
+export function insideLens({ shot, lens }: Setup): Change {
+  const focalLengthMm = Math.min(lens.focalLengthMaxMm, Math.max(lens.focalLengthMinMm, shot.focalLengthMm));
+  return [{ shot: { ...shot, focalLengthMm }, instruction: `Set ${trim(focalLengthMm, 1)} mm` }];
+}
+
+/** Both feathers softer, in the same time. */
+export function softerBoth({ shot }: Setup): Change {
+  const { timing } = shot;
+  const freeS = timing.durationS - timing.holdStartS - timing.holdEndS;
+  return [0.3, 0.4, 0.5]
+    .map((share) => Math.floor(freeS * share * 10) / 10)
+    .filter((s) => s > Math.min(timing.featherInS, timing.featherOutS))
+    .map((s) => ({
+      shot: { ...shot, timing: { ...timing, featherShape: 'minimumJerk' as const, featherInS: s, featherOutS: s } },
+      instruction: `Feather start and stop over ${trim(s, 1)} s each`,
+    }));
+}
+
+export function higher({ shot }: Setup, units: Units): Change {
+  return [1.15, 1.3, 1.5, 2].map((times) => {
+    const heightM = settable(Math.max(0.3, heightOf(shot)) * times);
+    return { shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `Raise the camera to ${sayLength(heightM, units)}` };
+  });
+}
+
+/** The same move on the other side of the subject. */
+export function otherWay({ shot }: Setup): Change {
+  return [{ shot: { ...shot, move: mirrored(shot.move) }, instruction: 'Go the other way' }];
+}
+
+/** About the subject itself, not a place beside it. */
+export function centred({ shot }: Setup): Change {
+  return [{ shot: { ...shot, move: { ...shot.move, pivotEastM: 0, pivotNorthM: 0 } }, instruction: 'Put the centre on the subject' }];
+}
+
+export function longerLens({ shot, lens }: Setup): Change {
+  return [1.1, 1.2, 1.35, 1.5]
+    .map((times) => Math.round(shot.focalLengthMm * times))
+    .filter((mm) => mm <= lens.focalLengthMaxMm)
+    .map((focalLengthMm) => ({ shot: { ...shot, focalLengthMm }, instruction: `Go longer, to ${focalLengthMm} mm` }));
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
