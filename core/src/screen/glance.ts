@@ -93,24 +93,38 @@ function throughPiece(cameras: Float64Array, c: number, { sin, cos }: Standing, 
 }
 
 const MOST_CORNERS = 4;
+/** A triangle before the near plane: across, up, depth of its corners. */
 const corner = new Float64Array(3 * 3);
+/** What is left of it, as column, line and nearness in the glance. */
 const clipped = new Float64Array(MOST_CORNERS * 3);
 
 function drawPiece(glance: Glance, corners: Float32Array, through: Float64Array, index: number, aspect: number): void {
+  const a0 = through[0], a1 = through[1], a2 = through[2], a3 = through[3]; // prettier-ignore
+  const b0 = through[4], b1 = through[5], b2 = through[6], b3 = through[7]; // prettier-ignore
+  const c0 = through[8], c1 = through[9], c2 = through[10], c3 = through[11]; // prettier-ignore
   for (let i = 0; i < corners.length; i += 9) {
-    for (let k = 0; k < 3; k += 1) {
-      const x = corners[i + 3 * k], y = corners[i + 3 * k + 1], z = corners[i + 3 * k + 2]; // prettier-ignore
-      corner[3 * k] = through[0] * x + through[1] * y + through[2] * z + through[3];
-      corner[3 * k + 1] = through[4] * x + through[5] * y + through[6] * z + through[7];
-      corner[3 * k + 2] = through[8] * x + through[9] * y + through[10] * z + through[11];
+    for (let k = 0; k < 9; k += 3) {
+      const x = corners[i + k];
+      const y = corners[i + k + 1];
+      const z = corners[i + k + 2];
+      corner[k] = a0 * x + a1 * y + a2 * z + a3;
+      corner[k + 1] = b0 * x + b1 * y + b2 * z + b3;
+      corner[k + 2] = c0 * x + c1 * y + c2 * z + c3;
     }
-    const count = clipNear();
-    if (count < 3) continue;
-    for (let k = 0; k < count; k += 1) {
-      const nearness = 1 / clipped[3 * k + 2];
-      clipped[3 * k] = (clipped[3 * k] * nearness + 0.5) * glance.widthCells;
-      clipped[3 * k + 1] = (0.5 - clipped[3 * k + 1] * nearness * aspect) * glance.heightCells;
-      clipped[3 * k + 2] = nearness;
+    // Solids are closed: what faces away is covered by what faces here.
+    const facing =
+      corner[0] * (corner[4] * corner[8] - corner[5] * corner[7]) +
+      corner[1] * (corner[5] * corner[6] - corner[3] * corner[8]) +
+      corner[2] * (corner[3] * corner[7] - corner[4] * corner[6]);
+    if (facing <= 0) continue;
+    let count = 3;
+    if (corner[2] >= NEAR_PLANE_M && corner[5] >= NEAR_PLANE_M && corner[8] >= NEAR_PLANE_M) clipped.set(corner);
+    else count = clipNear();
+    for (let k = 0; k < 3 * count; k += 3) {
+      const nearness = 1 / clipped[k + 2];
+      clipped[k] = (clipped[k] * nearness + 0.5) * glance.widthCells;
+      clipped[k + 1] = (0.5 - clipped[k + 1] * nearness * aspect) * glance.heightCells;
+      clipped[k + 2] = nearness;
     }
     for (let k = 1; k + 1 < count; k += 1) drawTriangle(glance, 0, 3 * k, 3 * k + 3, index);
   }
@@ -145,7 +159,6 @@ function drawTriangle(glance: Glance, a: number, b: number, c: number, index: nu
   const bx = clipped[b], by = clipped[b + 1], bn = clipped[b + 2]; // prettier-ignore
   const cx = clipped[c], cy = clipped[c + 1], cn = clipped[c + 2]; // prettier-ignore
   const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
-  // Solids are closed: what faces away is covered by what faces here.
   if (area > -1e-12) return;
   const top = Math.max(0, Math.ceil(Math.min(ay, by, cy) - 0.5));
   const bottom = Math.min(heightCells - 1, Math.floor(Math.max(ay, by, cy) - 0.5));

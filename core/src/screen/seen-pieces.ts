@@ -15,24 +15,32 @@ export interface PieceSeen {
 
 /** Adds up, glance by glance, what is seen of each piece. */
 export class SeenPieces {
-  private readonly found = new Map<number, PieceSeen>();
+  private readonly cells: Int32Array;
+  private readonly found: (PieceSeen | undefined)[];
 
-  constructor(private readonly pieces: readonly Piece[]) {}
+  constructor(private readonly pieces: readonly Piece[]) {
+    this.cells = new Int32Array(pieces.length);
+    this.found = new Array<PieceSeen | undefined>(pieces.length).fill(undefined);
+  }
 
   add(screenS: number, { pieceAt }: Glance): void {
-    const cells = new Int32Array(this.pieces.length);
-    for (const index of pieceAt) if (index >= 0) cells[index] += 1;
-    cells.forEach((count, index) => {
-      if (count === 0) return;
-      const share = count / pieceAt.length;
+    const { cells, found } = this;
+    cells.fill(0);
+    for (let cell = 0; cell < pieceAt.length; cell += 1) if (pieceAt[cell] >= 0) cells[pieceAt[cell]] += 1;
+    for (let index = 0; index < cells.length; index += 1) {
+      if (cells[index] === 0) continue;
+      const share = cells[index] / pieceAt.length;
       const { id, name } = this.pieces[index];
-      const before = this.found.get(index) ?? { pieceId: id, name, largestShare: 0, largestS: screenS, fromS: screenS, toS: screenS };
-      this.found.set(index, { ...before, toS: screenS, ...(share > before.largestShare ? { largestShare: share, largestS: screenS } : {}) });
-    });
+      const row = (found[index] ??= { pieceId: id, name, largestShare: 0, largestS: screenS, fromS: screenS, toS: screenS });
+      row.toS = screenS;
+      if (share <= row.largestShare) continue;
+      row.largestShare = share;
+      row.largestS = screenS;
+    }
   }
 
   /** Every piece that was seen, largest first. */
   seen(): PieceSeen[] {
-    return [...this.found.values()].sort((a, b) => b.largestShare - a.largestShare);
+    return this.found.filter((row) => row !== undefined).sort((a, b) => b.largestShare - a.largestShare);
   }
 }

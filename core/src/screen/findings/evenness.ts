@@ -14,6 +14,9 @@ export interface Evenness {
   fromS: number;
 }
 
+/** The spectral measure looks no higher than 10 Hz: rows closer than this would only cost time. */
+const ENOUGH_HZ = 24;
+
 /** The least even of the moves of a shot; null when nothing moves. */
 export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: Float64Array): Evenness | null {
   let worst: Evenness | null = null;
@@ -21,7 +24,8 @@ export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: 
     const from = Math.max(0, Math.floor(pace.startS * samples.captureRateHz));
     const to = Math.min(samples.count, Math.ceil(pace.endS * samples.captureRateHz) + 1);
     const part = speed.subarray(from, to);
-    const spectral = spectralArcLength(part, samples.frameRateHz);
+    const stride = Math.max(1, Math.floor(samples.frameRateHz / ENOUGH_HZ));
+    const spectral = spectralArcLength(stride === 1 ? part : part.filter((_, i) => i % stride === 0), samples.frameRateHz / stride);
     if (spectral !== null && (worst === null || spectral < worst.spectral))
       worst = { spectral, jerk: logDimensionlessJerk(part, samples.frameRateHz), fromS: samples.screenS[Math.min(from, samples.count - 1)] };
   }
