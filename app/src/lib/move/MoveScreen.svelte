@@ -2,6 +2,9 @@
   import { onDestroy, tick } from 'svelte';
   import { Dropdown, DropdownItem } from 'flowbite-svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
+  import { resolve } from '$app/paths';
+  import type { Finding } from '@gentle-arc/core/model/finding';
+  import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/model/variants';
   import { MoveSchema, type MoveKind } from '@gentle-arc/core/model/move';
   import { PIECE_KINDS, type PieceKind } from '@gentle-arc/core/model/piece';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
@@ -15,6 +18,7 @@
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
+  import { aboutOf } from './about';
   import { addLeg, addPathPoint, addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
@@ -24,8 +28,10 @@
   import { Playhead } from './playhead.svelte';
   import ReadingList from './ReadingList.svelte';
   import ShotWords from './ShotWords.svelte';
+  import SideBySide from './SideBySide.svelte';
   import Strip from './Strip.svelte';
   import Transport from './Transport.svelte';
+  import Variants from './Variants.svelte';
   import { readWalkFile } from './walk-file';
 
   let { store, shotId }: { store: ShootStore; shotId: string } = $props();
@@ -40,6 +46,10 @@
   /** Which move of the shot is being shaped. */
   let chosenLeg = $state(0);
   let plan: ReturnType<typeof Plan> | undefined = $state();
+  /** The finding that is pointed at in the picture. */
+  let chosenId: string | null = $state(null);
+  /** Both ways to make the shot are shown beside each other. */
+  let beside = $state(false);
 
   const shoot = $derived(store.shoot);
   const shot = $derived(shoot.shots.find((row) => row.id === shotId) ?? shoot.shots[0]);
@@ -54,7 +64,9 @@
   const selected = $derived(shoot.site.pieces.find((piece) => piece.id === selectedId) ?? null);
   const walkOfSelected = $derived(shot.walks.find((walk) => walk.pieceId === selectedId) ?? null);
 
-  $effect(() => playhead.fit(samples.count, samples.frameRateHz));
+  $effect(() => {
+    if (!beside) playhead.fit(samples.count, samples.frameRateHz);
+  });
   $effect(() => live.ask(shoot, shot.id, preferences.units));
   onDestroy(() => {
     playhead.pause();
@@ -156,7 +168,21 @@
   }
 
   function apply(cure: Cure) {
-    store.changeShot(cure.shot.id, () => cure.shot);
+    const shots = shoot.shots.map((row) => (row.id === cure.shot.id ? cure.shot : row));
+    change({ ...shoot, shots, site: cure.pieces ? { ...shoot.site, pieces: cure.pieces } : shoot.site }, null);
+  }
+
+  const chosen = $derived(live.reading?.findings.find((finding) => finding.id === chosenId) ?? null);
+
+  function choose(finding: Finding) {
+    playhead.pause();
+    playhead.toTime(finding.tS);
+    chosenId = chosenId === finding.id ? null : finding.id;
+  }
+
+  function take(letter: 'A' | 'B') {
+    if (shot.variant !== letter) changeShot(flicked, null);
+    beside = false;
   }
 
   function keys(event: KeyboardEvent) {
@@ -165,6 +191,7 @@
     if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) playhead.toggle();
     else if (event.key === 'ArrowLeft') playhead.step(-1);
     else if (event.key === 'ArrowRight') playhead.step(1);
+    else if (event.key.toLowerCase() === 'v' && shot.other) changeShot(flicked, null);
     else if (event.key === 'Home') playhead.toRow(0);
     else if (event.key === 'End') playhead.toRow(samples.count - 1);
     else if ((event.key === 'Delete' || event.key === 'Backspace') && selected) remove();
@@ -172,6 +199,7 @@
       if (choosing) choosing = false;
       else selectedId = null;
       drawing = null;
+      chosenId = null;
     } else return;
     event.preventDefault();
   }
@@ -182,147 +210,178 @@
 
 <svelte:window onkeydown={keys} />
 
-<main class="screen">
-  <div class="left">
-    <div class="picture">
-      <Picture {setup} samples={shown} {row} />
-      <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
-        <Transport {playhead} {samples} {bodied} />
+{#if beside && shot.other}
+  <main class="screen beside">
+    <div class="flex flex-wrap items-center justify-between gap-x-3">
+      <Transport {playhead} {samples} bodied={false} />
+      {@render variants()}
+    </div>
+    <SideBySide {shoot} {shot} {playhead} ontake={take} />
+  </main>
+{:else}
+  {@render one()}
+{/if}
+
+{#snippet variants()}
+  <Variants
+    {shot}
+    {beside}
+    onkeep={() => changeShot(withVariant, null)}
+    onflick={() => changeShot(flicked, null)}
+    onbeside={() => (beside = !beside)}
+    ondrop={() => changeShot(withoutVariant, null)}
+  />
+{/snippet}
+
+{#snippet one()}
+  <main class="screen">
+    <div class="left">
+      <div class="picture">
+        <Picture {setup} samples={shown} {row} about={chosen && aboutOf(chosen.id)} />
+        <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
+          <Transport {playhead} {samples} {bodied} />
+          {@render variants()}
+        </div>
+      </div>
+
+      <div class="strip">
+        <Strip {samples} reading={live.reading} {playhead} {chosenId} joinsS={motion.legs.slice(1).map(({ fromS }) => (fromS * shot.captureRateHz) / shot.frameRateHz)} />
       </div>
     </div>
 
-    <div class="strip"><Strip {samples} reading={live.reading} {playhead} joinsS={motion.legs.slice(1).map(({ fromS }) => (fromS * shot.captureRateHz) / shot.frameRateHz)} /></div>
-  </div>
-
-  <div class="right">
-    <div class="plan">
-      <Plan
-        bind:this={plan}
-        {setup}
-        {motion}
-        {samples}
-        {row}
-        {active}
-        findings={live.reading?.findings ?? []}
-        {selectedId}
-        drawing={drawing !== null}
-        onselect={(id) => {
-          selectedId = id;
-          drawing = null;
-        }}
-        onseek={(tS) => {
-          playhead.pause();
-          playhead.toTime(tS);
-        }}
-        ontwist={twist}
-        onplace={place}
-        onmovehandle={moveHandle}
-        onmovepivot={movePivot}
-        onmovepiece={(id, xM, yM) => change(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
-        onturnpiece={(id, headingDeg) =>
-          change(
-            changePiece(shoot, id, (piece) => ({ ...piece, headingDeg })),
-            `turn.${id}`,
-          )}
-        onresizepiece={(id, lengthM, depthM) =>
-          change(
-            changePiece(shoot, id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM })),
-            `size.${id}`,
-          )}
-        onmovewalkpoint={(pieceId, index, xM, yM) => change(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${index}`)}
-        onsettle={() => store.settle()}
-      />
-      <div class="add">
-        <button class="quiet-button" id="add-piece"><PlusOutline class="h-4 w-4" />Add a piece</button>
-        <Dropdown simple triggeredBy="#add-piece" bind:isOpen={adding} class="z-40 w-56 bg-raised text-ink shadow-lg">
-          {#each Object.entries(PIECE_KINDS) as [kind, facts] (kind)}
-            <DropdownItem onclick={() => add(kind as PieceKind)}>{facts.label}</DropdownItem>
-          {/each}
-        </Dropdown>
-      </div>
-    </div>
-
-    {#if choosing}
-      <MoveChooser kind={leg.move.kind} onchoose={chooseKind} onclose={() => (choosing = false)} />
-    {:else}
-      <LegBar
-        legs={motion.legs}
-        {active}
-        onselect={(index) => (chosenLeg = index)}
-        onchange={() => (choosing = true)}
-        onadd={addMove}
-        onremove={(index) => {
-          changeShot((row) => removeLeg(row, index), null);
-          chosenLeg = Math.max(0, index - 1);
-        }}
-      />
-
-      <div class="words">
-        <input
-          class="note"
-          aria-label="Note for this shot"
-          placeholder="A note for this shot"
-          maxlength="2000"
-          value={shot.note}
-          onchange={(event) => {
-            const note = event.currentTarget.value.trim();
-            changeShot((row) => ({ ...row, note }), null);
+    <div class="right">
+      <div class="plan">
+        <Plan
+          bind:this={plan}
+          {setup}
+          {motion}
+          {samples}
+          {row}
+          {active}
+          findings={live.reading?.findings ?? []}
+          {selectedId}
+          drawing={drawing !== null}
+          onselect={(id) => {
+            selectedId = id;
+            drawing = null;
           }}
-        />
-        {#if empty}
-          <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
-            Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
-          </p>
-        {/if}
-        {#if selected}
-          <PieceSentence
-            piece={selected}
-            walk={walkOfSelected}
-            isSubject={shot.subjectId === selected.id}
-            drawingWalk={drawing === 'walk'}
-            onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
-            onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
-            ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
-            onimportwalk={importWalk}
-            onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
-            onduplicate={duplicate}
-            ondelete={remove}
-            onclose={() => {
-              selectedId = null;
-              drawing = null;
-            }}
-            onsettle={() => store.settle()}
-          />
-          <hr class="my-3 border-hairline" />
-        {/if}
-        <ReadingList
-          {live}
           onseek={(tS) => {
             playhead.pause();
             playhead.toTime(tS);
           }}
-          oncure={apply}
-        />
-        <hr class="my-3 border-hairline" />
-        <ShotWords
-          {setup}
-          kit={shoot.kit}
-          {leg}
-          isFirst={active === 0}
-          {led}
-          drifts={live.reading?.drifts ?? null}
-          drawing={drawing === 'path'}
-          ondraw={() => (drawing = drawing === 'path' ? null : 'path')}
-          onleg={changeActive}
-          onchange={changeShot}
-          onkit={(kit, join) => change({ ...shoot, kit }, join)}
-          ondeliver={(delivery) => change({ ...shoot, delivery }, null)}
+          ontwist={twist}
+          onplace={place}
+          onmovehandle={moveHandle}
+          onmovepivot={movePivot}
+          onmovepiece={(id, xM, yM) => change(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
+          onturnpiece={(id, headingDeg) =>
+            change(
+              changePiece(shoot, id, (piece) => ({ ...piece, headingDeg })),
+              `turn.${id}`,
+            )}
+          onresizepiece={(id, lengthM, depthM) =>
+            change(
+              changePiece(shoot, id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM })),
+              `size.${id}`,
+            )}
+          onmovewalkpoint={(pieceId, index, xM, yM) => change(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${index}`)}
           onsettle={() => store.settle()}
         />
+        <div class="add">
+          <button class="quiet-button" id="add-piece"><PlusOutline class="h-4 w-4" />Add a piece</button>
+          <Dropdown simple triggeredBy="#add-piece" bind:isOpen={adding} class="z-40 w-56 bg-raised text-ink shadow-lg">
+            {#each Object.entries(PIECE_KINDS) as [kind, facts] (kind)}
+              <DropdownItem onclick={() => add(kind as PieceKind)}>{facts.label}</DropdownItem>
+            {/each}
+          </Dropdown>
+        </div>
       </div>
-    {/if}
-  </div>
-</main>
+
+      {#if choosing}
+        <MoveChooser kind={leg.move.kind} onchoose={chooseKind} onclose={() => (choosing = false)} />
+      {:else}
+        <LegBar
+          legs={motion.legs}
+          {active}
+          onselect={(index) => (chosenLeg = index)}
+          onchange={() => (choosing = true)}
+          onadd={addMove}
+          onremove={(index) => {
+            changeShot((row) => removeLeg(row, index), null);
+            chosenLeg = Math.max(0, index - 1);
+          }}
+        />
+
+        <div class="words">
+          <input
+            class="note"
+            aria-label="Note for this shot"
+            placeholder="A note for this shot"
+            maxlength="2000"
+            value={shot.note}
+            onchange={(event) => {
+              const note = event.currentTarget.value.trim();
+              changeShot((row) => ({ ...row, note }), null);
+            }}
+          />
+          {#if empty}
+            <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
+              Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
+            </p>
+          {/if}
+          {#if selected}
+            <PieceSentence
+              piece={selected}
+              walk={walkOfSelected}
+              isSubject={shot.subjectId === selected.id}
+              drawingWalk={drawing === 'walk'}
+              onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
+              onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
+              ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
+              onimportwalk={importWalk}
+              onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
+              onduplicate={duplicate}
+              ondelete={remove}
+              onclose={() => {
+                selectedId = null;
+                drawing = null;
+              }}
+              onsettle={() => store.settle()}
+            />
+            <hr class="my-3 border-hairline" />
+          {/if}
+          <ReadingList
+            {live}
+            {chosenId}
+            limitsHref={resolve('/shoot/[shootId]/limits', { shootId: shoot.id })}
+            onseek={(tS) => {
+              playhead.pause();
+              playhead.toTime(tS);
+            }}
+            onchoose={choose}
+            oncure={apply}
+          />
+          <hr class="my-3 border-hairline" />
+          <ShotWords
+            {setup}
+            kit={shoot.kit}
+            {leg}
+            isFirst={active === 0}
+            {led}
+            drifts={live.reading?.drifts ?? null}
+            drawing={drawing === 'path'}
+            ondraw={() => (drawing = drawing === 'path' ? null : 'path')}
+            onleg={changeActive}
+            onchange={changeShot}
+            onkit={(kit, join) => change({ ...shoot, kit }, join)}
+            ondeliver={(delivery) => change({ ...shoot, delivery }, null)}
+            onsettle={() => store.settle()}
+          />
+        </div>
+      {/if}
+    </div>
+  </main>
+{/snippet}
 
 <style>
   .screen {
@@ -330,6 +389,10 @@
     gap: 1.1rem;
     height: calc(100dvh - 3rem);
     padding: 0 1rem 0.5rem;
+  }
+  .beside {
+    flex-direction: column;
+    gap: 0.4rem;
   }
   .left {
     flex: 1.72;

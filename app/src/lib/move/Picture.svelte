@@ -3,7 +3,9 @@
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { preferences } from '$lib/store/preferences.svelte';
+  import type { About } from './about';
   import Guides from './Guides.svelte';
+  import Highlight from './Highlight.svelte';
   import { hasWebGl2 } from './webgl';
 
   /** The picture through the lens at the playhead. three.js is only loaded here, and only where it can draw. */
@@ -11,11 +13,13 @@
     setup: Setup;
     samples: Samples;
     row: number;
+    /** What to point at. */
+    about?: About | null;
   }
-  let { setup, samples, row }: Props = $props();
+  let { setup, samples, row, about = null }: Props = $props();
 
   const drawable = hasWebGl2();
-  let Canvas3d: Component<Props> | null = $state.raw(null);
+  let Canvas3d: Component<Pick<Props, 'setup' | 'samples' | 'row'>> | null = $state.raw(null);
   let problem: string | null = $state(null);
 
   $effect(() => {
@@ -41,7 +45,8 @@
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}
-  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} />{/if}
+  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} alsoShape={setup.delivery.alsoShape} />{/if}
+  {#if about && drawable && !problem}<Highlight {setup} {samples} {row} {about} />{/if}
 </figure>
 
 <style>

@@ -14,8 +14,12 @@
     playhead: Playhead;
     /** Where one move passes into the next, s on screen. */
     joinsS?: number[];
+    /** The row at the playhead, where the playhead counts in another shot's frames. */
+    row?: number;
+    /** The finding that is pointed at. */
+    chosenId?: string | null;
   }
-  let { samples, reading, playhead, joinsS = [] }: Props = $props();
+  let { samples, reading, playhead, joinsS = [], row: given, chosenId = null }: Props = $props();
 
   interface Curve {
     column: Float64Array;
@@ -39,7 +43,7 @@
 
   const durationS = $derived(samples.screenS[samples.count - 1]);
   const x = $derived(scaleLinear([0, durationS || 1], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
-  const row = $derived(Math.min(playhead.row, samples.count - 1));
+  const row = $derived(given ?? Math.min(playhead.row, samples.count - 1));
 
   const peak = (...columns: Float64Array[]) => columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
   const least = (column: Float64Array) => column.reduce((m, v) => (v < m ? v : m), Infinity);
@@ -182,6 +186,7 @@
       {/each}
     {/each}
     {#each troubles as finding (finding.id)}
+      {#if finding.id === chosenId}<rect class="chosen" x={x(finding.tS) - 12} y="0" width="24" height={MARKS} rx="9" />{/if}
       <path
         class={severity(finding) === 2 ? 'jag' : 'wave'}
         transform="translate({x(finding.tS) - 9} 1)"
@@ -239,6 +244,9 @@
   }
   .knob {
     fill: var(--ink);
+  }
+  .chosen {
+    fill: color-mix(in srgb, var(--far) 24%, transparent);
   }
   .jag {
     stroke: var(--near);

@@ -1,5 +1,5 @@
 <script lang="ts" module>
-  export type Unit = 'm' | 'deg' | 'tenth' | 'degps' | 's' | 'mm' | 'mps' | 'percent' | 'plain';
+  export type Unit = 'm' | 'deg' | 'tenth' | 'degps' | 's' | 'mm' | 'mps' | 'percent' | 'fine' | 'plain';
 </script>
 
 <script lang="ts">
@@ -23,10 +23,11 @@
   let problem: string | null = $state(null);
 
   /** `tenth`: degrees with a decimal. */
-  const SUFFIX: Record<Unit, string> = { m: '', deg: '°', tenth: '°', degps: '°/s', s: ' s', mm: ' mm', mps: '', percent: '%', plain: '' };
+  const SUFFIX: Record<Unit, string> = { m: '', deg: '°', tenth: '°', degps: '°/s', s: ' s', mm: ' mm', mps: '', percent: '%', fine: '', plain: '' };
   const say = (number: number) => {
     if (unit === 'm') return sayLength(number, preferences.units);
     if (unit === 'mps') return saySpeed(number, preferences.units);
+    if (unit === 'fine') return `${Number(number.toPrecision(4))}`;
     return `${trim(number, unit === 'deg' || unit === 'degps' ? 0 : 2)}${SUFFIX[unit]}`;
   };
   const shown = $derived(typed ?? say(value));

@@ -11,6 +11,7 @@
   let { store }: { store: ShootStore } = $props();
 
   const shotId = $derived(page.params.shotId);
+  const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
 
@@ -40,7 +41,8 @@
     size={Math.max(6, store.shoot.name.length)}
   />
   <nav class="flex min-w-0 items-center gap-1" aria-label="Screens">
-    <a class="quiet-button shrink-0" href={resolve('/shoot/[shootId]', { shootId: store.shoot.id })} aria-current={shotId ? undefined : 'page'}>Shots</a>
+    <a class="quiet-button shrink-0" href={resolve('/shoot/[shootId]', { shootId: store.shoot.id })} aria-current={shotId || limits ? undefined : 'page'}>Shots</a>
+    {#if limits}<span class="text-soft" aria-hidden="true">›</span> <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
       <span class="text-soft" aria-hidden="true">›</span>
       <span class="truncate font-semibold" aria-current="page">{number} {shot.name}</span>
@@ -83,6 +85,7 @@
       >{preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight'}</DropdownItem
     >
     <DropdownItem onclick={() => set({ guides: !preferences.guides })}>{preferences.guides ? 'Hide level and thirds' : 'Show level and thirds'}</DropdownItem>
+    <DropdownItem href={resolve('/shoot/[shootId]/limits', { shootId: store.shoot.id })}>Limits of the reading</DropdownItem>
   </Dropdown>
 </header>
 

@@ -4,7 +4,8 @@ import type { AimMode } from '@gentle-arc/core/model/shot';
 import type { Finding } from '@gentle-arc/core/model/finding';
 import type { Approach } from '@gentle-arc/core/rig/people';
 import type { Caution } from '@gentle-arc/core/rig/cautions';
-import type { Cure } from '@gentle-arc/core/search/cures';
+import type { Figures } from '@gentle-arc/core/reading/read-figures';
+import type { SearchStep } from '@gentle-arc/core/search/cures';
 
 /** What the page asks the reading worker. */
 export const ReadingRequestSchema = z.object({ shoot: ShootSchema, shotId: z.string(), units: z.enum(['metric', 'imperial']) });
@@ -29,6 +30,7 @@ export interface ShownReading {
   /** How far the subject leaves its place under each way of turning the camera; null where the moves say where to look. */
   drifts: Record<AimMode, number> | null;
   findings: Finding[];
+  figures: Figures;
   approaches: Approach[];
   cautions: Caution[];
   /** How long the worker took, ms. */
@@ -37,5 +39,7 @@ export interface ShownReading {
 
 export interface ReadingWorker {
   read(request: ReadingRequest): Promise<ShownReading>;
-  cures(request: ReadingRequest, findingId: string): Promise<Cure[]>;
+  /** Looks for changes that help, telling of every step it takes; resolves to false when it was called off. A new search calls off the one before. */
+  search(request: ReadingRequest, onStep: (step: SearchStep) => void): Promise<boolean>;
+  callOff(): Promise<void>;
 }

@@ -1,9 +1,11 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { readFigures } from '@gentle-arc/core/reading/read-figures';
 import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
+import { cameraSpeedMps } from '@gentle-arc/core/screen/findings/evenness';
 import { whileInFrame } from '@gentle-arc/core/screen/subject-in-frame';
-import { curesFor } from '@gentle-arc/core/search/cures';
+import { searchCures } from '@gentle-arc/core/search/cures';
 import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
 
 function shotOf({ shoot, shotId }: ReadingRequest): Shot {
@@ -12,22 +14,24 @@ function shotOf({ shoot, shotId }: ReadingRequest): Shot {
   return shot;
 }
 
+/** How often a search listens, and how often it tells how far it is, ms. */
+const REST_MS = 25;
+const TELL_MS = 100;
+let searches = 0;
+
 const worker: ReadingWorker = {
   async read(message) {
     const from = performance.now();
     const request = ReadingRequestSchema.parse(message);
     const { picture, findings, cautions, approaches, heights } = readShot(request.shoot, shotOf(request), request.units);
     const { samples, site, subject } = picture;
-    const cameraSpeedMps = new Float64Array(samples.count);
-    for (let i = 1; i < samples.count; i += 1)
-      cameraSpeedMps[i] = Math.hypot(samples.xM[i] - samples.xM[i - 1], samples.yM[i] - samples.yM[i - 1], samples.zM[i] - samples.zM[i - 1]) * samples.captureRateHz;
     const columns: ShownReading['columns'] = {
       nearSpeed: site.near.speed,
       subjectSpeed: whileInFrame(subject, subject.speed),
       farSpeed: site.far.speed,
       subjectHeight: whileInFrame(subject, subject.height),
       visible: picture.visible,
-      cameraSpeedMps,
+      cameraSpeedMps: cameraSpeedMps(samples),
       cameraHeightM: heights,
       focusDistanceM: samples.focusDistanceM,
       focalLengthMm: samples.focalLengthMm,
@@ -38,6 +42,7 @@ const worker: ReadingWorker = {
       racks: picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
       drifts: driftByAim(picture.setup),
       findings,
+      figures: readFigures(picture, request.units),
       cautions,
       approaches,
       tookMs: performance.now() - from,
@@ -47,11 +52,27 @@ const worker: ReadingWorker = {
       Object.values(columns).map((column) => column.buffer as ArrayBuffer),
     );
   },
-  async cures(message, findingId) {
+  async search(message, onStep) {
     const request = ReadingRequestSchema.parse(message);
-    const shot = shotOf(request);
-    const finding = readShot(request.shoot, shot, request.units).findings.find((row) => row.id === findingId);
-    return finding ? curesFor(request.shoot, shot, finding, request.units) : [];
+    searches += 1;
+    const number = searches;
+    let [restedMs, toldMs] = [performance.now(), 0];
+    for (const step of searchCures(request.shoot, shotOf(request), request.units)) {
+      const nowMs = performance.now();
+      if (step.found || nowMs - toldMs > TELL_MS) {
+        onStep(step);
+        toldMs = nowMs;
+      }
+      if (nowMs - restedMs < REST_MS) continue;
+      // Lets a word to call it off come in.
+      await new Promise((resolve) => setTimeout(resolve));
+      if (number !== searches) return false;
+      restedMs = performance.now();
+    }
+    return true;
+  },
+  async callOff() {
+    searches += 1;
   },
 };
 

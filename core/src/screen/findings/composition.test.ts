@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_AIM } from '../../model/defaults';
 import type { Move } from '../../model/move';
+import type { Piece } from '../../model/piece';
 import type { Delivery } from '../../model/shoot';
 import type { Shot } from '../../model/shot';
 import { readShot } from '../../reading/read-shot';
