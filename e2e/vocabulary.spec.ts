@@ -94,7 +94,7 @@ test('a reveal is told with its moment, and missed when nothing is in the way', 
   await openShot(page, 'shot-column');
   await expect(verdict(page)).toHaveText('Reads smoothly');
   await page.getByText(/things are fine/).click();
-  await expect(reading(page).getByText(/Ansa comes into sight from \d\.\d s to \d\.\d s\./)).toBeVisible();
+  await expect(reading(page).getByText(/Ansa comes into sight at \d\.\d s, within \d\.\d s\./)).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toContainText('In sight');
   const post = page.getByRole('button', { name: 'Gallery post 4' });
   await post.focus();

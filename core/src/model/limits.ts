@@ -117,6 +117,22 @@ export function limitsOf(own: OwnLimits): Limits {
   return Object.fromEntries(LIMIT_NAMES.map((name) => [name, own[name] ?? LIMITS[name].value])) as Limits;
 }
 
+const SHOWN_UNITS: Record<string, string> = {
+  'frame widths': '% of the width',
+  'frame widths a second': '% of the width a second',
+  'frame widths per second squared': '% of the width per second squared',
+  'frame heights': '% of the height',
+  share: '%',
+  'share a second': '% a second',
+  'share of its reach': '% of its reach',
+};
+
+/** How a limit is shown to people: shares as per cent. The shown number is the limit's value times `times`. */
+export function shownLimit({ unit }: Pick<Limit, 'unit'>): { times: number; unit: string } {
+  const shown = SHOWN_UNITS[unit];
+  return shown === undefined ? { times: 1, unit } : { times: 100, unit: shown };
+}
+
 /** Fastest smooth speed on screen in frame widths a second at a frame rate: one frame width in the crossing time, which shortens as frames come faster. */
 export function smoothSpeed(frameRateHz: number, limits: Pick<Limits, 'crossingTimeAt24S'>): number {
   return frameRateHz / (24 * limits.crossingTimeAt24S);

@@ -12,18 +12,18 @@ describe('streaks', () => {
     expect(streaks.length).toBeGreaterThan(5);
     // 2° a second for 0.4 s on a frame as wide as it is far: at least tan 0.8°, a little more off the axis.
     const least = Math.tan((0.8 * Math.PI) / 180);
-    for (const { u, toU } of streaks) {
-      expect(u - toU).toBeGreaterThan(least * 0.95);
-      expect(u - toU).toBeLessThan(least * 1.35);
+    for (const { fromU, toU } of streaks) {
+      expect(fromU - toU).toBeGreaterThan(least * 0.95);
+      expect(fromU - toU).toBeLessThan(least * 1.35);
     }
   });
   it('stay in their layer, and are none in a locked-off shot', () => {
     const { setup, samples } = filmed(usual('still'), { timing: TIMING });
-    for (const layer of ['near', 'far'] as const) for (const { u, v, toU, toV } of streaker(setup, samples)(20, layer)) expect([toU, toV]).toEqual([u, v]);
+    for (const layer of ['near', 'far'] as const) for (const { fromU, fromV, toU, toV } of streaker(setup, samples)(20, layer)) expect([toU, toV]).toEqual([fromU, fromV]);
     const slide = filmed({ ...usual('slide'), travelM: 2 }, { timing: TIMING });
     const mean = (layer: 'near' | 'far') => {
       const streaks = streaker(slide.setup, slide.samples)(120, layer);
-      return streaks.reduce((sum, { u, v, toU, toV }) => sum + Math.hypot(toU - u, toV - v), 0) / streaks.length;
+      return streaks.reduce((sum, { fromU, fromV, toU, toV }) => sum + Math.hypot(toU - fromU, toV - fromV), 0) / streaks.length;
     };
     expect(mean('near')).toBeGreaterThan(0.005);
   });

@@ -14,8 +14,10 @@ export interface Cure {
   findingId: string;
   /** What to do: `Take 9 s for it`. */
   instruction: string;
-  /** What it does to the finding: `removes the jolt (hardness of the stop from 125%/s² to 33%/s²)`. */
+  /** What it does to the finding: `removes the jolt`. */
   effect: string;
+  /** Its number before and after, `125%/s² → 33%/s²`; empty where it says the same. */
+  numbers: string;
   /** What it costs or gains elsewhere: `the subject becomes 8% smaller`. */
   costs: string[];
   /** All of it as one sentence. */
@@ -130,13 +132,15 @@ class Search {
     const costs = costsOf({ shot, brief: before }, { shot: rung.shot, brief: after }, finding.id, rung.pieces !== undefined);
     const mended = alsoMends(before, after, finding.id);
     const effect = effectOf(finding, same);
-    const words = [...costs.map((cost) => cost.words), ...(mended.length > 0 ? [`also helps: ${mended.join(', ')}`] : [])];
+    const words = [...costs.map((cost) => cost.words), ...(mended.length > 0 ? [`also helps ${mended.length > 2 ? `${mended.length} other things` : mended.join(' and ')}`] : [])];
+    const numbers = !same || finding.said === same.said ? '' : `${finding.measure} from ${finding.said} to ${same.said}`;
     return {
       findingId: finding.id,
       instruction: rung.instruction,
       effect,
+      numbers: numbers && `${finding.said} → ${same?.said}`,
       costs: words,
-      sentence: `${rung.instruction}: ${[effect, ...words].join('; ')}.`,
+      sentence: `${rung.instruction}: ${[numbers ? `${effect} (${numbers})` : effect, ...words].join('; ')}.`,
       removes: now === 0,
       weight: costs.reduce((sum, { weight }) => sum + weight, 0) - mended.length * MENDED_WEIGHT,
       shot: rung.shot,
@@ -155,8 +159,7 @@ class Search {
   }
 }
 
-function effectOf(before: Finding, after: { severity: number; grade: string; said: string } | undefined): string {
+function effectOf(before: Finding, after: { severity: number; grade: string } | undefined): string {
   const word = before.grade === 'cannot' || before.grade === 'tight' ? 'trouble' : before.grade;
-  const verb = !after || after.severity === 0 ? `removes the ${word}` : `softens it to ${after.grade}`;
-  return !after || before.said === after.said ? verb : `${verb} (${before.measure} from ${before.said} to ${after.said})`;
+  return !after || after.severity === 0 ? `removes the ${word}` : `softens it to ${after.grade}`;
 }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { LIMIT_NAMES, LIMITS, limitRange, type Limit, type LimitGroup, type LimitName } from '@gentle-arc/core/model/limits';
+  import { LIMIT_NAMES, LIMITS, limitRange, shownLimit, type Limit, type LimitGroup, type LimitName } from '@gentle-arc/core/model/limits';
   import NumberField from '$lib/parts/NumberField.svelte';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
 
@@ -36,23 +36,39 @@
       {#each names as name (name)}
         {@const limit = facts(name)}
         {@const [least, most] = limitRange(name)}
+        {@const shown = shownLimit(limit)}
         <li class:own={own[name] !== undefined}>
           <span class="label">{limit.label}</span>
-          <span class="value"
-            ><NumberField
-              label={limit.label}
-              value={own[name] ?? limit.value}
-              unit="fine"
-              min={least}
-              max={most}
-              step={step(limit.value)}
-              onchange={(value) => set(name, value)}
-              onsettle={() => store.settle()}
-            />
-            {limit.unit}</span
-          >
+          <span class="value">
+            {#if limit.unit === 'm'}
+              <NumberField
+                label={limit.label}
+                value={own[name] ?? limit.value}
+                unit="m"
+                min={least}
+                max={most}
+                step={step(limit.value)}
+                onchange={(value) => set(name, value)}
+                onsettle={() => store.settle()}
+              />
+            {:else}
+              <NumberField
+                label={limit.label}
+                value={(own[name] ?? limit.value) * shown.times}
+                unit="fine"
+                min={least * shown.times}
+                max={most * shown.times}
+                step={step(limit.value * shown.times)}
+                onchange={(value) => set(name, Number((value / shown.times).toPrecision(10)))}
+                onsettle={() => store.settle()}
+              />
+              {shown.unit}
+            {/if}
+          </span>
           <span class="source"
-            >{limit.source}{#if own[name] !== undefined}. Ships as <button class="link" onclick={() => restore(name)}>{limit.value} {limit.unit}</button>{/if}</span
+            >{limit.source}{#if own[name] !== undefined}. Ships as <button class="link" onclick={() => restore(name)}
+                >{Number((limit.value * shown.times).toPrecision(6))} {shown.unit}</button
+              >{/if}</span
           >
         </li>
       {/each}

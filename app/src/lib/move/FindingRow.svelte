@@ -19,7 +19,7 @@
 
 {#snippet way(cure: Cure)}
   <button class="cure" onclick={() => oncure(cure)}>
-    <b>{cure.instruction}</b> <span class="effect">{[cure.effect, ...cure.costs].join('; ')}</span>
+    <b>{cure.instruction}</b> <span class="effect">{[cure.numbers ? `${cure.effect}, ${cure.numbers}` : cure.effect, ...cure.costs].join('; ')}</span>
   </button>
 {/snippet}
 

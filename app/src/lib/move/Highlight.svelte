@@ -5,7 +5,7 @@
   import { isInFrame, subjectInFrame } from '@gentle-arc/core/screen/subject-in-frame';
   import type { About } from './about';
 
-  /** What a chosen finding is about, drawn over the picture: how far still things go in the next moment, or the subject. */
+  /** What a chosen finding is about, drawn over the picture: how far still things go about this moment (the dot leads), or the subject. */
   interface Props {
     setup: Setup;
     samples: Samples;
@@ -21,7 +21,7 @@
   );
   const x = (u: number) => (u + 0.5) * 100;
   const y = (v: number) => (0.5 - v) * 100;
-  const longEnough = ({ u, v, toU, toV }: Streak) => Math.hypot(toU - u, toV - v) > 0.002;
+  const longEnough = ({ fromU, fromV, toU, toV }: Streak) => Math.hypot(toU - fromU, toV - fromV) > 0.002;
   const box = $derived.by(() => {
     if (about !== 'subject' || !setup.subject || !isInFrame(subject, row)) return null;
     const [half, top, base] = [Math.max(0.012, subject.halfWidth[row] * 1.15), subject.topV[row] + 0.015, subject.baseV[row] - 0.015];
@@ -32,8 +32,9 @@
 <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true" data-about={about}>
   {#each layers as layer (layer)}
     {#each streaksAt(row, layer).filter(longEnough) as streak, i (i)}
-      <path class="under" d="M{x(streak.u)} {y(streak.v)}L{x(streak.toU)} {y(streak.toV)}" />
-      <path class={layer} d="M{x(streak.u)} {y(streak.v)}L{x(streak.toU)} {y(streak.toV)}" />
+      <path class="under" d="M{x(streak.fromU)} {y(streak.fromV)}L{x(streak.toU)} {y(streak.toV)}" />
+      <path class={layer} d="M{x(streak.fromU)} {y(streak.fromV)}L{x(streak.toU)} {y(streak.toV)}" />
+      <path class="{layer} tip" d="M{x(streak.toU)} {y(streak.toV)}h0" />
     {/each}
   {/each}
   {#if box}
@@ -62,6 +63,9 @@
     stroke: #fffdf8;
     stroke-opacity: 0.75;
     stroke-width: 5.5px;
+  }
+  .tip {
+    stroke-width: 7px;
   }
   .near {
     stroke: #b4531f;

@@ -240,7 +240,7 @@
         <Picture {setup} samples={shown} {row} about={chosen && aboutOf(chosen.id)} />
         <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
           <Transport {playhead} {samples} {bodied} />
-          {@render variants()}
+          <span class="hidden sm:block">{@render variants()}</span>
         </div>
       </div>
 
@@ -313,6 +313,7 @@
         />
 
         <div class="words">
+          <span class="sm:hidden">{@render variants()}</span>
           <input
             class="note"
             aria-label="Note for this shot"
@@ -364,6 +365,7 @@
           <hr class="my-3 border-hairline" />
           <ShotWords
             {setup}
+            subjectDistanceM={samples.subjectDistanceM[samples.count - 1]}
             kit={shoot.kit}
             {leg}
             isFirst={active === 0}

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { PIECE_KINDS, type Opening, type Piece } from '@gentle-arc/core/model/piece';
+  import { LAYERS, PIECE_KINDS, type Opening, type Piece, type PieceLayer } from '@gentle-arc/core/model/piece';
   import type { Walk, WalkPoint } from '@gentle-arc/core/model/shot';
+  import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
 
   /** One piece, said as sentences, with what can be done to it. */
@@ -24,6 +25,8 @@
   let files: HTMLInputElement | undefined = $state();
   let problem: string | null = $state(null);
   const MOST_TIMES = 12;
+  const LAYER_NAMES: Record<PieceLayer, string> = { auto: 'its distance says', near: 'near, always', subject: 'with the subject', far: 'far, always' };
+  const LAYER_ITEMS = LAYERS.map((value) => ({ value, name: LAYER_NAMES[value] }));
 
   const set = (key: 'xM' | 'yM' | 'zM' | 'headingDeg' | 'lengthM' | 'depthM' | 'heightM', value: number) =>
     onchange(
@@ -93,6 +96,12 @@
       <NumberField label="Opening head" value={piece.opening.heightM} unit="m" min={0} max={500} step={0.1} onchange={(v) => setOpening('heightM', v)} {onsettle} /> up,
       <NumberField label="Opening offset" value={piece.opening.offsetM} unit="m" min={-1000} max={1000} step={0.1} onchange={(v) => setOpening('offsetM', v)} {onsettle} /> from the middle.
     {/if}
+    {#if !isSubject}In the reading it counts as <Choice
+        label="Layer"
+        value={piece.layer}
+        items={LAYER_ITEMS}
+        onchange={(layer) => onchange((row) => ({ ...row, layer: layer as PieceLayer }), null)}
+      />.{/if}
   </p>
   {#if walk && walk.points.length > 1}
     <p class="leading-8">

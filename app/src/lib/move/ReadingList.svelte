@@ -91,7 +91,18 @@
   progress {
     width: 5rem;
     height: 0.45rem;
-    accent-color: var(--subject);
+    appearance: none;
+  }
+  progress::-webkit-progress-bar {
+    border-radius: 999px;
+    background: var(--hairline);
+  }
+  progress::-webkit-progress-value {
+    border-radius: 999px;
+    background: var(--subject);
+  }
+  progress::-moz-progress-bar {
+    background: var(--subject);
   }
   .fold {
     margin-top: 0.25rem;

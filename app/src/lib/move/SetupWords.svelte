@@ -1,24 +1,27 @@
 <script lang="ts">
   import type { Kit } from '@gentle-arc/core/model/kit';
   import { USUAL_GAIT } from '@gentle-arc/core/model/default-rigs';
-  import type { Delivery, Setup } from '@gentle-arc/core/model/shoot';
+  import { ALSO_SHAPES, type Delivery, type Setup } from '@gentle-arc/core/model/shoot';
   import { STICK_SPEEDS, type Shot, type StickSpeed } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { choicesOf, deliveryKey } from './deliveries';
+  import FocusWords from './FocusWords.svelte';
   import RigFigures from './RigFigures.svelte';
 
   /** What is carried by whom, how fast it records and shows, and the shape it is delivered in, as sentences. */
   interface Props {
     setup: Setup;
+    /** At the end of the shot. */
+    subjectDistanceM: number;
     kit: Kit;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onkit: (kit: Kit, join: string | null) => void;
     ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, kit, onchange, onkit, ondeliver, onsettle }: Props = $props();
+  let { setup, subjectDistanceM, kit, onchange, onkit, ondeliver, onsettle }: Props = $props();
 
   const shot = $derived(setup.shot);
   const lens = $derived(setup.lens);
@@ -53,6 +56,12 @@
   const setCapture = (hz: number) => onchange((row) => ({ ...row, captureRateHz: hz }), null);
   const setShown = (hz: number) => onchange((row) => ({ ...row, frameRateHz: hz, captureRateHz: row.captureRateHz === row.frameRateHz ? hz : row.captureRateHz }), null);
 
+  const ALSO_NAMES: Record<Delivery['alsoShape'], string> = {
+    none: 'in no other shape',
+    upright: 'and cut upright later',
+    wide: 'and cut wide later',
+    square: 'and cut square later',
+  };
   const slow = $derived(shot.captureRateHz / shot.frameRateHz);
   const lensRange = (row: Kit['lenses'][number]) =>
     row.focalLengthMinMm === row.focalLengthMaxMm ? `${trim(row.focalLengthMinMm, 0)} mm` : `${trim(row.focalLengthMinMm, 0)}–${trim(row.focalLengthMaxMm, 0)} mm`;
@@ -93,7 +102,7 @@
       value={shot.stick}
       items={STICK_SPEEDS.map((value) => ({ value, name: value }))}
       onchange={(stick) => onchange((row) => ({ ...row, stick: stick as StickSpeed }), null)}
-    /> stick speed{/if}. <RigFigures rig={setup.rig} gait={setup.gait} {kit} {onkit} {onsettle} />
+    /> stick speed{/if}. <RigFigures {setup} {kit} {onkit} {onsettle} />
 </p>
 <p class="said">
   It records <Choice label="Capture rate" value={String(shot.captureRateHz)} items={rates(shot.captureRateHz)} onchange={(hz) => setCapture(Number(hz))} /> frames a second and shows
@@ -108,7 +117,10 @@
     step={5}
     onchange={(v) => onchange((row) => ({ ...row, shutterDeg: v }), 'shutter')}
     {onsettle}
-  />. The whole shoot is delivered
+  />. <FocusWords {setup} {subjectDistanceM} {onchange} {onsettle} />
+</p>
+<p class="said">
+  The whole shoot is delivered
   <Choice
     label="Delivery shape"
     value={deliveryKey(setup.delivery)}
@@ -117,5 +129,11 @@
       const chosen = deliveries.find((row) => deliveryKey(row) === key);
       if (chosen) ondeliver({ ...setup.delivery, widthPx: chosen.widthPx, heightPx: chosen.heightPx });
     }}
+  />,
+  <Choice
+    label="Also cut as"
+    value={setup.delivery.alsoShape}
+    items={ALSO_SHAPES.map((value) => ({ value, name: ALSO_NAMES[value] }))}
+    onchange={(alsoShape) => ondeliver({ ...setup.delivery, alsoShape: alsoShape as Delivery['alsoShape'] })}
   />.
 </p>

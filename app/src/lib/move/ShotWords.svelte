@@ -10,6 +10,7 @@
   /** The whole plan of a shot, said as sentences whose numbers can be typed over; of a chain, the move that is being shaped. */
   interface Props {
     setup: Setup;
+    subjectDistanceM: number;
     kit: Kit;
     leg: Leg;
     isFirst: boolean;
@@ -25,7 +26,7 @@
     ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, kit, leg, isFirst, led, drifts, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
+  let { setup, subjectDistanceM, kit, leg, isFirst, led, drifts, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
 
   const shot = $derived(setup.shot);
 </script>
@@ -44,5 +45,5 @@
   />
   <TimingWords {leg} {isFirst} {onleg} {onsettle} />
   <AimWords aim={shot.aim} {led} {drifts} onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} {onsettle} />
-  <SetupWords {setup} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
+  <SetupWords {setup} {subjectDistanceM} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
 </section>

@@ -56,7 +56,7 @@
         {#if live.reading}<GradeMark grade={verdict.grade} /><span class="min-w-0 flex-1">{verdict.text}</span>{:else}<span class="flex-1 text-soft">Reading…</span>{/if}
         <button class="quiet-button text-sm" onclick={() => ontake(letter)}>Take {letter}</button>
       </h2>
-      <div class="strip"><Strip {samples} reading={live.reading} {playhead} {row} /></div>
+      <div class="strip"><span class="letter small" aria-hidden="true">{letter}</span><Strip {samples} reading={live.reading} {playhead} {row} /></div>
       <ul>
         {#each (live.reading?.findings ?? []).filter((finding) => severity(finding) > 0) as finding (finding.id)}
           <li class="flex gap-2 py-1 leading-snug"><span class="shrink-0 pt-0.5"><GradeMark grade={finding.grade} /></span>{finding.sentence}</li>
@@ -69,7 +69,7 @@
 <style>
   .sides {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: 1.2rem;
     min-height: 0;
     flex: 1;
@@ -85,13 +85,32 @@
     color: var(--paper);
     font-size: 1rem;
   }
+  .letter.small {
+    display: none;
+    width: 1.3rem;
+    height: 1.3rem;
+    font-size: 0.8rem;
+  }
   .strip {
     overflow: hidden;
   }
   @media (max-width: 799px) {
     .sides {
-      grid-template-columns: 1fr;
+      display: flex;
+      flex-direction: column;
+      gap: 0.3rem;
       overflow: visible;
+    }
+    /* Both pictures first, then what is measured of them. */
+    section {
+      display: contents;
+    }
+    .letter.small {
+      display: grid;
+    }
+    .strip,
+    ul {
+      order: 1;
     }
   }
 </style>

@@ -2,7 +2,7 @@ import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { saveShoot } from './database';
 
-const AUTOSAVE_MS = 400;
+const AUTOSAVE_MS = 200;
 const MOST_STEPS = 300;
 
 /** The open shoot: every change goes through `change`, can be undone, and is saved by itself. */

@@ -1,7 +1,9 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { smoothed } from '@gentle-arc/core/motion/columns';
 import { readFigures } from '@gentle-arc/core/reading/read-figures';
+import { SEEN_S } from '@gentle-arc/core/screen/figures';
 import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
 import { cameraSpeedMps } from '@gentle-arc/core/screen/findings/evenness';
 import { whileInFrame } from '@gentle-arc/core/screen/subject-in-frame';
@@ -26,9 +28,10 @@ const worker: ReadingWorker = {
     const { picture, findings, cautions, approaches, heights } = readShot(request.shoot, shotOf(request), request.units);
     const { samples, site, subject } = picture;
     const columns: ShownReading['columns'] = {
-      nearSpeed: site.near.speed,
-      subjectSpeed: whileInFrame(subject, subject.speed),
-      farSpeed: site.far.speed,
+      // As they are judged: a shorter flicker is not seen as motion.
+      nearSpeed: smoothed(site.near.speed, SEEN_S * samples.frameRateHz),
+      subjectSpeed: smoothed(whileInFrame(subject, subject.speed), SEEN_S * samples.frameRateHz),
+      farSpeed: smoothed(site.far.speed, SEEN_S * samples.frameRateHz),
       subjectHeight: whileInFrame(subject, subject.height),
       visible: picture.visible,
       cameraSpeedMps: cameraSpeedMps(samples),

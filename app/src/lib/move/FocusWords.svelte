@@ -1,0 +1,54 @@
+<script lang="ts">
+  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import { legsOf, type Shot } from '@gentle-arc/core/model/shot';
+  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import Choice from '$lib/parts/Choice.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+
+  /** Stop and focus, as a sentence. `subjectDistanceM`: how far the subject is at the end of the shot, where a focus that stays is usually set. */
+  interface Props {
+    setup: Setup;
+    subjectDistanceM: number;
+    onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    onsettle: () => void;
+  }
+  let { setup, subjectDistanceM, onchange, onsettle }: Props = $props();
+
+  const shot = $derived(setup.shot);
+  const racks = $derived(legsOf(shot).every(({ move }) => recipeOf(move).focus !== undefined));
+
+  function setMode(mode: string) {
+    const distanceM = Math.max(0.05, Math.round(subjectDistanceM * 100) / 100);
+    onchange((row) => ({ ...row, focus: mode === 'fixed' ? { mode: 'fixed', distanceM } : { mode: 'follow' } }), null);
+  }
+</script>
+
+At f/<NumberField
+  label="Stop"
+  value={shot.fNumber}
+  unit="plain"
+  min={setup.lens.fNumberMin}
+  max={64}
+  step={0.1}
+  onchange={(fNumber) => onchange((row) => ({ ...row, fNumber }), 'stop')}
+  {onsettle}
+/>{#if racks}, focus as the move says.{:else}, focus
+  <Choice
+    label="Focus"
+    value={shot.focus.mode}
+    items={[
+      { value: 'follow', name: 'follows the subject' },
+      { value: 'fixed', name: 'stays at one distance' },
+    ]}
+    onchange={setMode}
+  />{#if shot.focus.mode === 'fixed'},
+    <NumberField
+      label="Focus distance"
+      value={shot.focus.distanceM}
+      unit="m"
+      min={0.05}
+      max={10000}
+      step={0.1}
+      onchange={(distanceM) => onchange((row) => ({ ...row, focus: { mode: 'fixed', distanceM } }), 'focusDistance')}
+      {onsettle}
+    />{/if}.{/if}

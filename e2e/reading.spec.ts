@@ -1,0 +1,135 @@
+import { expect, test } from '@playwright/test';
+import { openShot, reading, textOf, verdict } from './helpers';
+
+test('a finding leads the playhead to where it happens and points at what it is about', async ({ page }) => {
+  await openShot(page, 'shot-pavilion');
+  const picture = page.getByRole('figure', { name: 'Picture through the lens' });
+  const finding = reading(page).getByRole('button', { name: /Far things cross the frame/ });
+  await finding.click();
+  await expect(finding).toHaveAttribute('aria-pressed', 'true');
+  const time = page.getByRole('slider', { name: 'Time in the shot' });
+  const said = (await finding.getAttribute('aria-label'))?.match(/at ([\d.]+) seconds/)?.[1];
+  expect(Number(await time.getAttribute('aria-valuenow'))).toBeCloseTo(Number(said), 0);
+  await expect(picture.locator('[data-about="far"]')).toBeVisible();
+  expect(await picture.locator('[data-about="far"] path').count()).toBeGreaterThan(10);
+  await page.keyboard.press('Escape');
+  await expect(picture.locator('[data-about]')).toHaveCount(0);
+});
+
+test('cures come lightest first, say what they cost, and can be unfolded, taken and undone', async ({ page }) => {
+  await openShot(page, 'shot-gallery');
+  await expect(verdict(page)).toHaveText('Nearly: 1 thing to look at');
+  const ways = reading(page).getByRole('button', { name: /removes the ripple/ });
+  await expect(ways.first()).toBeVisible();
+  await reading(page)
+    .getByText(/Why, and \d more ways? to mend it/)
+    .click();
+  await expect(
+    reading(page)
+      .getByText(/the subject becomes \d+% larger/)
+      .first(),
+  ).toBeVisible();
+  await ways.first().click();
+  await expect(verdict(page)).toHaveText('Reads smoothly');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(verdict(page)).toHaveText('Nearly: 1 thing to look at');
+});
+
+test('the search for changes shows how far it is, can be stopped and taken up again', async ({ page }) => {
+  await openShot(page, 'shot-pavilion');
+  const stop = reading(page).getByRole('button', { name: 'Stop', exact: true });
+  await expect(stop).toBeVisible();
+  await expect(reading(page).getByText(/Trying changes that would help: \d+ of \d+/)).toBeVisible();
+  await stop.click();
+  await expect(reading(page).getByText(/Stopped before every change was tried/)).toBeVisible();
+  await reading(page).getByRole('button', { name: 'Go on' }).click();
+  await expect(stop).toBeVisible();
+  await expect(stop).toBeHidden({ timeout: 60_000 });
+  await expect(
+    reading(page)
+      .getByRole('button', { name: /removes the/ })
+      .first(),
+  ).toBeVisible();
+});
+
+test('a second way to make a shot is kept, flicked to, and seen side by side under one playhead', async ({ page }) => {
+  await openShot(page, 'shot-leaves');
+  await page.getByRole('button', { name: 'Try a second way' }).first().click();
+  await expect(page.getByRole('button', { name: 'Way B' }).first()).toHaveAttribute('aria-pressed', 'true');
+  const feather = page.getByLabel('Feather out', { exact: true });
+  await feather.fill('2');
+  await feather.press('Enter');
+  await expect(reading(page).getByText(/The stop jerks/)).toBeHidden();
+  await page.getByRole('button', { name: 'Way A' }).first().click();
+  await expect(reading(page).getByText(/The stop jerks/)).toBeVisible();
+  await expect(feather).toHaveValue('0 s');
+  await page.keyboard.press('v');
+  await expect(feather).toHaveValue('2 s');
+
+  await page.getByRole('button', { name: 'Side by side' }).first().click();
+  const [a, b] = [page.getByRole('region', { name: 'Way A' }), page.getByRole('region', { name: 'Way B' })];
+  await expect(a.getByRole('figure')).toBeVisible();
+  await expect(b.getByRole('figure')).toBeVisible();
+  await expect(a.getByRole('listitem').filter({ hasText: 'The stop jerks' })).toBeVisible();
+  await expect(b.getByRole('listitem').filter({ hasText: 'The stop jerks' })).toHaveCount(0);
+  const sliders = page.getByRole('slider', { name: 'Time in the shot' });
+  await sliders.first().focus();
+  await page.keyboard.press('PageDown');
+  for (const slider of [sliders.first(), sliders.last()]) await expect(slider).toHaveAttribute('aria-valuenow', '0.42');
+  await b.getByRole('button', { name: 'Take B' }).click();
+  await expect(feather).toHaveValue('2 s');
+  await page.getByRole('button', { name: 'Keep B only' }).first().click();
+  await expect(page.getByRole('button', { name: 'Try a second way' }).first()).toBeVisible();
+});
+
+test('limits are shown with their sources, changed, read by, kept in the file, and restored with one press', async ({ page }) => {
+  await openShot(page, 'shot-gallery');
+  await expect(verdict(page)).toHaveText('Nearly: 1 thing to look at');
+  await reading(page).getByText('The numbers, and marks for a hand move').click();
+  await expect(reading(page).getByText(/At the start:/)).toBeVisible();
+  await reading(page).getByRole('link', { name: 'What they are held against' }).click();
+  await expect(page.getByRole('heading', { name: 'What the reading is held against' })).toBeVisible();
+  await expect(page.getByText(/crossing-time rule in camera handbooks/)).toBeVisible();
+  const depth = page.getByLabel('Near or far against the subject: below this depth hardly shows');
+  await expect(depth).toHaveValue('3');
+  await depth.fill('900');
+  await depth.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('must be from');
+  await depth.fill('1');
+  await depth.press('Enter');
+  await expect(page.getByText('1 differs from what ships.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByText('The whole shoot (.arc.json)').click();
+  expect(JSON.parse(await textOf(await download))).toMatchObject({ limits: { parallaxWeak: 0.01 } });
+  await page.getByRole('link', { name: 'Shots', exact: true }).click();
+  await page.getByRole('link', { name: 'Open The yard, empty' }).click();
+  await expect(verdict(page)).toHaveText('Reads smoothly');
+  await page.getByRole('button', { name: 'View', exact: true }).click();
+  await page.getByText('Limits of the reading').click();
+  await page.getByRole('button', { name: 'Back to the usual limits' }).click();
+  await expect(depth).toHaveValue('3');
+  await expect(page.getByText('All are as they ship.')).toBeVisible();
+});
+
+test('focus that stays, a second shape and a pinned piece change the reading', async ({ page }) => {
+  await openShot(page, 'shot-leaves');
+  await page.getByLabel('Focus', { exact: true }).selectOption({ label: 'stays at one distance' });
+  const stop = page.getByLabel('Stop', { exact: true });
+  await stop.fill('2.8');
+  await stop.press('Enter');
+  await expect(
+    reading(page)
+      .getByText(/is (soft|out of focus) at the start/)
+      .first(),
+  ).toBeVisible();
+  await page.getByLabel('Also cut as').selectOption({ label: 'and cut upright later' });
+  await reading(page)
+    .getByText(/things are fine/)
+    .click();
+  await expect(
+    reading(page)
+      .getByText(/stays inside the upright cut as well/)
+      .first(),
+  ).toBeVisible();
+});
