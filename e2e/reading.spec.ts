@@ -74,7 +74,7 @@ test('a second way to make a shot is kept, flicked to, and seen side by side und
   await expect(b.getByRole('listitem').filter({ hasText: 'The stop jerks' })).toHaveCount(0);
   const sliders = page.getByRole('slider', { name: 'Time in the shot' });
   await sliders.first().focus();
-  await page.keyboard.press('PageDown');
+  await page.keyboard.press('PageUp');
   for (const slider of [sliders.first(), sliders.last()]) await expect(slider).toHaveAttribute('aria-valuenow', '0.42');
   await b.getByRole('button', { name: 'Take B' }).click();
   await expect(feather).toHaveValue('2 s');
