@@ -9,7 +9,9 @@ import { everywhere, siteMotion } from '../src/screen/layer-speed';
 import { stillPoints } from '../src/screen/picture';
 import { subjectInFrame } from '../src/screen/subject-in-frame';
 import { pointsOf, type SitePoints } from '../src/site/site-points';
+import { quickest, row } from './quickest';
 import { sampleTheMostComplex } from './sampling.bench';
+import { readingStages } from './stages.bench';
 
 /** Prints what a reading costs here, and how that compares with three.js doing the same projection and speed. Ratios come from one process. */
 const SITE_POINTS = 2000;
@@ -18,17 +20,6 @@ const ROUNDS = 60;
 const shoot = readShootFile(readFileSync(new URL('../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
 const shot = { ...shoot.shots[2], frameRateHz: 60, captureRateHz: 60, timing: { ...shoot.shots[2].timing, durationS: 10 } };
 const setup = setupOf(shoot, shot);
-
-/** The quickest of many rounds, ms: on a shared machine the others measure the neighbours. */
-function quickest(rounds: number, work: () => void): number {
-  let best = Infinity;
-  for (let k = 0; k < rounds; k += 1) {
-    const from = performance.now();
-    work();
-    best = Math.min(best, performance.now() - from);
-  }
-  return best;
-}
 
 function exactly(count: number, points: SitePoints): SitePoints {
   const pick = (axis: number) => Float64Array.from({ length: count }, (_, i) => points.xyzM[3 * Math.floor((i * points.count) / count) + axis]);
@@ -74,7 +65,6 @@ const samplingMs = quickest(ROUNDS, () => sampleShot(setup, motion));
 const pointsMs = quickest(ROUNDS, () => stillPoints(setup, motion));
 const wholeMs = quickest(ROUNDS, () => readShot(shoot, shot));
 
-const row = (name: string, ms: number, more = '') => console.log(`${name.padEnd(46)} ${ms.toFixed(2).padStart(8)} ms  ${more}`);
 console.log(`a ${shot.timing.durationS} s move at ${shot.frameRateHz} samples a second: ${samples.count} rows`);
 row(`projection and speed, ${points.count} points`, kernelMs, `${((kernelMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
 row('the same with three.js Vector3.project', threeMs, `${((threeMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
@@ -88,3 +78,5 @@ const complexMs = quickest(ROUNDS, complex.work);
 row(`sampling the most complex chain (${complex.count} rows)`, complexMs, `${((100 * complexMs) / 5).toFixed(0)}% of the 5 ms it may take`);
 row('of which laying out its legs', complexMs - quickest(ROUNDS, complex.share));
 console.log(`ratio of the most complex chain to a plain move: ${(complexMs / samplingMs).toFixed(1)}`);
+
+readingStages();

@@ -28,17 +28,40 @@ interface Standing {
   cos: number;
   radiusM: number;
   heightM: number;
-  corners: () => Float32Array;
+  mesh: () => Mesh;
+}
+
+/** A drawn solid for looking at: its corners once each, and which three make a triangle. */
+interface Mesh {
+  /** x, y, z in the piece's own frame, m. */
+  corners: Float32Array;
+  triangles: Uint16Array;
 }
 
 // Pieces are never changed in place.
-const solids = new WeakMap<Piece, Float32Array>();
+const meshes = new WeakMap<Piece, Mesh>();
 
-/** The corners of a piece's drawn solid, made once for as long as the piece is the same. */
-export function cornersOf(piece: Piece): Float32Array {
-  let corners = solids.get(piece);
-  if (!corners) solids.set(piece, (corners = solidOf(piece).positions));
-  return corners;
+/** The mesh of a piece's drawn solid, made once for as long as the piece is the same. */
+function meshOf(piece: Piece): Mesh {
+  const known = meshes.get(piece);
+  if (known) return known;
+  const { positions } = solidOf(piece);
+  const corners: number[] = [];
+  const triangles = new Uint16Array(positions.length / 3);
+  const places = new Map<string, number>();
+  for (let i = 0; i < triangles.length; i += 1) {
+    const [x, y, z] = positions.subarray(3 * i, 3 * i + 3);
+    const key = `${x},${y},${z}`;
+    let at = places.get(key);
+    if (at === undefined) {
+      places.set(key, (at = corners.length / 3));
+      corners.push(x, y, z);
+    }
+    triangles[i] = at;
+  }
+  const mesh = { corners: Float32Array.from(corners), triangles };
+  meshes.set(piece, mesh);
+  return mesh;
 }
 
 /** A way to look at the site of a shot through its camera: call it with a row of the samples. The same glance is written over each time. */
@@ -53,7 +76,7 @@ export function glancer({ pieces, shot }: Setup, samples: Samples, widthCells: n
     cos: Math.cos(piece.headingDeg * RAD),
     radiusM: Math.hypot(piece.lengthM, piece.depthM, piece.heightM) / 2,
     heightM: piece.heightM,
-    corners: () => cornersOf(piece),
+    mesh: () => meshOf(piece),
   }));
   const reach = Math.hypot(0.5, 0.5 / aspect);
   const place = new Float64Array(3);
@@ -75,7 +98,7 @@ export function glancer({ pieces, shot }: Setup, samples: Samples, widthCells: n
       // The corner of the frame is the farthest anything can stand from the axis and still be seen.
       if (Math.hypot(across, up) - depth * reach > piece.radiusM * Math.hypot(scale, reach)) continue;
       throughPiece(cameras, c, piece, x, y, z, through);
-      drawPiece(glance, piece.corners(), through, piece.index, aspect);
+      drawPiece(glance, piece.mesh(), through, piece.index, aspect);
     }
     return glance;
   };
@@ -93,33 +116,46 @@ function throughPiece(cameras: Float64Array, c: number, { sin, cos }: Standing, 
 }
 
 const MOST_CORNERS = 4;
-/** A triangle before the near plane: across, up, depth of its corners. */
+/** All corners of a piece before the near plane: across, up, depth. */
+let seen = new Float64Array(3 * 512);
+/** A triangle of them. */
 const corner = new Float64Array(3 * 3);
 /** What is left of it, as column, line and nearness in the glance. */
 const clipped = new Float64Array(MOST_CORNERS * 3);
 
-function drawPiece(glance: Glance, corners: Float32Array, through: Float64Array, index: number, aspect: number): void {
+function drawPiece(glance: Glance, { corners, triangles }: Mesh, through: Float64Array, index: number, aspect: number): void {
   const a0 = through[0], a1 = through[1], a2 = through[2], a3 = through[3]; // prettier-ignore
   const b0 = through[4], b1 = through[5], b2 = through[6], b3 = through[7]; // prettier-ignore
   const c0 = through[8], c1 = through[9], c2 = through[10], c3 = through[11]; // prettier-ignore
-  for (let i = 0; i < corners.length; i += 9) {
-    for (let k = 0; k < 9; k += 3) {
-      const x = corners[i + k];
-      const y = corners[i + k + 1];
-      const z = corners[i + k + 2];
-      corner[k] = a0 * x + a1 * y + a2 * z + a3;
-      corner[k + 1] = b0 * x + b1 * y + b2 * z + b3;
-      corner[k + 2] = c0 * x + c1 * y + c2 * z + c3;
-    }
+  if (seen.length < corners.length) seen = new Float64Array(corners.length);
+  for (let i = 0; i < corners.length; i += 3) {
+    const x = corners[i];
+    const y = corners[i + 1];
+    const z = corners[i + 2];
+    seen[i] = a0 * x + a1 * y + a2 * z + a3;
+    seen[i + 1] = b0 * x + b1 * y + b2 * z + b3;
+    seen[i + 2] = c0 * x + c1 * y + c2 * z + c3;
+  }
+  for (let i = 0; i < triangles.length; i += 3) {
+    const a = 3 * triangles[i];
+    const b = 3 * triangles[i + 1];
+    const c = 3 * triangles[i + 2];
+    const ax = seen[a], ay = seen[a + 1], az = seen[a + 2]; // prettier-ignore
+    const bx = seen[b], by = seen[b + 1], bz = seen[b + 2]; // prettier-ignore
+    const cx = seen[c], cy = seen[c + 1], cz = seen[c + 2]; // prettier-ignore
     // Solids are closed: what faces away is covered by what faces here.
-    const facing =
-      corner[0] * (corner[4] * corner[8] - corner[5] * corner[7]) +
-      corner[1] * (corner[5] * corner[6] - corner[3] * corner[8]) +
-      corner[2] * (corner[3] * corner[7] - corner[4] * corner[6]);
-    if (facing <= 0) continue;
-    let count = 3;
-    if (corner[2] >= NEAR_PLANE_M && corner[5] >= NEAR_PLANE_M && corner[8] >= NEAR_PLANE_M) clipped.set(corner);
-    else count = clipNear();
+    if (ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx) <= 0) continue;
+    const target = az >= NEAR_PLANE_M && bz >= NEAR_PLANE_M && cz >= NEAR_PLANE_M ? clipped : corner;
+    target[0] = ax;
+    target[1] = ay;
+    target[2] = az;
+    target[3] = bx;
+    target[4] = by;
+    target[5] = bz;
+    target[6] = cx;
+    target[7] = cy;
+    target[8] = cz;
+    const count = target === clipped ? 3 : clipNear();
     for (let k = 0; k < 3 * count; k += 3) {
       const nearness = 1 / clipped[k + 2];
       clipped[k] = (clipped[k] * nearness + 0.5) * glance.widthCells;

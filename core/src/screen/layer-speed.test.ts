@@ -53,6 +53,16 @@ describe('site motion', () => {
       }
     }
   });
+  it('measured at every third row, stays near what every row says, and is the same where it is measured', () => {
+    const setup = plainSetup(moved(ARC));
+    const samples = sampleShot(setup);
+    const { depthM, rightwards, upwards } = subjectInFrame(samples, setup.subject);
+    const points = everywhere(scattered(4000));
+    const [all, some] = [1, 3].map((stride) => siteMotion(samples, points, depthM, rightwards, upwards, stride).far.speed);
+    const most = Math.max(...all);
+    for (let row = 1; row < samples.count; row += 1) expect(Math.abs(some[row] - all[row])).toBeLessThan(0.05 * most);
+    for (const row of [1, 4, 40, samples.count - 1]) expect(some[row]).toBe(all[row]);
+  });
   it('says nothing about a layer with nothing in it', () => {
     const setup = plainSetup(moved(ARC));
     const samples = sampleShot(setup);

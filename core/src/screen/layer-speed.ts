@@ -41,14 +41,22 @@ export function everywhere(auto: SitePoints): PointsAt {
 /**
  * Screen motion of the site's points, layer by layer. `pointsAt` gives the points that can be seen in a row, those pinned to a layer apart. A point counts in row i when it is in the picture then; its
  * velocity is its displacement from row i−1 times the frame rate. `subjectDepthM` sorts the layers;
- * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with.
+ * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with. With a
+ * `stride` only every so many rows are measured, each over one frame as ever, and those between are bridged evenly.
  */
-export function siteMotion(samples: Samples, pointsAt: PointsAt, subjectDepthM: Float64Array, subjectRightwards: Float64Array, subjectUpwards: Float64Array): SiteMotion {
+export function siteMotion(
+  samples: Samples,
+  pointsAt: PointsAt,
+  subjectDepthM: Float64Array,
+  subjectRightwards: Float64Array,
+  subjectUpwards: Float64Array,
+  stride = 1,
+): SiteMotion {
   const near = emptyLayer(samples.count);
   const far = emptyLayer(samples.count);
   const sums = new Float64Array(SUMS);
   const halfHeight = samples.frameHeightMm / samples.frameWidthMm / 2;
-  for (let row = 1; row < samples.count; row += 1) {
+  for (const row of rowsOf(samples.count, stride)) {
     const { auto, near: pinnedNear, far: pinnedFar } = pointsAt(row);
     const camera = row * CAMERA_SIZE;
     sums.fill(0);
@@ -58,9 +66,35 @@ export function siteMotion(samples: Samples, pointsAt: PointsAt, subjectDepthM: 
     settle(near, row, sums, 0, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
     settle(far, row, sums, 4, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
   }
+  if (stride > 1) for (const layer of [near, far]) bridge(layer, samples.count, stride);
   for (const layer of [near, far])
     for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject, layer.points]) if (samples.count > 1) column[0] = column[1];
   return { near, far };
+}
+
+/** Row 1, every `stride` rows after it, and the last. */
+function rowsOf(count: number, stride: number): number[] {
+  const rows: number[] = [];
+  for (let row = 1; row < count; row += stride) rows.push(row);
+  if (rows.length > 0 && rows[rows.length - 1] !== count - 1) rows.push(count - 1);
+  return rows;
+}
+
+/** Fills the rows between measured ones; beside a gap the nearer measured row stands for them. */
+function bridge(layer: LayerMotion, count: number, stride: number): void {
+  const rows = rowsOf(count, stride);
+  for (let k = 1; k < rows.length; k += 1) {
+    const [from, to] = [rows[k - 1], rows[k]];
+    for (let row = from + 1; row < to; row += 1) {
+      const share = (row - from) / (to - from);
+      const nearer = share < 0.5 ? from : to;
+      layer.points[row] = layer.points[nearer];
+      for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject]) {
+        const between = column[from] + share * (column[to] - column[from]);
+        column[row] = Number.isNaN(between) ? column[nearer] : between;
+      }
+    }
+  }
 }
 
 function emptyLayer(count: number): LayerMotion {

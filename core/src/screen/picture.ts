@@ -30,6 +30,8 @@ export interface Picture {
   words: Words;
 }
 
+/** Layers are measured at no more rows a second than this: they are judged over 0.4 s. */
+export const LAYER_ROWS_HZ = 24;
 const FINE_PER_SIDE = 17;
 const COARSE_PER_SIDE = 15;
 
@@ -70,7 +72,14 @@ export function measurePicture(setup: Setup, words: Words): Picture {
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
   const { pointsAt, pieces } = lookThrough(setup, motion, samples);
-  const site = siteMotion(samples, pointsAt, depthM, orZero(whileInFrame(subject, subject.rightwards)), orZero(whileInFrame(subject, subject.upwards)));
+  const site = siteMotion(
+    samples,
+    pointsAt,
+    depthM,
+    orZero(whileInFrame(subject, subject.rightwards)),
+    orZero(whileInFrame(subject, subject.upwards)),
+    Math.max(1, Math.floor(samples.frameRateHz / LAYER_ROWS_HZ)),
+  );
   return { setup, motion, samples, subject, visible: visibleShare(setup, samples), site, depthM, screen: screenMotion(samples, depthM), pieces, words };
 }
 

@@ -17,8 +17,7 @@ interface Occluder {
   walk: WalkAt;
   sin: number;
   cos: number;
-  /** Corners of the solid's triangles in its own frame: across, along, up. */
-  corners: () => Float32Array;
+  triangles: () => Triangles;
   /** Half its size across and along, and its height, m. */
   halfAcrossM: number;
   halfAlongM: number;
@@ -76,17 +75,40 @@ export function visibleShare({ pieces, shot, subject }: Setup, samples: Samples)
 }
 
 function occluderOf(piece: Piece, walk: WalkAt): Occluder {
-  // Most pieces are never in the way; their solids are not made.
-  let corners: Float32Array | null = null;
   return {
     walk,
     sin: Math.sin(piece.headingDeg * RAD),
     cos: Math.cos(piece.headingDeg * RAD),
-    corners: () => (corners ??= solidOf(piece).positions),
+    // Most pieces are never in the way; their solids are not made.
+    triangles: () => trianglesOf(piece),
     halfAcrossM: piece.depthM / 2,
     halfAlongM: piece.lengthM / 2,
     heightM: piece.heightM,
   };
+}
+
+/** The triangles of a drawn solid, with the lowest and highest of each; all in the piece's own frame, m. */
+interface Triangles {
+  corners: Float32Array;
+  bands: Float32Array;
+}
+
+// Pieces are never changed in place.
+const made = new WeakMap<Piece, Triangles>();
+
+function trianglesOf(piece: Piece): Triangles {
+  const known = made.get(piece);
+  if (known) return known;
+  const corners = solidOf(piece).positions;
+  const bands = new Float32Array((corners.length / 9) * 2);
+  for (let i = 0; i < corners.length; i += 9) {
+    const [a, b, c] = [corners[i + 2], corners[i + 5], corners[i + 8]];
+    bands[(i / 9) * 2] = Math.min(a, b, c);
+    bands[(i / 9) * 2 + 1] = Math.max(a, b, c);
+  }
+  const triangles = { corners, bands };
+  made.set(piece, triangles);
+  return triangles;
 }
 
 /** Where a line enters and leaves the slab between two planes, as shares of the line; written into `span`, which must hold what the slabs before left. False when nothing is left. */
@@ -120,11 +142,16 @@ function reaches(solid: Occluder, fromX: number, fromY: number, fromZ: number, t
 function hits(solid: Occluder, fromX: number, fromY: number, fromZ: number, toX: number, toY: number, toZ: number): boolean {
   if (!reaches(solid, fromX, fromY, fromZ, toX, toY, toZ, 0)) return false;
   const { sin, cos } = solid;
-  const corners = solid.corners();
+  // Between these heights the line is inside the solid's box: triangles above or below cannot be met.
+  const [enterZ, leaveZ] = [fromZ + span[0] * (toZ - fromZ), fromZ + span[1] * (toZ - fromZ)];
+  const lowest = Math.min(enterZ, leaveZ) - 1e-6;
+  const highest = Math.max(enterZ, leaveZ) + 1e-6;
+  const { corners, bands } = solid.triangles();
   // Into the solid's own frame: across to its right, along its heading.
   const [ox, oy] = [fromX * cos - fromY * sin, fromX * sin + fromY * cos];
   const [dx, dy, dz] = [toX * cos - toY * sin - ox, toX * sin + toY * cos - oy, toZ - fromZ];
-  for (let i = 0; i < corners.length; i += 9) {
+  for (let i = 0, k = 0; i < corners.length; i += 9, k += 2) {
+    if (bands[k] > highest || bands[k + 1] < lowest) continue;
     const ax = corners[i], ay = corners[i + 1], az = corners[i + 2]; // prettier-ignore
     const ux = corners[i + 3] - ax, uy = corners[i + 4] - ay, uz = corners[i + 5] - az; // prettier-ignore
     const vx = corners[i + 6] - ax, vy = corners[i + 7] - ay, vz = corners[i + 8] - az; // prettier-ignore

@@ -5,7 +5,7 @@ import { legAt, legsOf, slowFactor, withLeg, type Shot } from '../model/shot';
 import type { Units } from '../model/units';
 import { sampleShot } from '../motion/sample';
 import * as aim from './aim-levers';
-import { foreground } from './foreground';
+import { aside, foreground } from './foreground';
 import * as lever from './levers';
 import type { Change } from './levers';
 
@@ -93,6 +93,7 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     lever.higher(setup, units),
     lever.otherWay(setup),
     lever.travel(setup, FURTHER_ALONG, units),
+    aside(setup, units),
     foreground(setup, 'farther', units),
     lever.lower(setup, units),
     lever.distance(setup, NEARER, units),

@@ -98,27 +98,33 @@ class Search {
 
   /**
    * The gentlest rung of a change that takes the finding away, or else the gentlest that softens it; null when none does. A rung
-   * that makes another finding worse is none. Rungs are tried in leaps (1st, 2nd, 4th, 8th) and then back to the leap's start.
+   * that makes another finding worse is none. Rungs are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped,
+   * or all that were leapt over when none did.
    */
   *firstThatHelps(change: Change, finding: Finding): Generator<undefined, Cure | null> {
+    const leaps: number[] = [];
+    for (let leap = 0; leap < change.length; leap = leap * 2 + 1) leaps.push(leap);
+    const between = (from: number, to: number) => [...change.keys()].filter((k) => k > from && k < to && !leaps.includes(k));
     let softer: Cure | null = null;
-    let from = 0;
-    for (let leap = 0; from < change.length; leap = leap * 2 + 1) {
-      const to = Math.min(leap, change.length - 1);
-      const cure = this.weigh(change[to], finding);
+    for (const [i, k] of leaps.entries()) {
+      const cure = this.weigh(change[k], finding);
       yield;
-      if (cure?.removes) {
-        for (let k = from; k < to; k += 1) {
-          const gentler = this.weigh(change[k], finding);
-          yield;
-          if (gentler?.removes) return gentler;
-        }
-        return cure;
+      if (!cure?.removes) {
+        softer ??= cure;
+        continue;
       }
-      softer ??= cure;
-      from = to + 1;
+      return (yield* this.firstThatRemoves(change, between(leaps[i - 1] ?? -1, k), finding)) ?? cure;
     }
-    return softer;
+    return (yield* this.firstThatRemoves(change, between(-1, change.length), finding)) ?? softer;
+  }
+
+  private *firstThatRemoves(change: Change, rungs: readonly number[], finding: Finding): Generator<undefined, Cure | null> {
+    for (const k of rungs) {
+      const cure = this.weigh(change[k], finding);
+      yield;
+      if (cure?.removes) return cure;
+    }
+    return null;
   }
 
   private weigh(rung: Rung, finding: Finding): Cure | null {

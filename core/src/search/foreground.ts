@@ -50,3 +50,25 @@ export function foreground(setup: Setup, to: 'nearer' | 'farther', units: Units)
     ];
   });
 }
+
+const ASIDE_M = [0.5, 1, 1.6, 2.4];
+
+/** The movable thing in the foreground nearest to the line of sight put aside, to whichever side it stands already. */
+export function aside(setup: Setup, units: Units): Change {
+  const { xM, yM, reachM, pieces } = between(setup);
+  const target = setup.subject ?? { xM: xM + 1, yM };
+  const [ax, ay] = [(target.xM - xM) / (reachM || 1), (target.yM - yM) / (reachM || 1)];
+  /** How far a piece stands to the right of the line of sight. */
+  const offM = (piece: Piece) => (piece.xM - xM) * ay - (piece.yM - yM) * ax;
+  const [first] = pieces.map(({ piece }) => piece).sort((a, b) => Math.abs(offM(a)) - Math.abs(offM(b)));
+  if (!first) return [];
+  const side = offM(first) < 0 ? -1 : 1;
+  return ASIDE_M.map((byM) => {
+    const moved = { ...first, xM: cm(first.xM + side * byM * ay), yM: cm(first.yM - side * byM * ax) };
+    return {
+      shot: setup.shot,
+      pieces: setup.pieces.map((row) => (row.id === first.id ? moved : row)),
+      instruction: `Put ${first.name} ${sayLength(byM, units)} to the ${side < 0 ? 'left' : 'right'}`,
+    };
+  });
+}

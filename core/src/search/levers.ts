@@ -192,7 +192,7 @@ export function softerBoth({ shot }: Setup): Change {
 }
 
 export function higher({ shot }: Setup, units: Units): Change {
-  return [1.15, 1.3, 1.5, 2].map((times) => {
+  return [1.15, 1.3, 1.5, 2, 3].map((times) => {
     const heightM = settable(Math.max(0.3, heightOf(shot)) * times);
     return { shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `Raise the camera to ${sayLength(heightM, units)}` };
   });

@@ -41,7 +41,7 @@ function spacingOn(piece: Piece, focus: Focus): number {
 const stepsAlong = (sideM: number, spacingM: number) => Math.min(MOST_ALONG, Math.max(2, Math.round(sideM / spacingM) + 1));
 
 /**
- * Points that stand for what can be seen moving: on the outline of every piece at its base, middle and top, densest
+ * Points that stand for what can be seen moving: on the outline of every piece from base to top, densest
  * about the focus, and on the ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that move) are left out.
  */
 export function sitePoints(pieces: readonly Piece[], focus: Focus, lattices: readonly Lattice[], without: ReadonlySet<string> = new Set()): SitePoints {
@@ -140,6 +140,14 @@ export function clustered(xyzM: Float64Array): SitePoints {
   return { count, xyzM, spheresM };
 }
 
+const MOST_UP = 7;
+
+/** Heights at which a piece that stands up is looked at, as shares of its own: at least base, middle and top. */
+function evenly(heightM: number, spacingM: number): number[] {
+  const steps = Math.min(MOST_UP, Math.max(3, Math.round(heightM / spacingM) + 1));
+  return Array.from({ length: steps }, (_, i) => i / (steps - 1));
+}
+
 function addPiece(piece: Piece, spacingM: number, xs: number[], ys: number[], zs: number[]): void {
   const lengthSteps = stepsAlong(piece.lengthM, spacingM);
   const depthSteps = stepsAlong(piece.depthM, spacingM);
@@ -151,7 +159,7 @@ function addPiece(piece: Piece, spacingM: number, xs: number[], ys: number[], zs
       zs.push(piece.zM + level * piece.heightM);
     }
   };
-  const levels = piece.kind === 'slab' ? [1] : piece.kind === 'ridge' ? [0] : piece.kind === 'hedge' ? [0.1, 1] : [0, 0.5, 1];
+  const levels = piece.kind === 'slab' ? [1] : piece.kind === 'ridge' ? [0] : piece.kind === 'hedge' ? [0.1, 1] : evenly(piece.heightM, spacingM);
   for (let i = 0; i < lengthSteps; i += 1) {
     const a = i / (lengthSteps - 1) - 0.5;
     put(a, -0.5, levels);

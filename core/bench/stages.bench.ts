@@ -1,0 +1,93 @@
+import { severity } from '../src/model/finding';
+import { setupOf } from '../src/model/shoot';
+import { motionOf } from '../src/motion/legs';
+import { sampleShot } from '../src/motion/sample';
+import { readFigures } from '../src/reading/read-figures';
+import { readShot } from '../src/reading/read-shot';
+import { rigFindings } from '../src/rig/envelope';
+import { heightsM } from '../src/rig/heights';
+import { pictureFindings } from '../src/screen/findings';
+import { glancer } from '../src/screen/glance';
+import { siteMotion } from '../src/screen/layer-speed';
+import { LAYER_ROWS_HZ, measurePicture, stillPoints } from '../src/screen/picture';
+import { screenMotion } from '../src/screen/screen-motion';
+import { GLANCE_CELLS, glanceRows, SeenPoints } from '../src/screen/seen-points';
+import { subjectInFrame } from '../src/screen/subject-in-frame';
+import { visibleShare } from '../src/screen/visible-share';
+import { searchCures } from '../src/search/cures';
+import { busyShoot } from './busy-site';
+import { quickest, quickestRound, row } from './quickest';
+
+const ROUNDS = 30;
+const READING_MS = 60;
+const CURES_MS = 2000;
+
+/** Prints what a whole reading of a busy site costs, the share of each of its stages, how it grows with frames and pieces, and what a search for cures takes. */
+export function readingStages(): void {
+  const { shoot, shot } = busyShoot(60, 8, 10, 60);
+  const setup = setupOf(shoot, shot);
+  const motion = motionOf(setup);
+  const samples = sampleShot(setup, motion);
+  const subject = subjectInFrame(samples, setup.subject);
+  const glance = glancer(setup, samples, GLANCE_CELLS);
+  const { rows, stretch } = glanceRows(samples);
+  const still = stillPoints(setup, motion);
+  const seen = () => {
+    const points = new SeenPoints(still, samples, true);
+    for (const at of rows) points.add(at, glance(at));
+    return points;
+  };
+  const pointsAt = seen().at(stretch);
+  const heights = heightsM(setup, samples);
+  const picture = measurePicture(setup, { units: 'metric' });
+  const whole = quickest(ROUNDS, () => readShot(shoot, shot));
+  console.log(`\na full reading: 10 s at 60 a second (${samples.count} rows), ${setup.pieces.length} pieces, 8 of them figures, ${still.auto.count} points`);
+  row('the whole reading', whole, `${((100 * whole) / READING_MS).toFixed(0)}% of the ${READING_MS} ms it may take`);
+  const stages: [string, () => void][] = [
+    ['laying out and sampling the move', () => sampleShot(setup, motionOf(setup))],
+    ['collecting points', () => stillPoints(setup, motion)],
+    ['glances: what hides what, points and pieces', seen],
+    ['speeds of near and far', () => siteMotion(samples, pointsAt, subject.depthM, subject.rightwards, subject.upwards, Math.floor(samples.frameRateHz / LAYER_ROWS_HZ))],
+    ['visible share of the subject', () => visibleShare(setup, samples)],
+    ['starts, stops and evenness on screen', () => screenMotion(samples, subject.depthM)],
+    ['findings of the picture', () => pictureFindings(picture)],
+    ['findings of the rig', () => rigFindings(setup, motion, samples, heights, 'metric')],
+  ];
+  const round = quickestRound(
+    ROUNDS,
+    stages.map(([, work]) => work),
+  );
+  const total = round.reduce((sum, ms) => sum + ms, 0);
+  stages.forEach(([name], i) => row(`  ${name}`, round[i], `${((100 * round[i]) / total).toFixed(0)}%`));
+  row(
+    'the numbers and marks besides',
+    quickest(ROUNDS, () => readFigures(picture)),
+    'once, when a reading is shown',
+  );
+
+  const cost = (pieces: number, durationS: number) => {
+    const busy = busyShoot(pieces, 8, durationS, 60);
+    return quickest(ROUNDS / 2, () => readShot(busy.shoot, busy.shot));
+  };
+  const [half, full, twice] = [5, 10, 20].map((durationS) => cost(60, durationS));
+  console.log(`growth with frames, 300 : 600 : 1200 rows: 1 : ${(full / half).toFixed(2)} : ${(twice / half).toFixed(2)} (linear: 1 : 2 : 4)`);
+  const [few, some, many] = [30, 60, 120].map((pieces) => cost(pieces, 10));
+  console.log(`growth with pieces, 30 : 60 : 120: 1 : ${(some / few).toFixed(2)} : ${(many / few).toFixed(2)} (linear at most: 1 : 2 : 4)`);
+
+  const troubled = busyShoot(60, 8, 10, 25);
+  const timing = { ...troubled.shot.timing, durationS: 5, featherInS: 0.4, featherOutS: 0.3 };
+  const bad = { ...troubled.shot, timing };
+  const troubles = readShot(troubled.shoot, bad).findings.filter((finding) => severity(finding) > 0);
+  const five = new Set(troubles.slice(0, 5).map(({ id }) => id));
+  let readings = 0;
+  const searchMs = quickest(3, () => {
+    readings = 0;
+    const found = new Set<string>();
+    for (const step of searchCures(troubled.shoot, bad)) {
+      readings += 1;
+      if (step.found && five.has(step.found.findingId)) found.add(step.found.findingId);
+      if (found.size === five.size) break;
+    }
+  });
+  row(`cures for ${five.size} findings of ${troubles.length} (${readings} readings)`, searchMs, `${((100 * searchMs) / CURES_MS).toFixed(0)}% of the ${CURES_MS} ms they may take`);
+}
