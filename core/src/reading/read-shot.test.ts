@@ -200,11 +200,25 @@ describe('awkward sites', () => {
     ['the camera inside a piece', plainShoot(undefined, [...plainPieces(), { ...newPiece('box', 'in', 'In', 0, -5, 0), lengthM: 4, depthM: 4 }])],
     ['the camera on the subject', plainShoot(moved({ kind: 'push', ...AROUND, heightM: 0.85, fromDistanceM: 0.1, toDistanceM: 0.1, bearingDeg: 0 }))],
     ['the camera straight above', plainShoot(moved({ kind: 'push', ...AROUND, heightM: 60, fromDistanceM: 0.1, toDistanceM: 0.1, bearingDeg: 0 }))],
+    [
+      'everything behind the camera',
+      plainShoot(moved({ kind: 'still', ...AROUND, distanceM: 30, bearingDeg: 180 }, { aim: { ...DEFAULT_AIM, mode: 'locked' }, subjectId: null }), [
+        newPiece('tree', 'tree', 'Tree', 0, -60, 0),
+      ]),
+    ],
     ['no time to move', plainShoot((shot) => ({ ...shot, timing: timing({ durationS: 1, holdStartS: 0.5, holdEndS: 0.5, featherInS: 0, featherOutS: 0 }) }))],
     ['a slide of no length', plainShoot((shot) => ({ ...shot, move: { ...shot.move, travelM: 0 } as Shot['move'] }))],
   ])('%s: sentences, no NaN, no crash', (_, shoot) => {
     expect(sentences(shoot)).not.toMatch(/NaN|undefined|Infinity/);
     expect(everything(shoot)).not.toMatch(/"(value|limit|tS)":null/);
+  });
+  it('says so when everything lies behind the camera, when the site is empty, and when the camera is inside a piece', () => {
+    const away = plainShoot(moved({ kind: 'still', ...AROUND, distanceM: 30, bearingDeg: 180 }, { aim: { ...DEFAULT_AIM, mode: 'locked' }, subjectId: null }), [
+      newPiece('tree', 'tree', 'Tree', 0, -60, 0),
+    ]);
+    expect(sentences(away)).toMatch(/Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame\./);
+    expect(sentences(plainShoot(undefined, []))).toMatch(/The site is empty: there is nothing but ground and sky to see\./);
+    expect(sentences(plainShoot(undefined, [...plainPieces(), { ...newPiece('box', 'in', 'Shed', 0, -5, 0), lengthM: 4, depthM: 4 }]))).toMatch(/The camera goes through Shed\./);
   });
   it('says so when the subject is never in the picture', () => {
     const shoot = plainShoot((shot) => ({ ...shot, walks: [{ pieceId: 'figure', points: [{ tS: -9, xM: 0, yM: 0, zM: 0 }, { tS: -8, xM: 0, yM: -90, zM: 0 }] }], move: { ...shot.move, pivotNorthM: 60 }, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.5, v: 0.5 } } })); // prettier-ignore

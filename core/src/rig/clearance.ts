@@ -81,10 +81,27 @@ function isGround(piece: Piece, pieces: readonly Piece[]): boolean {
   return piece.zM <= groundHeightM(below, piece.xM, piece.yM) + 0.05;
 }
 
+/** From here on a sweep is once round. */
+const ONCE_ROUND_DEG = 350;
+/** About a full circle things are looked for this far off, m. */
+const CIRCLE_LOOKED_AT_M = 5;
+
+/** Whether the camera goes once round what its first move turns about. */
+function goesRound({ count, xM, yM }: Samples, { pivot }: ShotMotion): boolean {
+  let [sweepDeg, before] = [0, NaN];
+  for (let row = 0; row < count; row += 4) {
+    if (Math.hypot(xM[row] - pivot.xM, yM[row] - pivot.yM) < 0.05) return false;
+    const deg = (Math.atan2(xM[row] - pivot.xM, yM[row] - pivot.yM) * 180) / Math.PI;
+    if (!Number.isNaN(before)) sweepDeg += deg - before - 360 * Math.round((deg - before) / 360);
+    before = deg;
+  }
+  return Math.abs(sweepDeg) >= ONCE_ROUND_DEG;
+}
+
 function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
   const { limits } = setup;
   const { rig } = setup;
-  const around = obstacles(setup, samples, rig.clearM * limits.clearTightFactor + rig.armM);
+  const around = obstacles(setup, samples, Math.max(goesRound(samples, motion) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM));
   const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
   const foot = ON_THE_GROUND.has(rig.kind);
   let camera: Nearest | null = null;
@@ -133,7 +150,21 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, height
         camera.distanceM < rig.clearM ? 'cannot' : 'tight',
       ),
     );
-  }
+  } else if (goesRound(samples, motion))
+    findings.push(
+      graded(
+        {
+          ...common,
+          id: 'rig.circle',
+          value: camera ? camera.distanceM : CIRCLE_LOOKED_AT_M,
+          limit: rig.clearM,
+          tS: camera ? samples.screenS[camera.row] : 0,
+          sentence: `The whole circle is free: ${camera ? `nearest to the lens is ${camera.name} at ${length(camera.distanceM)}` : `nothing stands within ${length(CIRCLE_LOOKED_AT_M)} of it`}.`,
+          reason: 'Going all the way round needs a full clear circle, people and everything overhead included. What is not on the plan is not looked at.',
+        },
+        'fits',
+      ),
+    );
   if (carrier && carrier.distanceM <= 0 && !(camera && camera.distanceM <= 0)) {
     const verb = ON_WHEELS.has(rig.kind) ? 'would have to roll' : 'would have to walk';
     findings.push(

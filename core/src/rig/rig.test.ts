@@ -178,3 +178,21 @@ describe('people', () => {
     );
   });
 });
+
+describe('a full circle', () => {
+  const circle = (pieces: Piece[]) => {
+    const { shoot } = filmed({ kind: 'orbit', ...AROUND, heightM: 2, radiusM: 5, startBearingDeg: 0, sweepDeg: 360 }, { rigId: 'rig-drone' }, false, pieces);
+    return readShot(shoot, shoot.shots[0]).findings.filter(({ id }) => id === 'rig.circle' || id === 'rig.clear');
+  };
+  const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
+  it('is told free, with what stands nearest; and not where something stands in it', () => {
+    expect(circle([figure]).map(({ sentence }) => sentence)).toEqual(['The whole circle is free: nothing stands within 5 m of it.']);
+    const [free] = circle([figure, { ...newPiece('post', 'post', 'Pole', 0, -8, 0), heightM: 4 }]);
+    expect(free.sentence).toMatch(/^The whole circle is free: nearest to the lens is Pole at 2\.9\d? m\.$/);
+    expect(circle([figure, { ...newPiece('post', 'post', 'Pole', 0, -5, 0), heightM: 4 }]).map(({ id }) => id)).toEqual(['rig.clear']);
+  });
+  it('is not asked of an arc', () => {
+    const { shoot } = filmed({ kind: 'arc', ...AROUND, radiusM: 5, startBearingDeg: 0, sweepDeg: 200 }, { rigId: 'rig-drone' });
+    expect(readShot(shoot, shoot.shots[0]).findings.some(({ id }) => id === 'rig.circle')).toBe(false);
+  });
+});

@@ -32,9 +32,9 @@
   </table>
 </div>
 <p>
-  Crossing-time rule: {plain} or slower reads smoothly at this frame rate{figures.speedLimits.isHeld
+  Crossing-time rule (camera handbooks): {plain} or slower reads smoothly at this frame rate{figures.speedLimits.isHeld
     ? `, and ${held} for near and far while the eye rests on the held subject`
-    : ''}. Window of visibility: {window === 0
+    : ''}. Window of visibility (Watson, Ahumada &amp; Farrell 1986): {window === 0
     ? 'a sharp eye can see steps at any speed'
     : Number.isFinite(window)
       ? `a sharp eye can see steps from ${speedWords(window)} on`
