@@ -12,6 +12,10 @@ const VIEWS = [
   { name: 'move-calm', path: `${SHOT}/shot-rows`, atS: 2.6 },
   { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc Choose another move', 'Hide and show'] },
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
+  { name: 'reading-numbers', path: `${SHOT}/shot-column`, atS: 3, open: ['The numbers, and marks for a hand move'] },
+  { name: 'reading-streaks', path: `${SHOT}/shot-pavilion`, atS: 1.6, press: [/Far things cross the frame/] },
+  { name: 'side-by-side', path: `${SHOT}/shot-leaves`, press: ['Try a second way', /^Feather the stop over/, 'Side by side'], atS: 0.1, afterS: 5.9 },
+  { name: 'limits', path: '/shoot/first-flush/limits' },
   { name: 'move-orbit', path: `${SHOT}/shot-pavilion`, atS: 1.6 },
   { name: 'move-chain', path: `${SHOT}/shot-stop`, atS: 5 },
   { name: 'move-drawn', path: `${SHOT}/shot-drawn`, atS: 4 },
@@ -33,7 +37,7 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: CHROMIUM_ARGS,
 });
-for (const { name, path, atS, dim, phone, press } of VIEWS) {
+for (const { name, path, atS, dim, phone, press, open, afterS } of VIEWS) {
   const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });
   const page = await context.newPage();
   if (dim) await page.addInitScript(() => localStorage.setItem('gentle-arc-preferences', '{"light":"dim"}'));
@@ -45,7 +49,12 @@ for (const { name, path, atS, dim, phone, press } of VIEWS) {
     await page.keyboard.press('Home');
     for (let frame = 0; frame < Math.round(atS * 24); frame += 1) await page.keyboard.press('ArrowRight');
   }
-  for (const button of press ?? []) await page.getByRole('button', { name: button }).click();
+  for (const button of press ?? []) await page.getByRole('button', { name: button }).first().click();
+  for (const text of open ?? []) {
+    await page.getByText(text).click();
+    await page.getByText(text).evaluate((summary) => summary.scrollIntoView({ block: 'start' }));
+  }
+  for (let frame = 0; frame < Math.round((afterS ?? 0) * 24); frame += 1) await page.keyboard.press('ArrowRight');
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
   await context.close();

@@ -37,7 +37,9 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       ...finding,
       value: number(finding.value),
       limit: number(finding.limit),
-      cures: cures.filter((cure) => cure.findingId === finding.id).map((cure) => ({ sentence: cure.sentence, shot: cure.shot })),
+      cures: cures
+        .filter((cure) => cure.findingId === finding.id)
+        .map(({ sentence, instruction, effect, costs, removes, shot: changed, pieces }) => ({ sentence, instruction, effect, costs, removes, shot: changed, pieces })),
     })),
     layers: figures.layers.map(({ speed, atS, crossingS, blurShare, blurPx, parallax, slide, growth, layer }) => ({
       layer,

@@ -1,11 +1,20 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { LIMIT_NAMES, LIMITS, limitRange, limitsOf, OwnLimitsSchema, smoothSpeed } from './limits';
+import { LIMIT_NAMES, LIMITS, limitRange, limitsOf, OwnLimitsSchema, shownLimit, smoothSpeed } from './limits';
 
 describe('the table of limits', () => {
   it('names a source, a unit in words and a group for each, and every value is above 0', () => {
     for (const name of LIMIT_NAMES) {
       expect(LIMITS[name].value, name).toBeGreaterThan(0);
       expect(LIMITS[name].source, name).toMatch(/from memory|common practice, no published source/);
+    }
+  });
+  it('stands in docs/checks.md as it is here (npm run docs writes it)', () => {
+    const docs = readFileSync(new URL('../../../docs/checks.md', import.meta.url), 'utf8');
+    for (const name of LIMIT_NAMES) {
+      const { label, value, source, group } = LIMITS[name];
+      const shown = shownLimit(LIMITS[name]);
+      expect(docs).toContain(`| \`${name}\` | ${group} | ${label} | ${Number((value * shown.times).toPrecision(6))} ${shown.unit} | ${source} |`);
     }
   });
   it('holds the user’s own numbers where there are some', () => {

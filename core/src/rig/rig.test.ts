@@ -66,6 +66,13 @@ describe('what a rig can do', () => {
     expect(found({ ...usual('jib'), armM: 4 }, 'rig.arm', { rigId: 'rig-jib' })).toMatchObject({ grade: 'cannot', limit: 2.2 });
     expect(found(usual('jib'), 'rig.arm', { rigId: 'rig-drone' })).toBeUndefined();
   });
+  // 33 1/3 turns a minute are 200° a second: "far too fast to sweep a room" (common practice, no published source).
+  it('a turntable’s sweep of a room at 24 mm reads jolt', () => {
+    const timing = { ...TIMING, durationS: 1.8, featherInS: 0, featherOutS: 0 };
+    const sweep = read({ ...usual('pan'), fromDeg: -360, toDeg: 0 }, { rigId: 'rig-turntable', timing, lensId: 'lens-fern-2470', focalLengthMm: 24 });
+    expect(sweep.findings.find(({ id }) => id === 'speed.far')).toMatchObject({ grade: 'jolt' });
+    expect(sweep.findings.find(({ id }) => id === 'lean')?.grade).not.toBe('calm');
+  });
   it('a turntable turns at its own rate: a slow pan and a sweep at 200°/s', () => {
     expect(found(usual('pan'), 'rig.turntable', { rigId: 'rig-turntable' })?.grade).toBe('cannot');
     const timing = { ...TIMING, durationS: 1.8, featherInS: 0, featherOutS: 0 };
