@@ -96,8 +96,9 @@
   .far {
     color: var(--far-ink);
   }
-  .mark + .mark {
-    margin-left: 0.4em;
+  .mark + .mark,
+  .mark b {
+    margin-left: 0.35em;
   }
   small {
     color: var(--soft);

@@ -54,7 +54,7 @@
       <h2 class="flex items-center gap-2 py-1 font-display text-lg">
         <span class="letter">{letter}</span>
         {#if live.reading}<GradeMark grade={verdict.grade} /><span class="min-w-0 flex-1">{verdict.text}</span>{:else}<span class="flex-1 text-soft">Reading…</span>{/if}
-        <button class="quiet-button text-sm" onclick={() => ontake(letter)}>Take {letter}</button>
+        <button class="quiet-button font-sans text-sm" onclick={() => ontake(letter)}>Take {letter}</button>
       </h2>
       <div class="strip"><span class="letter small" aria-hidden="true">{letter}</span><Strip {samples} reading={live.reading} {playhead} {row} /></div>
       <ul>
