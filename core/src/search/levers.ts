@@ -149,7 +149,12 @@ export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Chang
   return lenses
     .filter((row) => row.id !== lens.id)
     .map((row) => ({
-      shot: { ...shot, lensId: row.id, focalLengthMm: Math.min(row.focalLengthMaxMm, Math.max(row.focalLengthMinMm, shot.focalLengthMm)) },
+      shot: {
+        ...shot,
+        lensId: row.id,
+        focalLengthMm: Math.min(row.focalLengthMaxMm, Math.max(row.focalLengthMinMm, shot.focalLengthMm)),
+        fNumber: Math.max(shot.fNumber, row.fNumberMin),
+      },
       instruction: `Take ${row.name}`,
     }));
 }

@@ -34,7 +34,16 @@
 
   function setLens(id: string) {
     const chosen = kit.lenses.find((row) => row.id === id);
-    if (chosen) onchange((row) => ({ ...row, lensId: id, focalLengthMm: Math.min(chosen.focalLengthMaxMm, Math.max(chosen.focalLengthMinMm, row.focalLengthMm)) }), null);
+    if (chosen)
+      onchange(
+        (row) => ({
+          ...row,
+          lensId: id,
+          focalLengthMm: Math.min(chosen.focalLengthMaxMm, Math.max(chosen.focalLengthMinMm, row.focalLengthMm)),
+          fNumber: Math.max(row.fNumber, chosen.fNumberMin),
+        }),
+        null,
+      );
   }
 
   function setCamera(id: string) {
