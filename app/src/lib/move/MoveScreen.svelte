@@ -1,30 +1,26 @@
 <script lang="ts">
-  import { onDestroy, tick } from 'svelte';
-  import { Dropdown, DropdownItem } from 'flowbite-svelte';
-  import { PlusOutline } from 'flowbite-svelte-icons';
+  import { onDestroy } from 'svelte';
   import { resolve } from '$app/paths';
   import type { Finding } from '@gentle-arc/core/model/finding';
   import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/model/variants';
-  import { MoveSchema, type MoveKind } from '@gentle-arc/core/model/move';
-  import { PIECE_KINDS, type PieceKind } from '@gentle-arc/core/model/piece';
+  import { type MoveKind } from '@gentle-arc/core/model/move';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import { legsOf, withLeg, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
-  import { momentsOf, motionOf } from '@gentle-arc/core/motion/legs';
+  import { motionOf } from '@gentle-arc/core/motion/legs';
   import { sampleShot, withBody } from '@gentle-arc/core/motion/sample';
-  import { asKind, recipeOf, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
-  import { turned } from '@gentle-arc/core/motion/moves/transform';
+  import { asKind, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
   import { aboutOf } from './about';
-  import { addLeg, addPathPoint, addPiece, addWalkPoint, changePiece, changeWalk, groundAt, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
+  import { addLeg, changePiece, changeWalk, groundAt, removeLeg, removePiece } from './edits';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
   import Picture from './Picture.svelte';
   import PieceSentence from './PieceSentence.svelte';
-  import Plan from './Plan.svelte';
+  import PlanPane from './PlanPane.svelte';
   import { Playhead } from './playhead.svelte';
   import ReadingList from './ReadingList.svelte';
   import ShotWords from './ShotWords.svelte';
@@ -41,11 +37,9 @@
   let selectedId: string | null = $state(null);
   /** What a press on the plan adds a point to. */
   let drawing: 'walk' | 'path' | null = $state(null);
-  let adding = $state(false);
   let choosing = $state(false);
   /** Which move of the shot is being shaped. */
   let chosenLeg = $state(0);
-  let plan: ReturnType<typeof Plan> | undefined = $state();
   /** The finding that is pointed at in the picture. */
   let chosenId: string | null = $state(null);
   /** Both ways to make the shot are shown beside each other. */
@@ -74,37 +68,10 @@
   });
 
   const cm = (m: number) => Math.round(m * 100) / 100;
-  const rounded = (value: unknown) => (typeof value === 'number' ? cm(value) : value);
   const change = (next: Shoot, join: string | null) => store.change(next, join);
   const changeShot = (edit: (row: Shot) => Shot, join: string | null) => store.changeShot(shot.id, edit, join);
 
   const changeActive = (edit: (row: Leg) => Leg, join: string | null) => changeShot((row) => withLeg(row, active, edit), join && `${join}.${active}`);
-
-  /** The handles are those of the move as it is made, begun where the one before it ended. */
-  function moveHandle(id: string, xM: number, yM: number) {
-    const made = motion.legs[active];
-    const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.stage, momentsOf(made));
-    const tidy = (move.kind === 'free' ? { ...move, points: move.points.map((point) => ({ ...point, eastM: cm(point.eastM), northM: cm(point.northM) })) } : Object.fromEntries(Object.entries(move).map(([key, value]) => [key, rounded(value)]))) as Shot['move']; // prettier-ignore
-    if (MoveSchema.safeParse(tidy).success) changeActive((row) => ({ ...row, move: tidy }), `handle.${id}`);
-  }
-
-  function place(xM: number, yM: number) {
-    if (drawing === 'walk' && selected) change(addWalkPoint(shoot, shot.id, selected, xM, yM), null);
-    else if (drawing === 'path') {
-      const { stage } = motion.legs[active];
-      changeActive((row) => ({ ...row, move: addPathPoint(row.move, cm(xM - stage.pivot.xM), cm(yM - stage.pivot.yM)) }), null);
-    }
-  }
-
-  /** Two fingers turn the chosen piece, or the whole move about its pivot. */
-  function twist(byDeg: number) {
-    if (selected)
-      change(
-        changePiece(shoot, selected.id, (piece) => ({ ...piece, headingDeg: (piece.headingDeg + byDeg + 360) % 360 })),
-        `turn.${selected.id}`,
-      );
-    else changeActive((row) => ({ ...row, move: turned(row.move, byDeg) }), 'twist');
-  }
 
   function chooseKind(kind: MoveKind) {
     drawing = null;
@@ -116,29 +83,6 @@
     changeShot(addLeg, null);
     chosenLeg = motion.legs.length;
     choosing = true;
-  }
-
-  function movePivot(xM: number, yM: number) {
-    const { pivot } = motion.legs[active].stage;
-    const limited = (m: number) => Math.min(2000, Math.max(-2000, cm(m)));
-    changeActive((row) => {
-      const { pivotEastM, pivotNorthM } = row.move;
-      return { ...row, move: { ...row.move, pivotEastM: limited(pivotEastM + xM - pivot.xM), pivotNorthM: limited(pivotNorthM + yM - pivot.yM) } };
-    }, 'pivot');
-  }
-
-  async function add(kind: PieceKind) {
-    adding = false;
-    const id = newId('piece');
-    const middle = Math.floor(samples.count / 2);
-    const { xM, yM } = spotFor(kind, { xM: samples.xM[middle], yM: samples.yM[middle] }, motion.pivot, shoot.site.pieces);
-    const next = addPiece(shoot, kind, id, xM, yM);
-    const firstSubject = kind === 'figure' && shot.subjectId === null;
-    change(firstSubject ? { ...next, shots: next.shots.map((row) => (row.id === shot.id ? { ...row, subjectId: id } : row)) } : next, null);
-    selectedId = id;
-    drawing = null;
-    await tick();
-    plan?.fit();
   }
 
   function duplicate() {
@@ -174,9 +118,13 @@
 
   const chosen = $derived(live.reading?.findings.find((finding) => finding.id === chosenId) ?? null);
 
-  function choose(finding: Finding) {
+  function seek(tS: number) {
     playhead.pause();
-    playhead.toTime(finding.tS);
+    playhead.toTime(tS);
+  }
+
+  function choose(finding: Finding) {
+    seek(finding.tS);
     chosenId = chosenId === finding.id ? null : finding.id;
   }
 
@@ -250,52 +198,25 @@
     </div>
 
     <div class="right">
-      <div class="plan">
-        <Plan
-          bind:this={plan}
-          {setup}
-          {motion}
-          {samples}
-          {row}
-          {active}
-          findings={live.reading?.findings ?? []}
-          {selectedId}
-          drawing={drawing !== null}
-          onselect={(id) => {
-            selectedId = id;
-            drawing = null;
-          }}
-          onseek={(tS) => {
-            playhead.pause();
-            playhead.toTime(tS);
-          }}
-          ontwist={twist}
-          onplace={place}
-          onmovehandle={moveHandle}
-          onmovepivot={movePivot}
-          onmovepiece={(id, xM, yM) => change(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
-          onturnpiece={(id, headingDeg) =>
-            change(
-              changePiece(shoot, id, (piece) => ({ ...piece, headingDeg })),
-              `turn.${id}`,
-            )}
-          onresizepiece={(id, lengthM, depthM) =>
-            change(
-              changePiece(shoot, id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM })),
-              `size.${id}`,
-            )}
-          onmovewalkpoint={(pieceId, index, xM, yM) => change(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${index}`)}
-          onsettle={() => store.settle()}
-        />
-        <div class="add">
-          <button class="quiet-button" id="add-piece"><PlusOutline class="h-4 w-4" />Add a piece</button>
-          <Dropdown simple triggeredBy="#add-piece" bind:isOpen={adding} class="z-40 w-56 bg-raised text-ink shadow-lg">
-            {#each Object.entries(PIECE_KINDS) as [kind, facts] (kind)}
-              <DropdownItem onclick={() => add(kind as PieceKind)}>{facts.label}</DropdownItem>
-            {/each}
-          </Dropdown>
-        </div>
-      </div>
+      <PlanPane
+        {shoot}
+        {setup}
+        {motion}
+        {samples}
+        {row}
+        {active}
+        findings={live.reading?.findings ?? []}
+        {selected}
+        {drawing}
+        onselect={(id) => {
+          selectedId = id;
+          drawing = null;
+        }}
+        onseek={seek}
+        onchange={change}
+        onleg={changeActive}
+        onsettle={() => store.settle()}
+      />
 
       {#if choosing}
         <MoveChooser kind={leg.move.kind} onchoose={chooseKind} onclose={() => (choosing = false)} />
@@ -351,17 +272,7 @@
             />
             <hr class="my-3 border-hairline" />
           {/if}
-          <ReadingList
-            {live}
-            {chosenId}
-            limitsHref={resolve('/shoot/[shootId]/limits', { shootId: shoot.id })}
-            onseek={(tS) => {
-              playhead.pause();
-              playhead.toTime(tS);
-            }}
-            onchoose={choose}
-            oncure={apply}
-          />
+          <ReadingList {live} {chosenId} limitsHref={resolve('/shoot/[shootId]/limits', { shootId: shoot.id })} onseek={seek} onchoose={choose} oncure={apply} />
           <hr class="my-3 border-hairline" />
           <ShotWords
             {setup}
@@ -414,11 +325,6 @@
     min-height: 0;
     overflow: hidden auto;
   }
-  .plan {
-    position: relative;
-    height: 35%;
-    min-height: 12rem;
-  }
   .words {
     flex: 1;
     min-height: 0;
@@ -440,14 +346,6 @@
   .note:focus {
     background: color-mix(in srgb, var(--subject) 9%, transparent);
   }
-  .add {
-    position: absolute;
-    top: 6px;
-    left: 6px;
-    border-radius: 999px;
-    background: color-mix(in srgb, var(--raised) 86%, transparent);
-    font-size: 0.9rem;
-  }
   @media (max-width: 799px) {
     .screen {
       flex-direction: column;
@@ -464,9 +362,6 @@
       top: 0;
       z-index: 20;
       background: var(--paper);
-    }
-    .plan {
-      height: 19rem;
     }
     .words,
     .strip {

@@ -1,0 +1,145 @@
+<script lang="ts">
+  import { tick } from 'svelte';
+  import { Dropdown, DropdownItem } from 'flowbite-svelte';
+  import { PlusOutline } from 'flowbite-svelte-icons';
+  import type { Finding } from '@gentle-arc/core/model/finding';
+  import { MoveSchema } from '@gentle-arc/core/model/move';
+  import { PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
+  import type { Setup, Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Leg, Shot } from '@gentle-arc/core/model/shot';
+  import { momentsOf, type ShotMotion } from '@gentle-arc/core/motion/legs';
+  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { turned } from '@gentle-arc/core/motion/moves/transform';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { newId } from '$lib/store/new-id';
+  import { addPathPoint, addPiece, addWalkPoint, changePiece, movePiece, moveWalkPoint, spotFor } from './edits';
+  import Plan from './Plan.svelte';
+
+  /** The plan, and what a hand does on it: dragging, turning and adding, as changes of the shoot. */
+  interface Props {
+    shoot: Shoot;
+    setup: Setup;
+    motion: ShotMotion;
+    samples: Samples;
+    row: number;
+    /** Which move of the shot is being shaped. */
+    active: number;
+    findings: readonly Finding[];
+    selected: Piece | null;
+    /** What a press adds a point to. */
+    drawing: 'walk' | 'path' | null;
+    onselect: (id: string | null) => void;
+    onseek: (tS: number) => void;
+    onchange: (next: Shoot, join: string | null) => void;
+    onleg: (edit: (leg: Leg) => Leg, join: string | null) => void;
+    onsettle: () => void;
+  }
+  let { shoot, setup, motion, samples, row, active, findings, selected, drawing, onselect, onseek, onchange, onleg, onsettle }: Props = $props();
+
+  let plan: ReturnType<typeof Plan> | undefined = $state();
+  let adding = $state(false);
+
+  const shot = $derived(setup.shot);
+  const cm = (m: number) => Math.round(m * 100) / 100;
+  const rounded = (value: unknown) => (typeof value === 'number' ? cm(value) : value);
+
+  /** The handles are those of the move as it is made, begun where the one before it ended. */
+  function moveHandle(id: string, xM: number, yM: number) {
+    const made = motion.legs[active];
+    const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.stage, momentsOf(made));
+    const tidy = (move.kind === 'free' ? { ...move, points: move.points.map((point) => ({ ...point, eastM: cm(point.eastM), northM: cm(point.northM) })) } : Object.fromEntries(Object.entries(move).map(([key, value]) => [key, rounded(value)]))) as Shot['move']; // prettier-ignore
+    if (MoveSchema.safeParse(tidy).success) onleg((leg) => ({ ...leg, move: tidy }), `handle.${id}`);
+  }
+
+  function movePivot(xM: number, yM: number) {
+    const { pivot } = motion.legs[active].stage;
+    const limited = (m: number) => Math.min(2000, Math.max(-2000, cm(m)));
+    onleg((leg) => {
+      const { pivotEastM, pivotNorthM } = leg.move;
+      return { ...leg, move: { ...leg.move, pivotEastM: limited(pivotEastM + xM - pivot.xM), pivotNorthM: limited(pivotNorthM + yM - pivot.yM) } };
+    }, 'pivot');
+  }
+
+  function place(xM: number, yM: number) {
+    if (drawing === 'walk' && selected) onchange(addWalkPoint(shoot, shot.id, selected, xM, yM), null);
+    else if (drawing === 'path') {
+      const { pivot } = motion.legs[active].stage;
+      onleg((leg) => ({ ...leg, move: addPathPoint(leg.move, cm(xM - pivot.xM), cm(yM - pivot.yM)) }), null);
+    }
+  }
+
+  const edit = (id: string, change: (piece: Piece) => Piece, join: string) => onchange(changePiece(shoot, id, change), `${join}.${id}`);
+
+  /** Two fingers turn the chosen piece, or the whole move about its pivot. */
+  function twist(byDeg: number) {
+    if (selected) edit(selected.id, (piece) => ({ ...piece, headingDeg: (piece.headingDeg + byDeg + 360) % 360 }), 'turn');
+    else onleg((leg) => ({ ...leg, move: turned(leg.move, byDeg) }), 'twist');
+  }
+
+  async function add(kind: PieceKind) {
+    adding = false;
+    const id = newId('piece');
+    const middle = Math.floor(samples.count / 2);
+    const { xM, yM } = spotFor(kind, { xM: samples.xM[middle], yM: samples.yM[middle] }, motion.pivot, shoot.site.pieces);
+    const next = addPiece(shoot, kind, id, xM, yM);
+    const firstSubject = kind === 'figure' && shot.subjectId === null;
+    onchange(firstSubject ? { ...next, shots: next.shots.map((other) => (other.id === shot.id ? { ...other, subjectId: id } : other)) } : next, null);
+    onselect(id);
+    await tick();
+    plan?.fit();
+  }
+</script>
+
+<div class="plan">
+  <Plan
+    bind:this={plan}
+    {setup}
+    {motion}
+    {samples}
+    {row}
+    {active}
+    {findings}
+    selectedId={selected?.id ?? null}
+    drawing={drawing !== null}
+    {onselect}
+    {onseek}
+    ontwist={twist}
+    onplace={place}
+    onmovehandle={moveHandle}
+    onmovepivot={movePivot}
+    onmovepiece={(id, xM, yM) => onchange(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
+    onturnpiece={(id, headingDeg) => edit(id, (piece) => ({ ...piece, headingDeg }), 'turn')}
+    onresizepiece={(id, lengthM, depthM) => edit(id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM }), 'size')}
+    onmovewalkpoint={(pieceId, index, xM, yM) => onchange(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${index}`)}
+    {onsettle}
+  />
+  <div class="add">
+    <button class="quiet-button" id="add-piece"><PlusOutline class="h-4 w-4" />Add a piece</button>
+    <Dropdown simple triggeredBy="#add-piece" bind:isOpen={adding} class="z-40 w-56 bg-raised text-ink shadow-lg">
+      {#each Object.entries(PIECE_KINDS) as [kind, facts] (kind)}
+        <DropdownItem onclick={() => add(kind as PieceKind)}>{facts.label}</DropdownItem>
+      {/each}
+    </Dropdown>
+  </div>
+</div>
+
+<style>
+  .plan {
+    position: relative;
+    height: 35%;
+    min-height: 12rem;
+  }
+  .add {
+    position: absolute;
+    top: 6px;
+    left: 6px;
+    border-radius: 999px;
+    background: color-mix(in srgb, var(--raised) 86%, transparent);
+    font-size: 0.9rem;
+  }
+  @media (max-width: 799px) {
+    .plan {
+      height: 19rem;
+    }
+  }
+</style>
