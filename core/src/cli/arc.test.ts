@@ -99,3 +99,28 @@ describe('as a program', () => {
     expect(stdout).toBe('');
   });
 });
+
+describe('arc lens, focus and exposure', () => {
+  const json = async (...args: string[]): Promise<Record<string, unknown>> => JSON.parse(await run(args)) as Record<string, unknown>;
+  it('compare focal lengths, tell marks of focus, and what the light asks', async () => {
+    const lens = (await json('lens', DEMO, '--shot', '1', '--focal', '24,70', '--by', 'spot')) as { by: string; lenses: { focalLengthMm: number; distanceM: number }[] };
+    expect(lens.by).toBe('spot');
+    expect(lens.lenses.map(({ focalLengthMm }) => focalLengthMm)).toEqual([24, 70]);
+    expect(lens.lenses[0].distanceM).toBeCloseTo(lens.lenses[1].distanceM, 6);
+    const focus = (await json('focus', DEMO, '--shot', '2')) as { marks: { atS: number; distanceM: number }[]; samples: unknown[] };
+    expect(focus.marks[0].distanceM).toBeGreaterThan(focus.marks[focus.marks.length - 1].distanceM);
+    expect(focus.samples.length).toBe(7 * 24 + 1);
+    // f/5.6, 1/48 s, ISO 100 in full sun (EV 15): 15 − log2(5.6² · 48) stops too many.
+    const exposure = (await json('exposure', DEMO, '--shot', '1', '--ev', '15', '--nd', '3,6')) as { excessStops: number; stack: number[] };
+    expect(exposure.excessStops).toBeCloseTo(15 - Math.log2(5.6 ** 2 * 48), 9);
+    expect(exposure.stack).toEqual([3]);
+  });
+  it.each([
+    [['lens', DEMO, '--shot', '1', '--focal', '0'], '--focal must be numbers from 1 to 3000 with commas between them; "0" is not.'],
+    [['lens', DEMO, '--shot', '1', '--by', 'eye'], '--by must be spot or framing; it is "eye".'],
+    [['exposure', DEMO, '--shot', '1', '--iso', 'fast'], '--iso must be numbers from 6 to 1000000 with commas between them; "fast" is not.'],
+    [['focus', DEMO], '--shot is missing: choose a shot from 1 to 28.'],
+  ])('%j is refused with a sentence', async (args, sentence) => {
+    await expect(run(args)).rejects.toThrow(sentence);
+  });
+});

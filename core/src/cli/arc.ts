@@ -3,6 +3,7 @@ import { parseArgs } from 'node:util';
 import { writePathCsv } from '../formats/path-csv';
 import { writePathGltf } from '../formats/path-gltf';
 import { movesJson } from '../formats/moves-json';
+import { exposureJson, focusJson, lensJson } from '../formats/lens-json';
 import { readingJson } from '../formats/reading-json';
 import { Refusal } from '../formats/refusal';
 import { readShootFile, shootJsonSchema } from '../formats/shoot-file';
@@ -16,6 +17,9 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
 
   arc read <shoot file> [--shot <number>] [--cures]   samples, subject, screen speeds and findings as JSON
   arc path <shoot file> --shot <number> --format csv|gltf   the camera path of one shot
+  arc lens <shoot file> --shot <number> [--focal 16,24,50] [--by spot|framing]   focal lengths compared on one shot
+  arc focus <shoot file> --shot <number>              focus over one shot: sharp band, pull, marks
+  arc exposure <shoot file> --shot <number> [--ev 15] [--iso 100] [--nd 3,6,10] [--mains 50]   what light asks of shutter, stop and filters
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -31,7 +35,8 @@ export async function run(args: string[]): Promise<string> {
   if (rest.length > 0) throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
   if (command === 'moves') return print({ moves: movesJson() });
   if (command === 'schema') return print(shootJsonSchema());
-  if (!['read', 'path', 'check'].includes(command)) throw Refusal.of('command', `command must be read, path, check, moves or schema; it is "${command}".`);
+  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure'].includes(command))
+    throw Refusal.of('command', `command must be read, path, lens, focus, exposure, check, moves or schema; it is "${command}".`);
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
   const shoot = readShootFile(readText(file));
   if (command === 'check') return print({ file, valid: true, name: shoot.name, version: shoot.version, shots: shoot.shots.length, pieces: shoot.site.pieces.length });
@@ -46,6 +51,17 @@ export async function run(args: string[]): Promise<string> {
   }
   if (values.shot === undefined) throw Refusal.of('--shot', `--shot is missing: choose a shot from 1 to ${shoot.shots.length}.`);
   const { shot } = numbered(shoot, values.shot);
+  if (command === 'lens') {
+    if (values.by !== undefined && values.by !== 'spot' && values.by !== 'framing') throw Refusal.of('--by', `--by must be spot or framing; it is "${values.by}".`);
+    return print(lensJson(shoot, shot, numbers('--focal', values.focal ?? '16,24,35,50,70,85', 1, 3000), values.by ?? 'framing'));
+  }
+  if (command === 'focus') return print(focusJson(shoot, shot));
+  if (command === 'exposure') {
+    const [ev100] = numbers('--ev', values.ev ?? '15', -10, 24);
+    const [iso] = numbers('--iso', values.iso ?? '100', 6, 1_000_000);
+    const [mainsHz] = numbers('--mains', values.mains ?? '50', 1, 1000);
+    return print(exposureJson(shoot, shot, { ev100, iso, mainsHz, filters: numbers('--nd', values.nd ?? '1,2,3,6', 0.1, 24) }));
+  }
   const setup = setupOf(shoot, shot);
   if (values.format === 'csv') return writePathCsv(sampleShot(setup));
   if (values.format === 'gltf') return (await writePathGltf(setup, sampleShot(setup))) + '\n';
@@ -59,11 +75,31 @@ function readArguments(args: string[]) {
     return parseArgs({
       args,
       allowPositionals: true,
-      options: { shot: { type: 'string' }, format: { type: 'string' }, cures: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+      options: {
+        shot: { type: 'string' },
+        format: { type: 'string' },
+        focal: { type: 'string' },
+        by: { type: 'string' },
+        ev: { type: 'string' },
+        iso: { type: 'string' },
+        nd: { type: 'string' },
+        mains: { type: 'string' },
+        cures: { type: 'boolean' },
+        help: { type: 'boolean', short: 'h' },
+      },
     });
   } catch (error) {
     throw Refusal.of('arguments', `arguments: ${(error as Error).message.split('\n')[0].replace(/\.?$/, '.')}`);
   }
+}
+
+/** Numbers with commas between them, each from `least` to `most`. */
+function numbers(option: string, text: string, least: number, most: number): number[] {
+  return text.split(',').map((part) => {
+    const value = part.trim() === '' ? NaN : Number(part);
+    if (!(value >= least && value <= most)) throw Refusal.of(option, `${option} must be numbers from ${least} to ${most} with commas between them; "${part}" is not.`);
+    return value;
+  });
 }
 
 function readText(file: string): string {
