@@ -91,7 +91,7 @@ describe('as a program', () => {
     [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
     [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 28; it is "99"\.\n$/],
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
-    [['fly', DEMO], /^arc: command must be read, path, check, moves or schema; it is "fly"\.\n$/],
+    [['fly', DEMO], /^arc: command must be read, path, lens, focus, exposure, check, moves or schema; it is "fly"\.\n$/],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);
     expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);
