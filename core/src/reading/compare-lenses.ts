@@ -134,13 +134,19 @@ export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): 
   const best = among.reduce((a, b) => (b.parallax > a.parallax ? b : a));
   const other = best === among[0] ? among[among.length - 1] : among[0];
   const times = other.parallax > 1e-6 ? best.parallax / other.parallax : Infinity;
-  const how = Number.isFinite(times) ? `${times < 9.95 ? times.toFixed(1) : times.toFixed(0)} times` : 'far more than';
+  const how = Number.isFinite(times) ? `${times < 9.95 ? times.toFixed(1) : times.toFixed(0)} times` : 'far more';
   if (times < 1.1) return `Here ${best.focalLengthMm} mm and ${other.focalLengthMm} mm show depth alike.`;
   const wide = best.focalLengthMm < other.focalLengthMm;
-  const reason = wide
-    ? by === 'framing'
-      ? 'the camera stands closer, so near things pass quickly for each metre it travels'
-      : 'more of what is near stays in the frame'
-    : 'a far background sweeps a long lens quickly for each degree the camera turns';
-  return `Here ${wide ? 'wide' : 'long'} wins: ${best.focalLengthMm} mm shows depth ${how} as strongly as ${other.focalLengthMm} mm, because ${reason}.`;
+  const ends = best === among[0] || best === among[among.length - 1];
+  const near = (best.nearSpeed ?? 0) >= (best.farSpeed ?? 0);
+  const reason = near
+    ? wide
+      ? by === 'framing'
+        ? 'the camera stands closer, so near things pass quickly for each metre it travels'
+        : 'more of what is near stays in the frame'
+      : 'what stands near the lens crosses a narrower frame quickly'
+    : wide && by === 'framing'
+      ? 'the camera stands closer and has to turn farther to hold the subject, so the background sweeps past'
+      : 'a far background sweeps a narrow frame quickly for each degree the camera turns';
+  return `Here ${ends ? (wide ? 'wide' : 'long') : `${best.focalLengthMm} mm`} wins: ${ends ? `${best.focalLengthMm} mm` : 'it'} shows depth ${how} as strongly as ${other.focalLengthMm} mm, because ${reason}.`;
 }

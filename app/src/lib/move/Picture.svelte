@@ -15,11 +15,13 @@
     row: number;
     /** What to point at. */
     about?: About | null;
+    /** One of many: drawn simply and without guides. */
+    small?: boolean;
   }
-  let { setup, samples, row, about = null }: Props = $props();
+  let { setup, samples, row, about = null, small = false }: Props = $props();
 
   const drawable = hasWebGl2();
-  let Canvas3d: Component<Pick<Props, 'setup' | 'samples' | 'row'>> | null = $state.raw(null);
+  let Canvas3d: Component<Pick<Props, 'setup' | 'samples' | 'row' | 'small'>> | null = $state.raw(null);
   let problem: string | null = $state(null);
 
   $effect(() => {
@@ -41,11 +43,11 @@
       {problem ?? 'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
     </p>
   {:else if Canvas3d}
-    <Canvas3d {setup} {samples} {row} />
+    <Canvas3d {setup} {samples} {row} {small} />
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}
-  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} alsoShape={setup.delivery.alsoShape} />{/if}
+  {#if preferences.guides && !small && drawable && !problem}<Guides {samples} {row} alsoShape={setup.delivery.alsoShape} />{/if}
   {#if about && drawable && !problem}<Highlight {setup} {samples} {row} {about} />{/if}
 </figure>
 

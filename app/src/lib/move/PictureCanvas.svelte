@@ -5,9 +5,10 @@
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import PictureScene from './PictureScene.svelte';
 
-  let { setup, samples, row }: { setup: Setup; samples: Samples; row: number } = $props();
+  /** `small`: one of many at a time, drawn without shadows. */
+  let { setup, samples, row, small = false }: { setup: Setup; samples: Samples; row: number; small?: boolean } = $props();
 </script>
 
-<Canvas dpr={Math.min(window.devicePixelRatio, 2)} shadows={PCFShadowMap} toneMapping={NoToneMapping}>
+<Canvas dpr={small ? 1 : Math.min(window.devicePixelRatio, 2)} shadows={small ? false : PCFShadowMap} toneMapping={NoToneMapping}>
   <PictureScene {setup} {samples} {row} />
 </Canvas>

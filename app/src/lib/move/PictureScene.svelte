@@ -16,6 +16,10 @@
   camera.near = 0.05;
   camera.far = 1500;
 
+  /** Several pictures share their materials: each says how far its subject is just before it is drawn. */
+  let subjectM = 5;
+  scene.onBeforeRender = () => (depthTint.value = subjectM);
+
   const RAD = Math.PI / 180;
   const SUN = { x: -32, y: 42, z: 26 };
   const SHADOW_REACH_M = 34;
@@ -60,7 +64,7 @@
     camera.fov = (2 * Math.atan(samples.frameHeightMm / (2 * samples.focalLengthMm[i]))) / RAD;
     camera.aspect = samples.frameWidthMm / samples.frameHeightMm;
     camera.updateProjectionMatrix();
-    depthTint.value = samples.subjectDistanceM[i];
+    subjectM = samples.subjectDistanceM[i];
     invalidate();
   });
 

@@ -11,6 +11,7 @@
   let { store }: { store: ShootStore } = $props();
 
   const shotId = $derived(page.params.shotId);
+  const bench = $derived(page.route.id?.endsWith('/lens') ?? false);
   const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
@@ -45,7 +46,10 @@
     {#if limits}<span class="text-soft" aria-hidden="true">›</span> <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
       <span class="text-soft" aria-hidden="true">›</span>
-      <span class="truncate font-semibold" aria-current="page">{number} {shot.name}</span>
+      <span class="truncate font-semibold">{number}<span class="hidden sm:inline">&nbsp;{shot.name}</span></span>
+      {#each [{ name: 'Move', href: resolve( '/shoot/[shootId]/shot/[shotId]', { shootId: store.shoot.id, shotId } ), here: !bench }, { name: 'Lens', href: resolve( '/shoot/[shootId]/shot/[shotId]/lens', { shootId: store.shoot.id, shotId } ), here: bench }] as tab (tab.name)}
+        <a class="quiet-button tab" href={tab.href} aria-current={tab.here ? 'page' : undefined}>{tab.name}</a>
+      {/each}
     {/if}
   </nav>
   <span class="flex-1"></span>
@@ -90,6 +94,14 @@
 </header>
 
 <style>
+  .tab {
+    min-width: 0;
+    padding: 0 0.45rem;
+  }
+  .tab[aria-current] {
+    box-shadow: inset 0 -2px 0 var(--subject);
+    border-radius: 0;
+  }
   .name {
     border: 0;
     padding: 0.1rem 0.3rem;

@@ -1,0 +1,149 @@
+<script lang="ts">
+  import { area, line, scaleLinear } from 'd3';
+  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shot } from '@gentle-arc/core/model/shot';
+  import { sayLength, trim } from '@gentle-arc/core/model/units';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { fNumberForBand, focusPlan } from '@gentle-arc/core/reading/focus-plan';
+  import FocusWords from '$lib/move/FocusWords.svelte';
+  import type { Playhead } from '$lib/move/playhead.svelte';
+  import { preferences } from '$lib/store/preferences.svelte';
+
+  /** How sharp: the band of sharp distances around the subject over the whole move, and the marks for whoever pulls focus. */
+  interface Props {
+    shoot: Shoot;
+    shot: Shot;
+    samples: Samples;
+    playhead: Playhead;
+    onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    onsettle: () => void;
+  }
+  let { shoot, shot, samples, playhead, onchange, onsettle }: Props = $props();
+
+  let width = $state(500);
+  const HEIGHT = 170;
+  const [LEFT, RIGHT, TOP, BOTTOM] = [52, 10, 8, 22];
+
+  const setup = $derived(setupOf(shoot, shot));
+  const plan = $derived(focusPlan(shoot, shot));
+  const length = (m: number) => sayLength(m, preferences.units);
+  const durationS = $derived(plan.screenS[plan.screenS.length - 1] || 1);
+  const finite = (column: Float64Array) => column.reduce((most, value) => (Number.isFinite(value) && value > most ? value : most), 0);
+  const farthest = $derived(Math.max(finite(plan.focusM), finite(plan.subjectM)) * 1.6);
+  const x = $derived(scaleLinear([0, durationS], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
+  const y = $derived(scaleLinear([0, farthest || 1], [HEIGHT - BOTTOM, TOP]));
+  const at = (i: number) => x(plan.screenS[i]);
+  const band = $derived(
+    area<number>()
+      .x((_, i) => at(i))
+      .y0((_, i) => y(Math.min(farthest, plan.nearM[i])))
+      .y1((_, i) => y(Math.min(farthest, plan.farM[i])))(plan.screenS as unknown as number[]) ?? '',
+  );
+  const curve = (column: Float64Array) =>
+    line<number>()
+      .defined((value) => Number.isFinite(value))
+      .x((_, i) => at(i))
+      .y((value) => y(Math.min(farthest, value)))(column as unknown as number[]) ?? '';
+  const row = $derived(Math.min(playhead.row, samples.count - 1));
+
+  const nearest = $derived(plan.subjectM.reduce((least, value) => (value < least ? value : least), Infinity));
+  const most = $derived(finite(plan.subjectM));
+  /** One focus for the whole move: where, and the stop it takes. */
+  const one = $derived(Number.isFinite(nearest) && most > 0 ? fNumberForBand(samples.focalLengthMm[samples.count >> 1], plan.confusionMm, nearest, most) : null);
+</script>
+
+<section aria-label="Focus">
+  <h2 class="font-display text-xl">How sharp</h2>
+  <p class="said"><FocusWords {setup} subjectDistanceM={samples.subjectDistanceM[samples.count - 1]} {onchange} {onsettle} /></p>
+  <div bind:clientWidth={width}>
+    <svg
+      {width}
+      height={HEIGHT}
+      role="img"
+      aria-label="Sharp distances over the shot: at the start from {length(plan.nearM[0])} to {Number.isFinite(plan.farM[0]) ? length(plan.farM[0]) : 'the horizon'}"
+    >
+      {#each y.ticks(4) as tick (tick)}
+        <line class="grid" x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} />
+        <text x={LEFT - 6} y={y(tick) + 4} text-anchor="end">{length(tick)}</text>
+      {/each}
+      {#each x.ticks(6) as tick (tick)}<text x={x(tick)} y={HEIGHT - 6} text-anchor="middle">{tick} s</text>{/each}
+      <path class="band" d={band} />
+      <path class="focus" d={curve(plan.focusM)} />
+      <path class="subject" d={curve(plan.subjectM)} />
+      {#each plan.marks as mark (mark.atS)}<circle cx={x(mark.atS)} cy={y(Math.min(farthest, mark.distanceM))} r="4.5" />{/each}
+      <line class="head" x1={x(plan.screenS[row])} x2={x(plan.screenS[row])} y1={TOP} y2={HEIGHT - BOTTOM} />
+    </svg>
+  </div>
+  <p class="fact">
+    <b class="band-word">Shaded</b> is sharp: now {length(plan.nearM[row])} to {Number.isFinite(plan.farM[row]) ? length(plan.farM[row]) : 'the horizon'}. Halfway through, {setup
+      .subject?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(
+      plan.hyperfocalM,
+    )} on (hyperfocal) everything behind is sharp. Circle of confusion {trim(plan.confusionMm, 3)} mm.
+  </p>
+  {#if one && most - nearest > 0.05}
+    <p class="fact">
+      One focus for the whole move: {length(one.focusM)} and {one.fNumber > 64 ? 'no stop is deep enough' : `f/${trim(Math.max(one.fNumber, setup.lens.fNumberMin), 1)} or deeper`}.
+      {#if one.fNumber <= 64}<button
+          class="link"
+          onclick={() =>
+            onchange(
+              (given) => ({
+                ...given,
+                fNumber: Math.max(given.fNumber, setup.lens.fNumberMin, Math.ceil(one.fNumber * 10) / 10),
+                focus: { mode: 'fixed', distanceM: Math.round(one.focusM * 100) / 100 },
+              }),
+              null,
+            )}>Set it so</button
+        >{/if}
+    </p>
+  {/if}
+  <p class="fact">
+    Fastest pull {trim(plan.pull.dioptresPerS, 2)} dioptres a second. <b>Marks:</b>
+    {#each plan.marks as mark, i (mark.atS)}{i > 0 ? ', ' : ' '}<button class="link" onclick={() => playhead.toTime(mark.atS)}
+        >{length(mark.distanceM)} at {mark.atS.toFixed(1)} s</button
+      >{/each}.
+  </p>
+</section>
+
+<style>
+  path {
+    fill: none;
+    stroke-width: 2;
+  }
+  .band {
+    fill: var(--subject);
+    fill-opacity: 0.16;
+  }
+  .band-word {
+    padding: 0 0.2rem;
+    background: color-mix(in srgb, var(--subject) 16%, transparent);
+  }
+  .focus {
+    stroke: var(--near);
+    stroke-dasharray: 6 4;
+  }
+  .subject {
+    stroke: var(--subject);
+  }
+  circle {
+    fill: var(--paper);
+    stroke: var(--near);
+    stroke-width: 2;
+  }
+  .grid {
+    stroke: var(--hairline);
+  }
+  .head {
+    stroke: var(--ink);
+    stroke-width: 1.5;
+  }
+  text {
+    font-size: 11px;
+    fill: var(--soft);
+  }
+  .fact {
+    margin: 0.3rem 0;
+    font-size: 0.9rem;
+    line-height: 1.4;
+  }
+</style>

@@ -1,0 +1,70 @@
+<script lang="ts">
+  import { percent, speedWords } from '@gentle-arc/core/model/finding';
+  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import { sayLength, trim } from '@gentle-arc/core/model/units';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
+  import Picture from '$lib/move/Picture.svelte';
+  import GradeMark from '$lib/parts/GradeMark.svelte';
+  import { preferences } from '$lib/store/preferences.svelte';
+
+  /** The shot through one focal length: its picture, and what it does. */
+  interface Props {
+    setup: Setup;
+    samples: Samples;
+    row: number;
+    column: LensColumn | null;
+    /** It is how the shot is taken now. */
+    own: boolean;
+    ontake: () => void;
+  }
+  let { setup, samples, row, column, own, ontake }: Props = $props();
+
+  const length = (m: number) => sayLength(m, preferences.units);
+</script>
+
+<article class:own aria-label="{trim(samples.wantedFocalLengthMm[0], 1)} mm">
+  <Picture {setup} {samples} {row} small />
+  <div class="flex items-baseline gap-2 pt-1">
+    <h3>{trim(setup.shot.focalLengthMm, 1)} mm</h3>
+    <span class="flex-1 truncate text-sm text-soft">{setup.lens.name}</span>
+    {#if own}<span class="text-sm font-semibold">taken so</span>{:else}<button class="link text-sm font-semibold" onclick={ontake}>Take it</button>{/if}
+  </div>
+  {#if column}
+    <p>
+      <b class="near">near {column.nearSpeed === null ? '–' : speedWords(column.nearSpeed)}</b>,
+      <b class="far">far {column.farSpeed === null ? '–' : speedWords(column.farSpeed)}</b>; depth {speedWords(column.parallax)}{Number.isFinite(column.distanceM)
+        ? `; stands ${length(column.distanceM)} away`
+        : ''}.
+    </p>
+    <p class="text-soft">
+      Sharp {length(column.sharpFromM)} to {Number.isFinite(column.sharpToM) ? length(column.sharpToM) : 'the horizon'}{column.wobble > 0.0005
+        ? `; bobs ${percent(column.wobble)}`
+        : ''}{Math.abs(column.backgroundGrowth - 1) > 0.02 ? `; background × ${trim(column.backgroundGrowth, 2)}` : ''}.
+    </p>
+    {#if column.grade !== 'fits'}<p class="flex gap-2"><span class="shrink-0 pt-0.5"><GradeMark grade={column.grade} /></span>{column.why[0]}</p>{/if}
+  {/if}
+</article>
+
+<style>
+  article {
+    min-width: 0;
+    padding: 0.3rem;
+    border-radius: 14px;
+    font-size: 0.875rem;
+    line-height: 1.35;
+  }
+  article.own {
+    box-shadow: inset 0 0 0 2px var(--subject);
+  }
+  h3 {
+    font-family: var(--font-display);
+    font-size: 1.15rem;
+  }
+  .near {
+    color: var(--near);
+  }
+  .far {
+    color: var(--far-ink);
+  }
+</style>

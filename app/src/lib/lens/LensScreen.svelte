@@ -1,0 +1,136 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { setupOf } from '@gentle-arc/core/model/shoot';
+  import type { Shot } from '@gentle-arc/core/model/shot';
+  import { sampleShot } from '@gentle-arc/core/motion/sample';
+  import { verdictOnLenses, withFocalLength, type CompareBy } from '@gentle-arc/core/reading/compare-lenses';
+  import Choice from '$lib/parts/Choice.svelte';
+  import Transport from '$lib/move/Transport.svelte';
+  import { Playhead } from '$lib/move/playhead.svelte';
+  import { preferences } from '$lib/store/preferences.svelte';
+  import type { ShootStore } from '$lib/store/shoot-store.svelte';
+  import { LiveLenses } from '$lib/workers/live-lenses.svelte';
+  import FocalChips from './FocalChips.svelte';
+  import FocusBand from './FocusBand.svelte';
+  import LensCard from './LensCard.svelte';
+  import LensChart from './LensChart.svelte';
+  import LightWords from './LightWords.svelte';
+  import { rangeOf, usualFocals } from './focals';
+
+  /** The lens bench of one shot: which focal length, how sharp, how bright; chosen by what each does to this very shot. */
+  let { store, shotId }: { store: ShootStore; shotId: string } = $props();
+
+  const playhead = new Playhead();
+  const live = new LiveLenses();
+  let by: CompareBy = $state('framing');
+
+  const shoot = $derived(store.shoot);
+  const shot = $derived(shoot.shots.find((row) => row.id === shotId) ?? shoot.shots[0]);
+  let chosen: number[] | null = $state(null);
+  const focals = $derived(chosen ?? usualFocals(shoot.kit.lenses, shot.focalLengthMm));
+
+  const samples = $derived(sampleShot(setupOf(shoot, shot)));
+  const ways = $derived(
+    focals.map((focalLengthMm) => {
+      const setup = setupOf(shoot, withFocalLength(shoot, shot, focalLengthMm, by));
+      return { focalLengthMm, setup, samples: sampleShot(setup) };
+    }),
+  );
+  const columns = $derived(live.shown.answer ?? []);
+
+  $effect(() => playhead.fit(samples.count, samples.frameRateHz));
+  $effect(() => live.shown.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: focals, by }));
+  $effect(() => live.spread.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: rangeOf(shoot.kit.lenses), by }));
+  onDestroy(() => {
+    playhead.pause();
+    live.close();
+  });
+
+  const change = (edit: (row: Shot) => Shot, join: string | null) => store.changeShot(shot.id, edit, join);
+  const row = $derived(Math.min(playhead.row, samples.count - 1));
+  const take = (focalLengthMm: number) => change((row) => withFocalLength(shoot, row, focalLengthMm, by), null);
+
+  function keys(event: KeyboardEvent) {
+    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement || event.ctrlKey || event.metaKey) return;
+    if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) playhead.toggle();
+    else if (event.key === 'ArrowLeft') playhead.step(-1);
+    else if (event.key === 'ArrowRight') playhead.step(1);
+    else return;
+    event.preventDefault();
+  }
+</script>
+
+<svelte:window onkeydown={keys} />
+
+<main class="bench">
+  <section aria-label="Focal length">
+    <div class="flex flex-wrap items-center justify-between gap-x-4">
+      <p class="said">
+        The same move, with the
+        <Choice
+          label="Compare by"
+          value={by}
+          items={[
+            { value: 'framing', name: 'same framing' },
+            { value: 'spot', name: 'same spot' },
+          ]}
+          onchange={(value) => (by = value as CompareBy)}
+        />
+        ({by === 'framing' ? 'the camera moves to suit' : 'only the lens changes'}), through <FocalChips {focals} own={shot.focalLengthMm} onchange={(next) => (chosen = next)} />
+      </p>
+      <Transport {playhead} {samples} bodied={false} />
+    </div>
+    {#if live.shown.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">The comparison could not be made: {live.shown.problem}</p>{/if}
+    <h2 class="verdict" aria-live="polite">{columns.length ? verdictOnLenses(columns, by) : 'Reading…'}</h2>
+    <div class="cards">
+      {#each ways as way (way.focalLengthMm)}
+        <LensCard
+          setup={way.setup}
+          samples={way.samples}
+          row={Math.min(row, way.samples.count - 1)}
+          column={columns.find((column) => column.focalLengthMm === way.focalLengthMm) ?? null}
+          own={way.focalLengthMm === shot.focalLengthMm}
+          ontake={() => take(way.focalLengthMm)}
+        />
+      {/each}
+    </div>
+    <LensChart columns={live.spread.answer ?? []} own={shot.focalLengthMm} />
+  </section>
+
+  <div class="lower">
+    <FocusBand {shoot} {shot} {samples} {playhead} onchange={change} onsettle={() => store.settle()} />
+    <LightWords {shoot} {shot} onchange={change} onsettle={() => store.settle()} />
+  </div>
+</main>
+
+<style>
+  .bench {
+    padding: 0 1rem 2rem;
+  }
+  .verdict {
+    padding: 0.2rem 0 0.5rem;
+    font-family: var(--font-display);
+    font-size: 1.25rem;
+    line-height: 1.3;
+  }
+  .cards {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 0.7rem 1rem;
+  }
+  .lower {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(20rem, 1fr));
+    gap: 2rem;
+    margin-top: 1.2rem;
+  }
+  @media (max-width: 799px) {
+    .cards {
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 0.6rem;
+    }
+    .lower {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>
