@@ -4,7 +4,7 @@ import { openShot } from './helpers';
 test('the Lens screen compares focal lengths on this very shot, and the shot takes the one that is picked', async ({ page }) => {
   await openShot(page, 'shot-sorting');
   await page.getByRole('link', { name: 'Lens', exact: true }).click();
-  const bench = page.getByRole('region', { name: 'Focal length' });
+  const bench = page.getByRole('region', { name: 'Focal lengths' });
   await expect(bench.getByRole('heading', { name: /^Here .* (wins|alike)/ })).toBeVisible();
   await expect(bench.getByRole('article')).toHaveCount(6);
   await expect(bench.getByText('taken so')).toHaveCount(1);
@@ -19,7 +19,7 @@ test('the Lens screen compares focal lengths on this very shot, and the shot tak
   await page.getByRole('link', { name: 'Move', exact: true }).click();
   await expect(page.getByLabel('Focal length', { exact: true })).toHaveValue('20 mm');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByLabel('Focal length', { exact: true })).toHaveValue('35 mm');
+  await expect(page.getByLabel('Lens', { exact: true })).toHaveValue('lens-moss-35');
 });
 
 test('focus: one setting for the whole move is offered, taken, and read by', async ({ page }) => {

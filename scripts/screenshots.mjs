@@ -20,7 +20,7 @@ const VIEWS = [
   { name: 'move-chain', path: `${SHOT}/shot-stop`, atS: 5 },
   { name: 'move-drawn', path: `${SHOT}/shot-drawn`, atS: 4 },
   { name: 'move-overhead', path: `${SHOT}/shot-map`, atS: 5 },
-  { name: 'move-roll', path: `${SHOT}/shot-lean`, atS: 1.2 },
+  { name: 'lens', path: `${SHOT}/shot-sorting/lens`, forward: 100 },
   { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Their figures'] },
   { name: 'move-dolly-zoom', path: `${SHOT}/shot-taste`, atS: 8 },
   { name: 'move-dim', path: `${SHOT}/shot-sorting`, atS: 5, dim: true },
@@ -37,7 +37,7 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: CHROMIUM_ARGS,
 });
-for (const { name, path, atS, dim, phone, press, open, afterS } of VIEWS) {
+for (const { name, path, atS, dim, phone, press, open, afterS, forward } of VIEWS) {
   const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });
   const page = await context.newPage();
   if (dim) await page.addInitScript(() => localStorage.setItem('gentle-arc-preferences', '{"light":"dim"}'));
@@ -49,6 +49,8 @@ for (const { name, path, atS, dim, phone, press, open, afterS } of VIEWS) {
     await page.keyboard.press('Home');
     for (let frame = 0; frame < Math.round(atS * 24); frame += 1) await page.keyboard.press('ArrowRight');
   }
+  if (forward) await page.waitForTimeout(4000);
+  for (let frame = 0; frame < (forward ?? 0); frame += 1) await page.keyboard.press('ArrowRight');
   for (const button of press ?? []) await page.getByRole('button', { name: button }).first().click();
   for (const text of open ?? []) {
     await page.getByText(text).click();

@@ -63,7 +63,7 @@
 <svelte:window onkeydown={keys} />
 
 <main class="bench">
-  <section aria-label="Focal length">
+  <section aria-label="Focal lengths">
     <div class="flex flex-wrap items-center justify-between gap-x-4">
       <p class="said">
         The same move, with the

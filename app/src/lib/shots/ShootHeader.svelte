@@ -45,8 +45,7 @@
     <a class="quiet-button shrink-0" href={resolve('/shoot/[shootId]', { shootId: store.shoot.id })} aria-current={shotId || limits ? undefined : 'page'}>Shots</a>
     {#if limits}<span class="text-soft" aria-hidden="true">›</span> <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
-      <span class="text-soft" aria-hidden="true">›</span>
-      <span class="truncate font-semibold">{number}<span class="hidden sm:inline">&nbsp;{shot.name}</span></span>
+      <span class="hidden min-w-0 truncate sm:inline"><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span>
       {#each [{ name: 'Move', href: resolve( '/shoot/[shootId]/shot/[shotId]', { shootId: store.shoot.id, shotId } ), here: !bench }, { name: 'Lens', href: resolve( '/shoot/[shootId]/shot/[shotId]/lens', { shootId: store.shoot.id, shotId } ), here: bench }] as tab (tab.name)}
         <a class="quiet-button tab" href={tab.href} aria-current={tab.here ? 'page' : undefined}>{tab.name}</a>
       {/each}
@@ -95,8 +94,9 @@
 
 <style>
   .tab {
+    flex-shrink: 0;
     min-width: 0;
-    padding: 0 0.45rem;
+    padding: 0 0.4rem;
   }
   .tab[aria-current] {
     box-shadow: inset 0 -2px 0 var(--subject);
