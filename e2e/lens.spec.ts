@@ -46,3 +46,27 @@ test('light: says how many stops too bright, and which filters of those at hand 
   await light.getByLabel('Light', { exact: true }).selectOption({ label: 'Room in the evening, lamps' });
   await expect(light.getByText(/stops too dark/)).toBeVisible();
 });
+
+test('pixels and distances: cuts leave frames inside frames, and a size tells how far a thing is', async ({ page }) => {
+  await page.goto('/shoot/first-flush/shot/shot-rows/lens');
+  const pixels = page.getByRole('region', { name: 'Pixels' });
+  await expect(pixels.getByText(/The picture is enough/)).toBeVisible();
+  const bars = pixels.getByLabel('Black bars');
+  await bars.fill('7');
+  await bars.press('Enter');
+  await expect(pixels.getByText(/leaves 2\.07:1/)).toBeVisible();
+  const kept = pixels.getByLabel('Kept back for stabilising');
+  await kept.fill('40');
+  await kept.press('Enter');
+  await expect(pixels.getByText(/The picture is softened/)).toBeVisible();
+  const far = page.getByRole('region', { name: 'Distances' });
+  const share = far.getByLabel('Share of the frame height');
+  await share.fill('none');
+  await share.press('Enter');
+  await expect(far.getByRole('alert')).toContainText('is not a number');
+  await share.fill('100');
+  await share.press('Enter');
+  // A 20.25 mm high frame at 35 mm: as far as 35 / 20.25 times its height.
+  const known = parseFloat(await far.getByLabel('Known height').inputValue());
+  await expect(far.getByText(`${((known * 35) / 20.25).toFixed(2)} m`, { exact: true })).toBeVisible();
+});

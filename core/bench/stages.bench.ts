@@ -2,6 +2,7 @@ import { severity } from '../src/model/finding';
 import { setupOf } from '../src/model/shoot';
 import { motionOf } from '../src/motion/legs';
 import { sampleShot } from '../src/motion/sample';
+import { compareLenses } from '../src/reading/compare-lenses';
 import { readFigures } from '../src/reading/read-figures';
 import { readShot } from '../src/reading/read-shot';
 import { rigFindings } from '../src/rig/envelope';
@@ -21,6 +22,7 @@ import { quickest, quickestRound, row } from './quickest';
 const ROUNDS = 30;
 const READING_MS = 60;
 const CURES_MS = 2000;
+const COMPARE_MS = 100;
 
 /** Prints what a whole reading of a busy site costs, the share of each of its stages, how it grows with frames and pieces, and what a search for cures takes. */
 export function readingStages(): void {
@@ -90,4 +92,8 @@ export function readingStages(): void {
     }
   });
   row(`cures for ${five.size} findings of ${troubles.length} (${readings} readings)`, searchMs, `${((100 * searchMs) / CURES_MS).toFixed(0)}% of the ${CURES_MS} ms they may take`);
+
+  const lenses = busyShoot(60, 8, 10, 24);
+  const compareMs = quickest(10, () => compareLenses(lenses.shoot, lenses.shot, [16, 24, 35, 50, 70, 100], 'framing'));
+  row('a 10 s shot at 24 through six focal lengths', compareMs, `${((100 * compareMs) / COMPARE_MS).toFixed(0)}% of the ${COMPARE_MS} ms it may take`);
 }

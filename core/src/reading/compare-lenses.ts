@@ -4,12 +4,14 @@ import { setupOf, type Shoot } from '../model/shoot';
 import { legsOf, withLeg, type Shot } from '../model/shot';
 import type { Units } from '../model/units';
 import { recipeOf } from '../motion/moves';
-import { pathLengthM } from '../motion/sample';
+import { pathLengthM, type Samples } from '../motion/sample';
 import { depthOfField } from '../optics/depth-of-field';
+import { rigFindings } from '../rig/envelope';
+import { heightsM } from '../rig/heights';
 import { layerFigures } from '../screen/figures';
+import { measurePicture } from '../screen/picture';
 import { isInFrame } from '../screen/subject-in-frame';
 import { wobbleInFrame } from '../screen/wobble';
-import { readShot } from './read-shot';
 
 /** Same spot: the camera stays, the lens changes. Same framing: the subject keeps its height, the camera moves to suit. */
 export type CompareBy = 'spot' | 'framing';
@@ -67,7 +69,8 @@ export function compareLenses(shoot: Shoot, shot: Shot, focalLengthsMm: readonly
 }
 
 function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
-  const { picture, findings } = readShot(shoot, shot, units);
+  const setup = setupOf(shoot, shot);
+  const picture = measurePicture(setup, { units }, false);
   const { samples, subject, depthM } = picture;
   const layers = layerFigures(picture);
   const near = layers.find(({ layer }) => layer === 'near');
@@ -83,14 +86,13 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
   const slide = Math.max(near?.slide ?? 0, far?.slide ?? 0);
   const turnDeg = turnedDeg(samples);
   const middle = samples.count >> 1;
-  const { limits } = setupOf(shoot, shot);
   const sharp = depthOfField(
     samples.focalLengthMm[middle] / samples.crop[middle],
     shot.fNumber,
-    (limits.confusionShare * samples.frameWidthMm) / samples.crop[middle],
+    (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[middle],
     samples.focusDistanceM[middle],
   );
-  const rig = findings.filter(({ id }) => id.startsWith('rig.'));
+  const rig = rigFindings(setup, picture.motion, samples, heightsM(setup, samples), units);
   const worst = Math.max(0, ...rig.map(severity));
   const last = samples.count - 1;
   const scale = (row: number) => samples.focalLengthMm[row] / samples.subjectDistanceM[row];
@@ -116,7 +118,7 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
 }
 
 /** How far the camera goes round the subject (or the pivot's place) between first and last, degrees without sign. */
-function turnedDeg({ count, xM, yM, subjectXM, subjectYM }: ReturnType<typeof readShot>['picture']['samples']): number {
+function turnedDeg({ count, xM, yM, subjectXM, subjectYM }: Samples): number {
   let [sum, before] = [0, NaN];
   for (let row = 0; row < count; row += 1) {
     const deg = (Math.atan2(xM[row] - subjectXM[row], yM[row] - subjectYM[row]) * 180) / Math.PI;

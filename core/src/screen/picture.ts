@@ -64,8 +64,8 @@ export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
   return { auto: ofLayer('auto', lattices), near: ofLayer('near', []), far: ofLayer('far', []) };
 }
 
-/** Samples a shot and measures its picture. */
-export function measurePicture(setup: Setup, words: Words): Picture {
+/** Samples a shot and measures its picture. Without `sight` the visible share of the subject is not counted (NaN). */
+export function measurePicture(setup: Setup, words: Words, sight = true): Picture {
   const motion = motionOf(setup);
   const samples = sampleShot(setup, motion);
   const subject = subjectInFrame(samples, setup.subject);
@@ -80,7 +80,18 @@ export function measurePicture(setup: Setup, words: Words): Picture {
     orZero(whileInFrame(subject, subject.upwards)),
     Math.max(1, Math.floor(samples.frameRateHz / LAYER_ROWS_HZ)),
   );
-  return { setup, motion, samples, subject, visible: visibleShare(setup, samples), site, depthM, screen: screenMotion(samples, depthM), pieces, words };
+  return {
+    setup,
+    motion,
+    samples,
+    subject,
+    visible: sight ? visibleShare(setup, samples) : new Float64Array(samples.count).fill(NaN),
+    site,
+    depthM,
+    screen: screenMotion(samples, depthM),
+    pieces,
+    words,
+  };
 }
 
 /** Glances through the camera twice a second: which of the site's points can be seen, and what is seen of each piece. */

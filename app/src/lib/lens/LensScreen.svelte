@@ -14,7 +14,9 @@
   import FocusBand from './FocusBand.svelte';
   import LensCard from './LensCard.svelte';
   import LensChart from './LensChart.svelte';
+  import HowFar from './HowFar.svelte';
   import LightWords from './LightWords.svelte';
+  import PixelFrames from './PixelFrames.svelte';
   import { rangeOf, usualFocals } from './focals';
 
   /** The lens bench of one shot: which focal length, how sharp, how bright; chosen by what each does to this very shot. */
@@ -100,6 +102,8 @@
   <div class="lower">
     <FocusBand {shoot} {shot} {samples} {playhead} onchange={change} onsettle={() => store.settle()} />
     <LightWords {shoot} {shot} onchange={change} onsettle={() => store.settle()} />
+    <PixelFrames {shoot} {shot} {samples} />
+    <HowFar {shoot} {shot} />
   </div>
 </main>
 

@@ -1,0 +1,52 @@
+<script lang="ts">
+  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shot } from '@gentle-arc/core/model/shot';
+  import { sayLength, trim } from '@gentle-arc/core/model/units';
+  import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
+  import { distanceFromShareM, shareAtDistance, stacked, stackRatio } from '@gentle-arc/core/optics/sizes';
+  import NumberField from '$lib/parts/NumberField.svelte';
+  import { preferences } from '$lib/store/preferences.svelte';
+
+  /** Distances from sizes in the picture, and how far back two things look alike. */
+  let { shoot, shot }: { shoot: Shoot; shot: Shot } = $props();
+
+  const setup = $derived(setupOf(shoot, shot));
+  const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
+  const length = (m: number) => sayLength(m, preferences.units);
+  const subjectM = $derived(setup.subject?.heightM ?? 1.7);
+
+  let heightM: number | null = $state(null);
+  let share = $state(50);
+  let atM = $state(5);
+  let betweenM = $state(4);
+  let alike = $state(10);
+  const knownM = $derived(heightM ?? subjectM);
+  const awayM = $derived(distanceFromShareM(knownM, share / 100, shot.focalLengthMm, frame.heightMm));
+  const fills = $derived(shareAtDistance(knownM, atM, shot.focalLengthMm, frame.heightMm));
+  const stack = $derived(stacked(betweenM, 1 + alike / 100, knownM, share / 100, frame.heightMm));
+  const reach = $derived(Math.max(...shoot.kit.lenses.map((lens) => lens.focalLengthMaxMm)));
+</script>
+
+<section aria-label="Distances">
+  <h2 class="font-display text-xl">How far</h2>
+  <p class="said">
+    Something <NumberField label="Known height" value={knownM} unit="m" min={0.01} max={500} step={0.1} onchange={(value) => (heightM = value)} /> high that fills
+    <NumberField label="Share of the frame height" value={share} unit="percent" min={1} max={500} step={5} onchange={(value) => (share = value)} /> of the frame height at {trim(
+      shot.focalLengthMm,
+      0,
+    )} mm is
+    <b>{length(awayM)}</b> away. At <NumberField label="Distance" value={atM} unit="m" min={0.1} max={5000} step={0.5} onchange={(value) => (atM = value)} /> it fills
+    <b>{trim(fills * 100, 0)}%</b>.
+  </p>
+  <p class="said">
+    Two such things <NumberField label="Apart in depth" value={betweenM} unit="m" min={0.1} max={1000} step={0.5} onchange={(value) => (betweenM = value)} /> one behind the other look
+    next to each other (sizes within <NumberField label="Sizes alike within" value={alike} unit="percent" min={1} max={100} step={1} onchange={(value) => (alike = value)} />) from
+    <b>{length(stack.toNearerM)}</b>
+    on, with
+    <b>{trim(stack.focalLengthMm, 0)} mm</b> for the nearer to fill {trim(share, 0)}% of the height.
+    {#if stack.focalLengthMm > reach}The kit’s longest is {trim(reach, 0)} mm: from there the nearer looks {trim(
+        stackRatio((knownM * reach) / ((share / 100) * frame.heightMm), betweenM),
+        2,
+      )} times as large as the other.{/if}
+  </p>
+</section>

@@ -1,0 +1,94 @@
+<script lang="ts">
+  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shot } from '@gentle-arc/core/model/shot';
+  import { trim } from '@gentle-arc/core/model/units';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
+  import { cropFactor, onFullFrame } from '@gentle-arc/core/optics/formats';
+  import { aspectAfterBars, pixelChain, type PixelStep } from '@gentle-arc/core/optics/pixels';
+  import GradeMark from '$lib/parts/GradeMark.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+
+  /** How many pixels are left between recording and delivery: each cut as a frame inside the one before. */
+  let { shoot, shot, samples }: { shoot: Shoot; shot: Shot; samples: Samples } = $props();
+
+  /** A few percent of stabilising afterwards is usual; black bars are for the look. */
+  let stabilising = $state(5);
+  let bars = $state(0);
+
+  const setup = $derived(setupOf(shoot, shot));
+  const enlargement = $derived(samples.crop.reduce((most, value) => Math.max(most, value), 1));
+  const chain = $derived(pixelChain(setup.camera, setup.delivery, { stabilisingShare: stabilising / 100, enlargement }));
+  const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
+  const equal = $derived(onFullFrame(frame, shot.focalLengthMm, shot.fNumber));
+
+  const NAMES: Record<PixelStep['what'], string> = {
+    recorded: 'recorded',
+    shape: 'in the delivered shape',
+    stabilising: 'after stabilising',
+    zoom: 'after digital zoom',
+    alsoShape: 'second shape',
+  };
+  const WIDTH = 300;
+  const scale = $derived(WIDTH / chain.steps[0].widthPx);
+  const height = $derived(chain.steps[0].heightPx * scale);
+  const grade = (perDelivered: number) => (perDelivered >= 1 ? ('calm' as const) : perDelivered >= 0.6 ? ('ripple' as const) : ('jolt' as const));
+  const verdict = (perDelivered: number) =>
+    perDelivered >= 1
+      ? `enough: ${trim(perDelivered, 2)} recorded for each delivered one across`
+      : `softened: only ${trim(perDelivered, 2)} recorded for each delivered one across`;
+</script>
+
+<section aria-label="Pixels">
+  <h2 class="font-display text-xl">How many pixels</h2>
+  <p class="said">
+    {setup.camera.name} records {setup.camera.pictureWidthPx} × {setup.camera.pictureHeightPx}; the cut is {setup.delivery.widthPx} × {setup.delivery.heightPx}. Kept back for
+    stabilising
+    <NumberField label="Kept back for stabilising" value={stabilising} unit="percent" min={0} max={40} step={1} onchange={(value) => (stabilising = value)} />, black bars at top
+    and bottom
+    <NumberField label="Black bars" value={bars} unit="percent" min={0} max={40} step={1} onchange={(value) => (bars = value)} /> each{bars > 0
+      ? `, which leaves ${trim(aspectAfterBars(setup.delivery.widthPx / setup.delivery.heightPx, bars / 100), 2)}:1`
+      : ''}.
+  </p>
+  <svg width={WIDTH} {height} role="img" aria-label={chain.steps.map((step) => `${NAMES[step.what]} ${Math.round(step.widthPx)} by ${Math.round(step.heightPx)}`).join(', ')}>
+    {#each chain.steps as step, i (step.what)}
+      {@const [w, h] = [step.widthPx * scale, step.heightPx * scale]}
+      <rect class:last={i === chain.steps.length - 1} x={(WIDTH - w) / 2} y={(height - h) / 2} width={w} height={h} rx="4" />
+    {/each}
+  </svg>
+  <ul>
+    {#each chain.steps as step (step.what)}<li><b>{Math.round(step.widthPx)} × {Math.round(step.heightPx)}</b> {NAMES[step.what]}</li>{/each}
+  </ul>
+  <p class="line"><GradeMark grade={grade(chain.perDelivered)} /><span>The picture is {verdict(chain.perDelivered)}.</span></p>
+  {#if chain.alsoPerDelivered !== null}<p class="line">
+      <GradeMark grade={grade(chain.alsoPerDelivered)} /><span>The second shape is {verdict(chain.alsoPerDelivered)}.</span>
+    </p>{/if}
+  <p class="text-sm text-soft">
+    This frame is {trim(frame.widthMm, 1)} × {trim(frame.heightMm, 1)} mm, crop factor {trim(cropFactor(frame), 2)}: {trim(shot.focalLengthMm, 0)} mm at f/{trim(shot.fNumber, 1)} look
+    like {trim(equal.focalLengthMm, 0)} mm at f/{trim(equal.fNumber, 1)} on full frame.
+  </p>
+</section>
+
+<style>
+  rect {
+    fill: var(--subject);
+    fill-opacity: 0.09;
+    stroke: var(--subject);
+    stroke-opacity: 0.55;
+  }
+  rect.last {
+    stroke: var(--near);
+    stroke-opacity: 1;
+    stroke-width: 2;
+  }
+  ul {
+    margin: 0.4rem 0;
+    font-size: 0.9rem;
+    line-height: 1.45;
+  }
+  .line {
+    display: flex;
+    gap: 0.6rem;
+    padding: 0.15rem 0;
+  }
+</style>
