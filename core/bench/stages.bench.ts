@@ -32,7 +32,7 @@ export function readingStages(): void {
   const samples = sampleShot(setup, motion);
   const subject = subjectInFrame(samples, setup.subject);
   const glance = glancer(setup, samples, GLANCE_CELLS);
-  const { rows, stretch } = glanceRows(samples);
+  const { rows, stretch } = glanceRows(samples, 2);
   const still = stillPoints(setup, motion);
   const seen = () => {
     const points = new SeenPoints(still, samples, true);

@@ -70,7 +70,7 @@ export function compareLenses(shoot: Shoot, shot: Shot, focalLengthsMm: readonly
 
 function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
   const setup = setupOf(shoot, shot);
-  const picture = measurePicture(setup, { units }, false);
+  const picture = measurePicture(setup, { units }, { sight: false, glancesHz: 1 });
   const { samples, subject, depthM } = picture;
   const layers = layerFigures(picture);
   const near = layers.find(({ layer }) => layer === 'near');

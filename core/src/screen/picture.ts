@@ -64,14 +64,24 @@ export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
   return { auto: ofLayer('auto', lattices), near: ofLayer('near', []), far: ofLayer('far', []) };
 }
 
-/** Samples a shot and measures its picture. Without `sight` the visible share of the subject is not counted (NaN). */
-export function measurePicture(setup: Setup, words: Words, sight = true): Picture {
+/** How closely a picture is measured. */
+export interface Care {
+  /** The visible share of the subject is counted; NaN otherwise. */
+  sight: boolean;
+  /** Glances a second on screen: what is hidden for less is not missed. */
+  glancesHz: number;
+}
+
+const FULL_CARE: Care = { sight: true, glancesHz: 2 };
+
+/** Samples a shot and measures its picture. */
+export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CARE): Picture {
   const motion = motionOf(setup);
   const samples = sampleShot(setup, motion);
   const subject = subjectInFrame(samples, setup.subject);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
-  const { pointsAt, pieces } = lookThrough(setup, motion, samples);
+  const { pointsAt, pieces } = lookThrough(setup, motion, samples, care.glancesHz);
   const site = siteMotion(
     samples,
     pointsAt,
@@ -85,7 +95,7 @@ export function measurePicture(setup: Setup, words: Words, sight = true): Pictur
     motion,
     samples,
     subject,
-    visible: sight ? visibleShare(setup, samples) : new Float64Array(samples.count).fill(NaN),
+    visible: care.sight ? visibleShare(setup, samples) : new Float64Array(samples.count).fill(NaN),
     site,
     depthM,
     screen: screenMotion(samples, depthM),
@@ -94,10 +104,10 @@ export function measurePicture(setup: Setup, words: Words, sight = true): Pictur
   };
 }
 
-/** Glances through the camera twice a second: which of the site's points can be seen, and what is seen of each piece. */
-function lookThrough(setup: Setup, motion: ShotMotion, samples: Samples): { pointsAt: PointsAt; pieces: PieceSeen[] } {
+/** Glances through the camera again and again: which of the site's points can be seen, and what is seen of each piece. */
+function lookThrough(setup: Setup, motion: ShotMotion, samples: Samples, glancesHz: number): { pointsAt: PointsAt; pieces: PieceSeen[] } {
   const glance = glancer(setup, samples, GLANCE_CELLS);
-  const { rows, stretch } = glanceRows(samples);
+  const { rows, stretch } = glanceRows(samples, glancesHz);
   const points = new SeenPoints(stillPoints(setup, motion), samples, setup.pieces.length > 0);
   const pieces = new SeenPieces(setup.pieces);
   for (const row of rows) {

@@ -11,16 +11,15 @@ export interface StillPoints {
   far: SitePoints;
 }
 
-/** Glances a second on screen, and how fine they are across: what is hidden for less is not missed. */
-const GLANCES_HZ = 2;
+/** How fine glances are across. */
 export const GLANCE_CELLS = 64;
 
 /** The points that can be seen in each row: those hidden behind a piece at the glance of that stretch of the shot are left out. */
 export type PointsAt = (row: number) => StillPoints;
 
 /** Rows at which the shot is glanced at: one in the middle of each stretch, so many rows long. */
-export function glanceRows({ count, frameRateHz }: Samples): { rows: number[]; stretch: number } {
-  const stretch = Math.max(1, Math.round(frameRateHz / GLANCES_HZ));
+export function glanceRows({ count, frameRateHz }: Samples, glancesHz: number): { rows: number[]; stretch: number } {
+  const stretch = Math.max(1, Math.round(frameRateHz / glancesHz));
   const rows: number[] = [];
   for (let from = 0; from < count; from += stretch) rows.push(Math.min(count - 1, from + (stretch >> 1)));
   return { rows, stretch };

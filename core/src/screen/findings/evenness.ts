@@ -79,6 +79,8 @@ export function evennessFindings({ setup, motion, samples, screen }: Picture): F
 }
 
 const RAD = Math.PI / 180;
+/** Nearer to its centre than this nothing goes round it, m. */
+const LEAST_RADIUS_M = 0.1;
 /** From here on a sweep counts as once round. */
 const ONCE_ROUND_DEG = 350;
 
@@ -114,6 +116,7 @@ export function turningFindings(picture: Picture): Finding[] {
     const sweepDeg = Math.abs(turn.angleDeg[last] - turn.angleDeg[first]);
     if (sweepDeg < 5 || to - from < 3) continue;
     const meanDeg = (turn.angleDeg[to] - turn.angleDeg[from]) / (to - from);
+    if (Math.abs(meanDeg) * (to - from) < 1) continue;
     let worst = { value: 0, row: from };
     if (cruiseToS > cruiseFromS)
       for (let i = from + 1; i <= to; i += 1) {
@@ -139,7 +142,7 @@ export function turningFindings(picture: Picture): Finding[] {
     const steadyM = (i: number) => distanceM[first] + ((distanceM[last] - distanceM[first]) * (angleDeg[i] - angleDeg[first])) / (angleDeg[last] - angleDeg[first]);
     let off = { value: 0, row: first };
     for (let i = first; i <= last; i += 1) {
-      const value = Math.abs(distanceM[i] / steadyM(i) - 1);
+      const value = Math.abs(distanceM[i] - steadyM(i)) / Math.max(LEAST_RADIUS_M, steadyM(i));
       if (value > off.value) off = { value, row: i };
     }
     findings.push({
