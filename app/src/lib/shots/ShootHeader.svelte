@@ -32,7 +32,7 @@
 </script>
 
 <header class="flex h-12 items-center gap-1 px-2 md:gap-2 md:px-4">
-  <a href={resolve('/')} class="quiet-button !px-1" aria-label="All shoots" title="All shoots"><Mark /></a>
+  <a href={resolve('/')} class="quiet-button !px-1 {shotId ? 'hidden md:inline-flex' : ''}" aria-label="All shoots" title="All shoots"><Mark /></a>
   <input
     class="name hidden font-display text-lg md:block"
     aria-label="Name of the shoot"
