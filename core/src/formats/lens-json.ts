@@ -1,8 +1,6 @@
-import type { Setup } from '../model/shoot';
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
-import { airyDiscMm, excessStops, flickerOff, nearestStack, neutralDensity } from '../optics/exposure';
-import { exposureTimeS } from '../optics/shutter';
+import { exposureOf, type Light } from '../optics/exposure-of-shot';
 import { compareLenses, verdictOnLenses, type CompareBy } from '../reading/compare-lenses';
 import { focusPlan } from '../reading/focus-plan';
 
@@ -38,34 +36,6 @@ export function focusJson(shoot: Shoot, shot: Shot) {
     band: { nearM: plan.band.nearM, farM: number(plan.band.farM) },
     marks: plan.marks,
     samples: Array.from(plan.screenS, (screenT, i) => ({ screenT, focusM: plan.focusM[i], subjectM: number(plan.subjectM[i]), nearM: plan.nearM[i], farM: number(plan.farM[i]) })),
-  };
-}
-
-/** How bright a scene is, and what is at hand. */
-export interface Light {
-  ev100: number;
-  iso: number;
-  /** Filters in stops. */
-  filters: readonly number[];
-  mainsHz: number;
-}
-
-/** What a shot lets in against the light there is: the filter it needs, and what is wrong with the shutter or the stop. */
-export function exposureOf(setup: Setup, { ev100, iso, filters, mainsHz }: Light) {
-  const { shot, camera } = setup;
-  const exposureS = exposureTimeS(shot.shutterDeg, shot.captureRateHz);
-  const excess = excessStops(ev100, shot.fNumber, exposureS, iso);
-  const stack = nearestStack(Math.max(0, excess), filters);
-  const pixelMm = camera.sensorWidthMm / camera.pictureWidthPx;
-  return {
-    exposureS,
-    excessStops: excess,
-    needed: neutralDensity(Math.max(0, excess)),
-    stack: stack.filters,
-    leftStops: excess - stack.filters.reduce((a, b) => a + b, 0),
-    /** The Airy disc in pixels of the recording: from about 2.5 on the stop softens the picture. */
-    airyPixels: airyDiscMm(shot.fNumber) / pixelMm,
-    flickerOff: flickerOff(exposureS, mainsHz),
   };
 }
 

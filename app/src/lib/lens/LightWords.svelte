@@ -2,7 +2,7 @@
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
-  import { exposureOf } from '@gentle-arc/core/formats/lens-json';
+  import { exposureOf } from '@gentle-arc/core/optics/exposure-of-shot';
   import { LIGHT_CONDITIONS, neutralDensity } from '@gentle-arc/core/optics/exposure';
   import Choice from '$lib/parts/Choice.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
