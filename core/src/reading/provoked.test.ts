@@ -22,6 +22,10 @@ const push = (fromDistanceM: number, toDistanceM: number): Move => ({ kind: 'pus
 const arc = (sweepDeg: number, radiusM = 5): Move => ({ kind: 'arc', ...AROUND, radiusM, startBearingDeg: 180 - sweepDeg / 2, sweepDeg });
 const wall: Piece = { ...newPiece('box', 'screen', 'Screen', 0, -2, 0), lengthM: 1.2, depthM: 0.2, heightM: 1.6, headingDeg: 90 };
 
+const leg = (move: Move, featherS: number): Shot['then'][number] => ({ move, ...timing(4, featherS), backwards: false, overlapS: 0 });
+const LAGS = { aim: { ...DEFAULT_AIM, mode: 'panTiltFollow' as const, smoothingS: 0.6, deadBandDeg: 6 } };
+const alone = (): Piece[] => plainPieces().filter(({ kind }) => kind === 'figure');
+
 type Case = [string, Move, Partial<Shot>?, Piece[]?, Partial<Shoot['delivery']>?];
 
 /** Every kind of finding on several moves; each must be found, and at least one change that was tried must take it away or soften it. */
@@ -70,6 +74,21 @@ const PROVOKED: Case[] = [
   ['focus.rack', { ...usual('rackFocus'), distanceM: 2, bearingDeg: 180, fromPieceId: 'post', toPieceId: 'back' }, timing(1.2, 0.2)],
   ['zoom.rate', { ...usual('dollyZoom'), fromDistanceM: 4, toDistanceM: 7 }, { ...timing(3, 0.7), lensId: 'lens-fern-2470' }],
   ['zoom.range', { ...usual('dollyZoom'), fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 }, { ...timing(8, 2), lensId: 'lens-fern-2470', focalLengthMm: 40 }],
+  ['zoom.background', { ...usual('dollyZoom'), fromDistanceM: 5, toDistanceM: 4.6 }, { ...timing(8, 2), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
+  ['zoom.rate', { ...usual('dollyZoom'), fromDistanceM: 7, toDistanceM: 4, bearingDeg: 180 }, { ...timing(3, 0.7), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
+  ['zoom.range', { ...usual('dollyZoom'), fromDistanceM: 2.5, toDistanceM: 9, bearingDeg: 180 }, { ...timing(12, 3), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
+  ['focus.rack', { ...usual('rackFocus'), distanceM: 1.5, bearingDeg: 180, fromPieceId: null, toPieceId: 'back' }, timing(1, 0.2)],
+  ['joints', { kind: 'slide', ...AROUND, heightM: 0.285 * 1.7 + 0.868, distanceM: 3, bearingDeg: 180, travelM: 0.3, skewDeg: 0 }, { ...timing(8, 2), ...place(0, (0.85 - 0.285 * 1.7 - 0.868) / 1.736) }], // prettier-ignore
+  ['alsoShape', push(5, 4), { ...timing(8, 2), ...place(-0.25, 0) }, plainPieces(), { alsoShape: 'upright' }],
+  ['alsoShape', arc(40, 4), { ...timing(8, 2), ...place(0.3, 0) }, plainPieces(), { alsoShape: 'square' }],
+  ['even.picture', usual('driftingOrbit'), { ...timing(10, 1), ...LAGS }],
+  ['even.picture', usual('arc'), { ...timing(10, 1), ...LAGS }],
+  ['even.rig', usual('crane'), { timing: { ...timing(20, 0.3).timing, featherShape: 'constantAcceleration' } }],
+  ['even.rig', usual('overtake'), { ...timing(10, 1), walks: [WALK] }],
+  ['empty', { ...usual('pan'), fromDeg: 120, toDeg: 150 }, timing(6, 2), alone()],
+  ['empty', { ...usual('tilt'), fromDeg: 60, toDeg: 85 }, timing(6, 2), alone()],
+  ['join', push(6, 5), { ...timing(4, 1), then: [leg(arc(40), 0.1)] }],
+  ['join', { ...full('slide'), distanceM: 3 } as Move, { ...timing(4, 1), then: [leg({ ...usual('pan'), fromDeg: 0, toDeg: 25 }, 0.1)] }],
   ['zoom.background', { ...usual('dollyZoom'), fromDistanceM: 4, toDistanceM: 4.6 }, { ...timing(8, 2), lensId: 'lens-fern-2470' }],
 ];
 

@@ -57,6 +57,18 @@ export function placeInMiddle(setup: Setup): Change {
   return [{ shot: aimed(setup, { place: { u: 0, v: setup.shot.aim.place.v } }), instruction: 'Frame the subject in the middle' }];
 }
 
+/** A pan or tilt that looks elsewhere, turned so that the subject lies in its middle. */
+export function turnedToSubject({ shot }: Setup): Change {
+  const { move } = shot;
+  if (move.kind !== 'pan' && move.kind !== 'whipPan' && move.kind !== 'tilt') return [];
+  const half = Math.round(Math.abs(move.toDeg - move.fromDeg) / 2) * Math.sign(move.toDeg - move.fromDeg);
+  const what = move.kind === 'tilt' ? 'Tilt' : 'Pan';
+  return [
+    { shot: { ...shot, move: { ...move, fromDeg: -2 * half, toDeg: 0 } }, instruction: `${what} onto the subject, by ${Math.abs(2 * half)}°` },
+    { shot: { ...shot, move: { ...move, fromDeg: -half, toDeg: half } }, instruction: `${what} across the subject, ${Math.abs(half)}° to either side` },
+  ];
+}
+
 /** A head or a hand that follows the focus. */
 export function focusFollows({ shot }: Setup): Change {
   return shot.focus.mode === 'follow' ? [] : [{ shot: { ...shot, focus: { mode: 'follow' } }, instruction: 'Let the focus follow the subject' }];

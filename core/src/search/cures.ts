@@ -131,7 +131,8 @@ class Search {
     const { shot, before } = this;
     if (!ShotSchema.safeParse(rung.shot).success) return null;
     const after = this.read(rung);
-    for (const [id, row] of after.findings) if (id !== finding.id && row.severity > (before.findings.get(id)?.severity ?? 0)) return null;
+    // Where nothing at all was seen, whatever comes into the picture is no loss.
+    if (finding.id !== 'empty') for (const [id, row] of after.findings) if (id !== finding.id && row.severity > (before.findings.get(id)?.severity ?? 0)) return null;
     const same = after.findings.get(finding.id);
     const now = same?.severity ?? 0;
     if (now >= severity(finding)) return null;

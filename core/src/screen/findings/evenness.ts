@@ -40,6 +40,8 @@ export function cameraSpeedMps({ count, captureRateHz, xM, yM, zM }: Samples): F
   return speed;
 }
 
+const PICTURE = { evenly: 'The motion in the picture runs evenly', unevenly: 'The motion in the picture hurries and lingers' };
+const CAMERA = { evenly: 'The camera goes its way evenly', unevenly: 'The camera hurries and lingers on its way' };
 const LEAST_SCREEN_SPEED = 1e-4;
 const LEAST_CAMERA_MPS = 1e-3;
 
@@ -48,7 +50,7 @@ export function evennessFindings({ setup, motion, samples, screen }: Picture): F
   const { limits } = setup;
   const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
   const limit = limits.roughness;
-  const say = (id: string, what: string, even: Evenness | null): Finding[] => {
+  const say = (id: string, what: { evenly: string; unevenly: string }, even: Evenness | null): Finding[] => {
     if (!even) return [];
     const value = -even.spectral;
     const grade = meant ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor);
@@ -58,8 +60,8 @@ export function evennessFindings({ setup, motion, samples, screen }: Picture): F
         grade,
         sentence:
           grade === 'calm'
-            ? `${what} runs evenly (unevenness ${trim(value, 2)}; one plain feathered stroke has 1.4).`
-            : `${what} hurries and lingers on the way (unevenness ${trim(value, 2)}; up to ${trim(limit, 1)} runs evenly).`,
+            ? `${what.evenly} (unevenness ${trim(value, 2)}; one plain feathered stroke has 1.4).`
+            : `${what.unevenly} (unevenness ${trim(value, 2)}; up to ${trim(limit, 1)} runs evenly).`,
         reason: `Speed that rises and falls within one move draws the eye to the camera.${even.jerk === null ? '' : ` Log dimensionless jerk ${trim(even.jerk, 1)}; one plain stroke has −5.3.`}`,
         tS: even.fromS,
         value,
@@ -73,8 +75,8 @@ export function evennessFindings({ setup, motion, samples, screen }: Picture): F
   const cameraMps = cameraSpeedMps(samples);
   const moves = (column: Float64Array, least: number) => column.some((value) => value > least);
   return [
-    ...say('even.picture', 'The motion in the picture', moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed) : null),
-    ...say('even.rig', 'The camera on its way', moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, samples, cameraMps) : null),
+    ...say('even.picture', PICTURE, moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed) : null),
+    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, samples, cameraMps) : null),
   ];
 }
 
