@@ -3,7 +3,7 @@ import { PerspectiveCamera, Vector3 } from 'three';
 import { readShootFile } from '../src/formats/shoot-file';
 import { setupOf, type Setup } from '../src/model/shoot';
 import { motionOf } from '../src/motion/legs';
-import { sampleShot } from '../src/motion/sample';
+import { sampleShot } from '../src/motion/shown';
 import { readShot } from '../src/reading/read-shot';
 import { everywhere, siteMotion } from '../src/screen/layer-speed';
 import { stillPoints } from '../src/screen/picture';

@@ -1,7 +1,7 @@
 import { setupOf } from '../src/model/shoot';
 import type { Leg } from '../src/model/shot';
 import { motionOf } from '../src/motion/legs';
-import { sampleShot } from '../src/motion/sample';
+import { sampleShot } from '../src/motion/shown';
 import { filmed, usual, WALK } from '../src/testing/filmed';
 
 /** Prints what sampling the most complex shot costs here: a chain of a drawn path, a dolly zoom off the axis and an overtaking of a walker, with body, lag and dead band, 10 s at 60 a second. */

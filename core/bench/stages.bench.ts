@@ -1,7 +1,7 @@
 import { severity } from '../src/model/finding';
 import { setupOf } from '../src/model/shoot';
 import { motionOf } from '../src/motion/legs';
-import { sampleShot } from '../src/motion/sample';
+import { sampleShot } from '../src/motion/shown';
 import { compareLenses } from '../src/reading/compare-lenses';
 import { readFigures } from '../src/reading/read-figures';
 import { readShot } from '../src/reading/read-shot';

@@ -7,7 +7,7 @@
   import { readShootFile, SHOOT_FILE_ENDING } from '@gentle-arc/core/formats/shoot-file';
   import { newShoot } from '@gentle-arc/core/model/defaults';
   import type { Shoot } from '@gentle-arc/core/model/shoot';
-  import { shotDurationS, slowFactor } from '@gentle-arc/core/model/shot';
+  import { lengthOnScreenS } from '@gentle-arc/core/motion/playback';
   import PlanThumb from '$lib/home/PlanThumb.svelte';
   import Mark from '$lib/parts/Mark.svelte';
   import { allShoots, deleteShoot, saveShoot } from '$lib/store/database';
@@ -89,7 +89,7 @@
     };
   }
 
-  const seconds = (shoot: Shoot) => Math.round(shoot.shots.reduce((sum, shot) => sum + shotDurationS(shot) * slowFactor(shot), 0));
+  const seconds = (shoot: Shoot) => Math.round(shoot.shots.reduce((sum, shot) => sum + lengthOnScreenS(shot), 0));
   const first = (shoot: Shoot) =>
     shoot.shots[0] ? resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shoot.shots[0].id }) : resolve('/shoot/[shootId]', { shootId: shoot.id });
 </script>

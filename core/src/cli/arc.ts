@@ -9,7 +9,7 @@ import { Refusal } from '../formats/refusal';
 import { readShootFile, shootJsonSchema } from '../formats/shoot-file';
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
-import { sampleShot } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
 import { readShot } from '../reading/read-shot';
 import { curesFor } from '../search/cures';
 

@@ -7,7 +7,7 @@ import { Quaternion, Vector3, type AnimationClip, type PerspectiveCamera } from 
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { describe, expect, it, vi } from 'vitest';
 import { setupOf } from '../model/shoot';
-import { sampleShot } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
 import { legsOf } from '../model/shot';
 import { EFFECT_KINDS, RECIPES } from '../motion/moves';
 import { plainShoot } from '../testing/shoots';
@@ -90,7 +90,7 @@ describe('shoot file', () => {
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };
     const shoot = checkShoot(old);
-    expect(shoot.version).toBe(3);
+    expect(shoot.version).toBe(4);
     expect(shoot.shots[0]).toMatchObject({ fNumber: 5.6, focus: { mode: 'follow' }, variant: 'A', other: null });
     expect(shoot.kit.cameras[0].readOutMs).toBeGreaterThan(0);
     expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
@@ -113,7 +113,7 @@ describe('shoot file', () => {
     ['shots[0].focalLengthMm must be a number; it is "35".', () => broken((raw) => Object.assign(raw.shots[0], { focalLengthMm: '35' }))],
     ['name must be a string; it is missing.', () => broken((raw) => Reflect.deleteProperty(raw, 'name'))],
     ['shots[0] has "colour", which this format does not know; take it out.', () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 }))],
-    ['version must be at most 3; this file is version 4, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 4 }))],
+    ['version must be at most 4; this file is version 5, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 5 }))],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or delete one of the two.',
       () =>

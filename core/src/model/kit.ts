@@ -12,6 +12,12 @@ export const CameraSchema = z.strictObject({
   frameRatesHz: z.array(z.number().min(1).max(2000)).min(1),
   /** From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all at once. */
   readOutMs: z.number().min(0).max(200),
+  /** What it writes to its card at its first frame rate; more frames write more. */
+  dataRateMbps: z.number().min(1).max(20000),
+  /** Above this rate it records only into a buffer. */
+  bufferAboveHz: z.number().min(1).max(2000),
+  /** How long the buffer lasts, s of action. */
+  bufferS: z.number().min(0.1).max(3600),
 });
 
 /** A lens. A prime has equal shortest and longest focal lengths. */
@@ -23,6 +29,8 @@ export const LensSchema = z
     closestFocusM: z.number().min(0).max(50),
     /** Widest opening. */
     fNumberMin: z.number().min(0.5).max(45),
+    /** How far the focus ring turns from its closest distance to infinity. */
+    ringDeg: z.number().min(10).max(720),
   })
   .refine((lens) => lens.focalLengthMaxMm >= lens.focalLengthMinMm, {
     path: ['focalLengthMaxMm'],
@@ -84,16 +92,25 @@ export const GaitSchema = z.strictObject({
   shakeDeg: z.number().min(0).max(20),
 });
 
+export const FILTER_KINDS = ['nd', 'variableNd', 'polariser'] as const;
+
+/** A filter and the stops of light it takes; a variable one takes from the least to the most. */
+export const FilterSchema = z
+  .strictObject({ ...named, kind: z.enum(FILTER_KINDS), stopsMin: z.number().min(0).max(24), stopsMax: z.number().min(0).max(24) })
+  .refine((filter) => filter.stopsMax >= filter.stopsMin, { path: ['stopsMax'], error: 'must not be below stopsMin; swap the two' });
+
 export const KitSchema = z.strictObject({
   cameras: z.array(CameraSchema).min(1),
   lenses: z.array(LensSchema).min(1),
   rigs: z.array(RigSchema).min(1),
   gaits: z.array(GaitSchema).min(1),
+  filters: z.array(FilterSchema),
 });
 
 export type Camera = z.infer<typeof CameraSchema>;
 export type Lens = z.infer<typeof LensSchema>;
 export type Rig = z.infer<typeof RigSchema>;
 export type RigKind = Rig['kind'];
+export type Filter = z.infer<typeof FilterSchema>;
 export type Gait = z.infer<typeof GaitSchema>;
 export type Kit = z.infer<typeof KitSchema>;

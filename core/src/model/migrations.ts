@@ -1,4 +1,4 @@
-import { DEFAULT_AIM } from './defaults';
+import { DEFAULT_AIM, DEFAULT_KIT } from './defaults';
 import { DEFAULT_GAITS, USUAL_GAIT, usualRig } from './default-rigs';
 import { RIG_KINDS, type Rig, type RigKind } from './kit';
 
@@ -62,10 +62,31 @@ function toVersion3(shoot: Row): Row {
   };
 }
 
+/** Usual figures where version 3 had none: common practice, no published source. */
+const USUAL_CAMERA = { dataRateMbps: 100, bufferAboveHz: 120, bufferS: 600 };
+const USUAL_RING_DEG = 180;
+const PLAIN_PLAN = { puller: 'autofocus', light: { ev100: 15, iso: 100 }, filterIds: [], playback: { reversed: false, ramp: [] } };
+
+/** From version 3 to 4: cameras say what they write, lenses how far their ring turns, the kit has filters; shots say who pulls focus, in what light, behind which filter, and how they are played. */
+function toVersion4(shoot: Row): Row {
+  const each = (value: unknown, given: Row): unknown[] => rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
+  const kit = isRow(shoot.kit) ? shoot.kit : {};
+  const limits = isRow(shoot.limits) ? Object.fromEntries(Object.entries(shoot.limits).filter(([name]) => name !== 'focusRate')) : shoot.limits;
+  const shots = each(shoot.shots, PLAIN_PLAN).map((shot) => (isRow(shot) && isRow(shot.other) ? { ...shot, other: { ...PLAIN_PLAN, ...shot.other } } : shot));
+  return {
+    ...shoot,
+    version: 4,
+    limits,
+    kit: { filters: DEFAULT_KIT.filters, ...kit, cameras: each(kit.cameras, USUAL_CAMERA), lenses: each(kit.lenses, { ringDeg: USUAL_RING_DEG }) },
+    shots,
+  };
+}
+
 /** Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order stays so for the check to find. */
 export function migrated(value: unknown): unknown {
   let shoot = value;
   if (isRow(shoot) && shoot.version === 1) shoot = toVersion2(shoot);
   if (isRow(shoot) && shoot.version === 2) shoot = toVersion3(shoot);
+  if (isRow(shoot) && shoot.version === 3) shoot = toVersion4(shoot);
   return shoot;
 }

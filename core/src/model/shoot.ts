@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import { limitsOf, OwnLimitsSchema, type Limits } from './limits';
-import { KitSchema, type Camera, type Gait, type Lens, type Rig } from './kit';
+import { KitSchema, type Camera, type Filter, type Gait, type Lens, type Rig } from './kit';
 import { PieceSchema, type Piece } from './piece';
 import { parametersOf } from './move';
-import { legsOf, ShotSchema, type Plan, type Shot } from './shot';
+import { focusTargets, legsOf, ShotSchema, type Plan, type Shot } from './shot';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 3;
+export const SHOOT_VERSION = 4;
 
 export const ALSO_SHAPES = ['none', 'upright', 'wide', 'square'] as const;
 
@@ -50,6 +50,7 @@ export const ShootSchema = z
     const lensIds = uniqueIds(shoot.kit.lenses, ['kit', 'lenses']);
     const rigIds = uniqueIds(shoot.kit.rigs, ['kit', 'rigs']);
     const gaitIds = uniqueIds(shoot.kit.gaits, ['kit', 'gaits']);
+    const filterIds = uniqueIds(shoot.kit.filters, ['kit', 'filters']);
     uniqueIds(shoot.shots, ['shots']);
     const checkPlan = (plan: Plan, path: (string | number)[]) => {
       const known = (ids: Set<string>, id: string, field: string, where: string) => {
@@ -65,6 +66,13 @@ export const ShootSchema = z
           const where = k === 0 ? ['move', key] : ['then', k - 1, 'move', key];
           if (typeof id === 'string' && !pieceIds.has(id)) refuse([...path, ...where], `names "${id}", which is not in site.pieces; choose one that is`);
         }
+      });
+      plan.filterIds.forEach((id, k) => {
+        if (!filterIds.has(id)) refuse([...path, 'filterIds', k], `names "${id}", which is not in kit.filters; choose one that is`);
+      });
+      focusTargets(plan.focus).forEach(({ target, at }) => {
+        if (target.on === 'piece' && !pieceIds.has(target.pieceId))
+          refuse([...path, 'focus', ...at, 'pieceId'], `names "${target.pieceId}", which is not in site.pieces; choose one that is`);
       });
       if (plan.subjectId !== null) known(pieceIds, plan.subjectId, 'subjectId', 'site.pieces');
       plan.walks.forEach((walk, k) => {
@@ -89,6 +97,8 @@ export interface Setup {
   lens: Lens;
   rig: Rig;
   gait: Gait;
+  /** What is before the lens. */
+  filters: Filter[];
   delivery: Delivery;
   pieces: Piece[];
   subject: Piece | null;
@@ -108,6 +118,7 @@ export function setupOf(shoot: Shoot, shot: Shot): Setup {
     lens: find(shoot.kit.lenses, shot.lensId, 'lens'),
     rig: find(shoot.kit.rigs, shot.rigId, 'rig'),
     gait: find(shoot.kit.gaits, shot.gaitId, 'gait'),
+    filters: shot.filterIds.map((id) => find(shoot.kit.filters, id, 'filter')),
     delivery: shoot.delivery,
     pieces: shoot.site.pieces,
     subject: shot.subjectId === null ? null : find(shoot.site.pieces, shot.subjectId, 'subject'),

@@ -61,11 +61,45 @@ export const LegSchema = z.strictObject({ move: MoveSchema, timing: TimingSchema
 
 export const STICK_SPEEDS = ['slow', 'normal', 'fast'] as const;
 
-/** Where the lens is focused: on the subject wherever it is, or at one distance. Racks say themselves where the focus goes. */
+const focusDistanceM = z.number().min(0.05).max(10000);
+
+/** What the focus rests on: the subject or a piece wherever it is, or a distance. */
+export const FocusTargetSchema = z.discriminatedUnion('on', [
+  z.strictObject({ on: z.literal('subject') }),
+  z.strictObject({ on: z.literal('piece'), pieceId: z.string().min(1) }),
+  z.strictObject({ on: z.literal('distance'), distanceM: focusDistanceM }),
+]);
+
+/** The focus leaves what it rests on at a moment of action and has come to the next thing so long after. */
+export const RackSchema = z.strictObject({ atS: z.number().min(0).max(600), overS: z.number().min(0).max(300), to: FocusTargetSchema });
+
+/** Where the lens is focused: on the subject wherever it is, at one distance, or on one thing after another. A move that racks says itself where its focus goes. */
 export const FocusSchema = z.discriminatedUnion('mode', [
   z.strictObject({ mode: z.literal('follow') }),
-  z.strictObject({ mode: z.literal('fixed'), distanceM: z.number().min(0.05).max(10000) }),
+  z.strictObject({ mode: z.literal('fixed'), distanceM: focusDistanceM }),
+  z.strictObject({ mode: z.literal('racks'), from: FocusTargetSchema, racks: z.array(RackSchema).min(1).max(12) }).superRefine(({ racks }, context) => {
+    racks.forEach((rack, i) => {
+      if (i > 0 && rack.atS < racks[i - 1].atS + racks[i - 1].overS - 1e-9)
+        context.addIssue({ code: 'custom', path: ['racks', i, 'atS'], message: 'must not be before the rack before it has ended; start it later or shorten that one' });
+    });
+  }),
 ]);
+
+export const PULLERS = ['hand', 'motor', 'autofocus'] as const;
+
+/** From a moment of action on it plays at this share of life: 1 as it was, 0.25 four times slower, 2 twice as fast. Between two moments the speed changes evenly. */
+export const RampPointSchema = z.strictObject({ atS: z.number().min(0).max(600), speed: z.number().min(0.01).max(100) });
+
+/** How what was filmed is played. Without a ramp one recorded frame is shown after the other. */
+export const PlaybackSchema = z.strictObject({ reversed: z.boolean(), ramp: z.array(RampPointSchema).max(12) }).superRefine(({ ramp }, context) => {
+  ramp.forEach((point, i) => {
+    if (i > 0 && point.atS <= ramp[i - 1].atS)
+      context.addIssue({ code: 'custom', path: ['ramp', i, 'atS'], message: `must come after the moment before it (${ramp[i - 1].atS} s); put them in order of time` });
+  });
+});
+
+/** Brightness of the scene as exposure value at ISO 100, and what the camera is set to. */
+export const LightSchema = z.strictObject({ ev100: z.number().min(-10).max(24), iso: z.number().min(6).max(1_000_000) });
 
 /** How a shot is made: everything about it but its name. */
 const plan = {
@@ -91,6 +125,12 @@ const plan = {
   aim: AimSchema,
   fNumber: z.number().min(0.5).max(64),
   focus: FocusSchema,
+  /** Who or what turns the focus. */
+  puller: z.enum(PULLERS),
+  light: LightSchema,
+  /** What is before the lens. */
+  filterIds: z.array(z.string().min(1)).max(6),
+  playback: PlaybackSchema,
 };
 
 export const PlanSchema = z.strictObject(plan);
@@ -115,6 +155,11 @@ export type AimMode = Aim['mode'];
 export type Leg = z.infer<typeof LegSchema>;
 export type StickSpeed = Shot['stick'];
 export type Focus = Shot['focus'];
+export type FocusTarget = z.infer<typeof FocusTargetSchema>;
+export type Rack = z.infer<typeof RackSchema>;
+export type Puller = Shot['puller'];
+export type RampPoint = z.infer<typeof RampPointSchema>;
+export type Playback = z.infer<typeof PlaybackSchema>;
 export type Plan = z.infer<typeof PlanSchema>;
 export type Shot = z.infer<typeof ShotSchema>;
 
@@ -129,6 +174,12 @@ export function withLeg(shot: Shot, index: number, edit: (leg: Leg) => Leg): Sho
   if (index > 0) return { ...shot, then: shot.then.map((leg, i) => (i === index - 1 ? edit(leg) : leg)) };
   const { move, timing, backwards } = edit(legsOf(shot)[0]);
   return { ...shot, move, timing, backwards };
+}
+
+/** Everything that a focus rests on, and where it is said. */
+export function focusTargets(focus: Focus): { target: FocusTarget; at: (string | number)[] }[] {
+  if (focus.mode !== 'racks') return [];
+  return [{ target: focus.from, at: ['from'] }, ...focus.racks.map(({ to }, i) => ({ target: to, at: ['racks', i, 'to'] }))];
 }
 
 /** Which move of a shot is under way at a moment of action, s: the latest that has begun. */
@@ -147,6 +198,3 @@ export function legAt(shot: Shot, tS: number): number {
 export function shotDurationS(shot: Shot): number {
   return shot.then.reduce((endS, leg) => Math.max(endS, Math.max(0, endS - leg.overlapS) + leg.timing.durationS), shot.timing.durationS);
 }
-
-/** How much slower than life the audience sees it: 1 for as it was, 2 for half speed. */
-export const slowFactor = (shot: Pick<Shot, 'captureRateHz' | 'frameRateHz'>): number => shot.captureRateHz / shot.frameRateHz;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Leg } from '../model/shot';
+import { FocusSchema, type Leg } from '../model/shot';
+import { fastestPull } from '../screen/focus-pull';
 import { filmed, usual } from '../testing/filmed';
 
 const timing = { durationS: 4, holdStartS: 1, featherInS: 1, featherOutS: 1, holdEndS: 1, featherShape: 'minimumJerk' as const };
@@ -31,6 +32,31 @@ describe('focus', () => {
     const steps = Array.from(samples.focusDistanceM.slice(1), (m, i) => Math.abs(1 / m - 1 / samples.focusDistanceM[i]));
     expect(Math.max(...steps)).toBeLessThan(0.01);
     expect(samples.focusDistanceM[last]).toBeCloseTo(samples.subjectDistanceM[last], 9);
+  });
+});
+
+describe('a focus that goes from one thing to another', () => {
+  const racks = { mode: 'racks' as const, from: { on: 'distance' as const, distanceM: 1 }, racks: [{ atS: 1, overS: 1, to: { on: 'subject' as const } }, { atS: 3, overS: 0.5, to: { on: 'piece' as const, pieceId: 'back' } }] }; // prettier-ignore
+  const film = filmed(usual('still'), { timing: { ...timing, durationS: 6 }, focus: racks });
+  const at = (tS: number) => film.samples.focusDistanceM[Math.round(tS * 24)];
+  it('rests on each between the racks', () => {
+    expect([at(0), at(1)]).toEqual([1, 1]);
+    expect(at(2)).toBeCloseTo(film.samples.subjectDistanceM[48], 9);
+    expect(at(3)).toBeCloseTo(at(2), 9);
+    expect(at(4)).toBeGreaterThan(at(3));
+    expect(at(6)).toBeCloseTo(at(4), 9);
+  });
+  it('is halfway in dioptres at half time, and as quick as a minimum-jerk stroke there: 1.875 times the mean', () => {
+    expect(1 / at(1.5)).toBeCloseTo((1 / at(1) + 1 / at(2)) / 2, 9);
+    const pull = fastestPull(film.samples, film.setup.lens);
+    const longer = Math.max(Math.abs(1 / at(2) - 1), Math.abs(1 / at(4) - 1 / at(3)) / 0.5);
+    expect(pull?.dioptresPerS).toBeCloseTo(1.875 * longer, 1);
+    expect(pull?.ringDegps).toBeCloseTo((pull?.dioptresPerS ?? 0) * film.setup.lens.ringDeg * film.setup.lens.closestFocusM, 9);
+  });
+  it('may not begin before the last one has ended', () => {
+    const { success, error } = FocusSchema.safeParse({ ...racks, racks: [racks.racks[1], racks.racks[0]] });
+    expect(success).toBe(false);
+    expect(error?.issues[0].message).toMatch(/must not be before the rack before it has ended/);
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Setup } from '../model/shoot';
+import type { Focus, FocusTarget } from '../model/shot';
 import type { ShotMotion } from './legs';
 import { eased } from './feather';
 import { placeOverTime } from './walk';
@@ -9,7 +10,7 @@ const LEAST_FOCUS_M = 0.02;
 /** Where the focus is, row after row, metres along the line to the thing. */
 export type FocusAt = (tS: number, place: Float64Array, subjectDistanceM: number) => number;
 
-/** Focus follows the subject, or stays at the shot's fixed distance; a leg that racks goes evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly. */
+/** Focus follows the subject, stays at the shot's fixed distance, or goes by the shot's racks; a leg that racks goes evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly. */
 export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
   const distanceTo = (pieceId: string | null) => {
     const piece = setup.pieces.find((row) => row.id === pieceId);
@@ -25,12 +26,11 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
     const rule = recipe.focus?.(move);
     return rule ? { from: distanceTo(rule.fromPieceId), to: distanceTo(rule.toPieceId) } : null;
   });
-  const { focus } = setup.shot;
-  const plain = (subjectDistanceM: number) => (focus.mode === 'fixed' ? focus.distanceM : subjectDistanceM);
-  if (racks.every((rack) => rack === null)) return (_tS, _place, subjectDistanceM) => plain(subjectDistanceM);
+  const plain = planned(setup.shot.focus, distanceTo);
+  if (racks.every((rack) => rack === null)) return plain;
   const legDioptres = (k: number, tS: number, place: Float64Array, subjectDistanceM: number): number => {
     const rack = racks[k];
-    if (!rack) return 1 / Math.max(LEAST_FOCUS_M, plain(subjectDistanceM));
+    if (!rack) return 1 / Math.max(LEAST_FOCUS_M, plain(tS, place, subjectDistanceM));
     const from = 1 / (rack.from?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
     const to = 1 / (rack.to?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
     return from + (to - from) * motion.legs[k].shareAt(tS);
@@ -41,6 +41,27 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
       const { fromS, lookFromS } = motion.legs[k];
       if (tS <= fromS) break;
       dioptres += (legDioptres(k, tS, place, subjectDistanceM) - dioptres) * eased((tS - fromS) / (lookFromS - fromS));
+    }
+    return 1 / dioptres;
+  };
+}
+
+/** The shot's own plan for the focus. Racks are feathered, and go evenly in dioptres between where both ends are at the moment. */
+function planned(focus: Focus, distanceTo: (pieceId: string) => ((tS: number, place: Float64Array) => number) | null): FocusAt {
+  if (focus.mode === 'follow') return (_tS, _place, subjectDistanceM) => subjectDistanceM;
+  if (focus.mode === 'fixed') return () => focus.distanceM;
+  const dioptresOf = (target: FocusTarget): FocusAt => {
+    if (target.on === 'distance') return () => 1 / target.distanceM;
+    const piece = target.on === 'piece' ? distanceTo(target.pieceId) : null;
+    return (tS, place, subjectDistanceM) => 1 / (piece?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
+  };
+  const first = dioptresOf(focus.from);
+  const racks = focus.racks.map(({ atS, overS, to }) => ({ atS, overS, to: dioptresOf(to) }));
+  return (tS, place, subjectDistanceM) => {
+    let dioptres = first(tS, place, subjectDistanceM);
+    for (const { atS, overS, to } of racks) {
+      if (tS <= atS) break;
+      dioptres += (to(tS, place, subjectDistanceM) - dioptres) * eased(overS === 0 ? 1 : Math.min(1, (tS - atS) / overS));
     }
     return 1 / dioptres;
   };

@@ -8,7 +8,8 @@ import { AROUND, moved, plainPieces, plainSetup, HELD } from '../testing/shoots'
 import { project } from '../optics/projection';
 import { filmed, usual } from '../testing/filmed';
 import { subjectInFrame } from '../screen/subject-in-frame';
-import { rowCount, sampleShot } from './sample';
+import { sampleShot } from './shown';
+import { rowCount } from './sample';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const widest = { ...DEFAULT_KIT.lenses[0], focalLengthMinMm: 1, focalLengthMaxMm: 3000 };

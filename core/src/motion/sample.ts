@@ -7,6 +7,7 @@ import { focusOf } from './focus';
 import { followed } from './follow';
 import { motionOf, type ShotMotion } from './legs';
 import { lookOf, middleM } from './look';
+import { playingOf } from './playback';
 import { zoomOf, type Pose } from './zoom';
 
 /** A shot as columns, one row per frame. Metres, degrees, millimetres, seconds; NaN in subject columns without a subject. */
@@ -21,6 +22,8 @@ export interface Samples {
   /** Seconds of action and seconds on screen; they differ in slow motion. */
   tS: Float64Array;
   screenS: Float64Array;
+  /** Seconds on screen for a second of action. */
+  slow: Float64Array;
   xM: Float64Array;
   yM: Float64Array;
   zM: Float64Array;
@@ -55,8 +58,8 @@ export function rowCount(durationS: number, rateHz: number): number {
   return Math.min(MOST_ROWS, Math.floor(durationS * rateHz + 1e-6) + 1);
 }
 
-/** Samples a shot once per frame: place, look with its lag, zoom, focus, and what the body adds. */
-export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Samples {
+/** Samples a shot once per recorded frame: place, look with its lag, zoom, focus, and what the body adds. */
+export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Samples {
   const { shot, camera, lens, delivery } = setup;
   const frame = frameSizeMm(camera, delivery);
   const count = rowCount(motion.durationS, shot.captureRateHz);
@@ -64,6 +67,7 @@ export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): 
   const rows = {
     tS: column(),
     screenS: column(),
+    slow: column(),
     xM: column(),
     yM: column(),
     zM: column(),
@@ -80,6 +84,7 @@ export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): 
     subjectZM: column(),
     cameras: new Float64Array(count * CAMERA_SIZE),
   };
+  const playing = playingOf(shot, motion.durationS);
   const lookAt = lookOf(setup, motion, frame.widthMm, frame.heightMm);
   const zoom = zoomOf(setup, motion, lookAt, frame.widthMm, frame.heightMm);
   const focus = focusOf(setup, motion);
@@ -104,7 +109,8 @@ export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): 
     if (through.effectiveMm !== wantedMm) lookAt(tS, pose.place, pose.subject, through.effectiveMm, pose);
     const previousPan = i === 0 ? null : rows.panDeg[i - 1];
     rows.tS[i] = tS;
-    rows.screenS[i] = i / shot.frameRateHz;
+    rows.screenS[i] = playing.screenAt(tS);
+    rows.slow[i] = playing.slowAt(tS);
     rows.xM[i] = pose.place[0];
     rows.yM[i] = pose.place[1];
     rows.zM[i] = pose.place[2];

@@ -92,7 +92,8 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
     (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[middle],
     samples.focusDistanceM[middle],
   );
-  const rig = rigFindings(setup, picture.motion, samples, heightsM(setup, samples), units);
+  const { filmed } = picture;
+  const rig = rigFindings(setup, picture.motion, filmed, heightsM(setup, filmed), units);
   const worst = Math.max(0, ...rig.map(severity));
   const last = samples.count - 1;
   const scale = (row: number) => samples.focalLengthMm[row] / samples.subjectDistanceM[row];

@@ -1,6 +1,7 @@
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
-import { sampleShot, type Samples } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
+import type { Samples } from '../motion/sample';
 import { blurDiscMm, depthOfField, hyperfocalM } from '../optics/depth-of-field';
 
 /** Focus over a shot, one value a row; distances in metres along the line to the thing. */

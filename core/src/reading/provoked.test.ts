@@ -71,13 +71,16 @@ const PROVOKED: Case[] = [
   ['horizon', arc(60), { ...timing(8, 2), rigId: 'rig-hand', gaitId: 'gait-run', aim: { ...DEFAULT_AIM, mode: 'allFollow' } }],
   ['focus.sharp', push(6, 3), { ...timing(8, 2), fNumber: 2.8, focus: { mode: 'fixed', distanceM: 3 } }],
   ['focus.sharp', usual('follow'), { ...timing(8, 2), walks: [WALK], fNumber: 2.8, focus: { mode: 'fixed', distanceM: 9 } }],
-  ['focus.rack', { ...usual('rackFocus'), distanceM: 2, bearingDeg: 180, fromPieceId: 'post', toPieceId: 'back' }, timing(1.2, 0.2)],
+  ['focus.rack', { ...usual('rackFocus'), distanceM: 2, bearingDeg: 180, fromPieceId: 'post', toPieceId: 'back' }, { ...timing(1.2, 0.2), puller: 'hand' }],
+  ['focus.rack', push(3, 2.4), { ...timing(8, 2), lensId: 'lens-moss-85', focalLengthMm: 85, puller: 'hand', focus: { mode: 'racks', from: { on: 'piece', pieceId: 'back' }, racks: [{ atS: 2, overS: 0.3, to: { on: 'subject' } }] } }], // prettier-ignore
+  ['focus.pull', push(4, 0.45), { ...timing(3, 0.6), lensId: 'lens-moss-35', focalLengthMm: 35 }],
+  ['focus.pull', push(6, 1.4), { ...timing(3, 0.8), puller: 'hand', lensId: 'lens-moss-85', focalLengthMm: 85 }],
   ['zoom.rate', { ...usual('dollyZoom'), fromDistanceM: 4, toDistanceM: 7 }, { ...timing(3, 0.7), lensId: 'lens-fern-2470' }],
   ['zoom.range', { ...usual('dollyZoom'), fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 }, { ...timing(8, 2), lensId: 'lens-fern-2470', focalLengthMm: 40 }],
   ['zoom.background', { ...usual('dollyZoom'), fromDistanceM: 5, toDistanceM: 4.6 }, { ...timing(8, 2), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
   ['zoom.rate', { ...usual('dollyZoom'), fromDistanceM: 7, toDistanceM: 4, bearingDeg: 180 }, { ...timing(3, 0.7), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
   ['zoom.range', { ...usual('dollyZoom'), fromDistanceM: 2.5, toDistanceM: 9, bearingDeg: 180 }, { ...timing(12, 3), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
-  ['focus.rack', { ...usual('rackFocus'), distanceM: 1.5, bearingDeg: 180, fromPieceId: null, toPieceId: 'back' }, timing(1, 0.2)],
+  ['focus.rack', { ...usual('rackFocus'), distanceM: 1.2, bearingDeg: 180, fromPieceId: null, toPieceId: 'back' }, { ...timing(0.9, 0.1), lensId: 'lens-moss-85', focalLengthMm: 85, puller: 'hand' }],
   ['joints', { kind: 'slide', ...AROUND, heightM: 0.285 * 1.7 + 0.868, distanceM: 3, bearingDeg: 180, travelM: 0.3, skewDeg: 0 }, { ...timing(8, 2), ...place(0, (0.85 - 0.285 * 1.7 - 0.868) / 1.736) }], // prettier-ignore
   ['alsoShape', push(5, 4), { ...timing(8, 2), ...place(-0.25, 0) }, plainPieces(), { alsoShape: 'upright' }],
   ['alsoShape', arc(40, 4), { ...timing(8, 2), ...place(0.3, 0) }, plainPieces(), { alsoShape: 'square' }],

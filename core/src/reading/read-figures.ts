@@ -17,11 +17,11 @@ export interface Figures {
 
 /** The numbers behind a picture. Kept apart from the findings, which are read hundreds of times while changes are tried. */
 export function readFigures(picture: Picture, units: Units = 'metric'): Figures {
-  const { setup, samples, site, motion, screen, pieces } = picture;
+  const { setup, samples, filmed, site, motion, screen, pieces } = picture;
   return {
     layers: layerFigures(picture),
     speedLimits: speedLimits(picture),
-    evenness: { picture: leastEven(motion, samples, screen.speed), rig: leastEven(motion, samples, cameraSpeedMps(samples)) },
+    evenness: { picture: leastEven(motion, samples, screen.speed), rig: leastEven(motion, filmed, cameraSpeedMps(filmed)) },
     marks: edgeMarks(setup, samples, meanOf(site.far.rightwards) || meanOf(site.near.rightwards), units),
     pieces,
   };

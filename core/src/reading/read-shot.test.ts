@@ -6,7 +6,7 @@ import { DEFAULT_AIM } from '../model/defaults';
 import type { Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import { curesFor } from '../search/cures';
-import { sampleShot } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
 import { everywhere, siteMotion } from '../screen/layer-speed';
 import { subjectInFrame } from '../screen/subject-in-frame';
 import { pointsOf } from '../site/site-points';

@@ -16,7 +16,7 @@ export interface Reading {
   findings: Finding[];
   cautions: Caution[];
   approaches: Approach[];
-  /** Of the lens above the ground, metres, one a row. */
+  /** Of the lens above the ground, metres, one a recorded frame. */
   heights: Float64Array;
 }
 
@@ -24,9 +24,10 @@ export interface Reading {
 export function readShot(shoot: Shoot, shot: Shot, units: Units = 'metric'): Reading {
   const setup = setupOf(shoot, shot);
   const picture = measurePicture(setup, { units });
-  const heights = heightsM(setup, picture.samples);
-  const findings = [...pictureFindings(picture), ...rigFindings(setup, picture.motion, picture.samples, heights, units)];
+  const { filmed } = picture;
+  const heights = heightsM(setup, filmed);
+  const findings = [...pictureFindings(picture), ...rigFindings(setup, picture.motion, filmed, heights, units)];
   findings.sort((a, b) => severity(b) - severity(a));
-  const approaches = approachesOf(setup, picture.samples);
-  return { picture, findings, cautions: cautionsOf(setup, picture.samples, heights, approaches, units), approaches, heights };
+  const approaches = approachesOf(setup, filmed);
+  return { picture, findings, cautions: cautionsOf(setup, filmed, heights, approaches, units), approaches, heights };
 }

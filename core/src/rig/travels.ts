@@ -1,6 +1,7 @@
 import type { Finding } from '../model/finding';
 import type { ShotMotion } from '../motion/legs';
 import type { Samples } from '../motion/sample';
+import { rowAt } from '../motion/shown';
 
 const LEAST_M = 0.005;
 
@@ -26,7 +27,7 @@ export function travelFindings({ legs }: ShotMotion, samples: Samples): Finding[
         ? `${which} has no time to happen: the holds fill the whole duration. Shorten the holds or take longer.`
         : `${which} goes nowhere: its length is 0. Type a length, or drag one of its ends.`,
       reason: noTime ? 'The camera would have to jump.' : 'Without travel this is a still frame; if that is meant, choose “Still”.',
-      tS: (samples.screenS[1] ?? 0) * fromS * samples.captureRateHz,
+      tS: samples.screenS[rowAt(samples, fromS)],
       value: lengthM,
       limit: LEAST_M,
       unit: 'm',

@@ -1,7 +1,7 @@
 import { AIM_MODES, type AimMode } from '../model/shot';
 import type { Setup } from '../model/shoot';
 import { motionOf } from '../motion/legs';
-import { sampleShot } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
 import { subjectInFrame } from './subject-in-frame';
 
 /** Rows a second that drift is looked at: it is slow. */

@@ -45,11 +45,16 @@ export function subjectIsHeld({ subject, samples, setup }: Picture): boolean {
   return fastest !== null && fastest.value <= setup.limits.heldSubjectSpeed;
 }
 
+/** How long the shutter is open in a row, s on screen: what moves in that time is blurred. */
+export function openOnScreenS({ setup: { shot }, samples }: Picture, row: number): number {
+  return exposureTimeS(shot.shutterDeg, shot.captureRateHz) * samples.slow[row];
+}
+
 export function speedLimits(picture: Picture): SpeedLimits {
   const { samples, setup } = picture;
-  const { limits, shot, delivery } = setup;
+  const { limits, delivery } = setup;
   const plain = smoothSpeed(samples.frameRateHz, limits);
-  const exposureS = exposureTimeS(shot.shutterDeg, samples.frameRateHz);
+  const exposureS = openOnScreenS(picture, samples.count >> 1);
   return {
     plain,
     held: plain * limits.heldSubjectFactor,
@@ -73,13 +78,12 @@ export function totalSlide(layer: LayerMotion, { subject, samples }: Picture): n
 /** The figures of near, subject and far; a layer that is never in the picture is left out. */
 export function layerFigures(picture: Picture): LayerFigures[] {
   const { samples, setup, site, subject } = picture;
-  const openS = exposureTimeS(setup.shot.shutterDeg, samples.frameRateHz);
   const peakOf = (column: Float64Array) => largest(smoothed(column, SEEN_S * samples.frameRateHz));
   const rows: LayerFigures[] = [];
   const add = (layer: LayerFigures['layer'], speed: Float64Array, parallax: number, slide: number, growth: number | null) => {
     const peak = peakOf(speed);
     if (!peak) return;
-    const blurShare = peak.value * openS;
+    const blurShare = peak.value * openOnScreenS(picture, peak.row);
     rows.push({
       layer,
       speed: peak.value,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { sampleShot, type Samples } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
+import type { Samples } from '../motion/sample';
 import { pointsOf } from '../site/site-points';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
 import { threeCamera, threeProject } from '../testing/three-camera';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FEATHERS } from '../motion/feather';
-import { sampleShot } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
 import { DEFAULT_AIM } from '../model/defaults';
 import type { Shot } from '../model/shot';
 import { AROUND, moved, plainSetup } from '../testing/shoots';

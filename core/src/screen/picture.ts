@@ -2,7 +2,9 @@ import type { Words } from '../model/finding';
 import type { PieceLayer } from '../model/piece';
 import type { Setup } from '../model/shoot';
 import { motionOf, type ShotMotion } from '../motion/legs';
-import { sampleShot, type Samples } from '../motion/sample';
+import { playingOf } from '../motion/playback';
+import { asShown } from '../motion/shown';
+import { filmShot, type Samples } from '../motion/sample';
 import { sitePoints, type Lattice } from '../site/site-points';
 import { glancer } from './glance';
 import { SeenPieces, type PieceSeen } from './seen-pieces';
@@ -16,7 +18,10 @@ import { isInFrame, subjectInFrame, whileInFrame, type SubjectInFrame } from './
 export interface Picture {
   setup: Setup;
   motion: ShotMotion;
+  /** What the audience sees, one row per frame shown. */
   samples: Samples;
+  /** What the camera did, one row per frame recorded. The same unless the shot is ramped or reversed. */
+  filmed: Samples;
   subject: SubjectInFrame;
   /** How deep the picture is judged, metres, one value per row: the subject's depth while it is in the frame, its distance otherwise. */
   depthM: Float64Array;
@@ -77,7 +82,8 @@ const FULL_CARE: Care = { sight: true, glancesHz: 2 };
 /** Samples a shot and measures its picture. */
 export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CARE): Picture {
   const motion = motionOf(setup);
-  const samples = sampleShot(setup, motion);
+  const filmed = filmShot(setup, motion);
+  const samples = asShown(filmed, setup.shot, playingOf(setup.shot, motion.durationS));
   const subject = subjectInFrame(samples, setup.subject);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
@@ -94,6 +100,7 @@ export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CAR
     setup,
     motion,
     samples,
+    filmed,
     subject,
     visible: care.sight ? visibleShare(setup, samples) : new Float64Array(samples.count).fill(NaN),
     site,

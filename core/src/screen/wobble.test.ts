@@ -3,7 +3,7 @@ import { DEFAULT_KIT } from '../model/defaults';
 import type { Move } from '../model/move';
 import type { Shot } from '../model/shot';
 import { setupOf } from '../model/shoot';
-import { sampleShot } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
 import { readShot } from '../reading/read-shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';

@@ -74,6 +74,33 @@ export function focusFollows({ shot }: Setup): Change {
   return shot.focus.mode === 'follow' ? [] : [{ shot: { ...shot, focus: { mode: 'follow' } }, instruction: 'Let the focus follow the subject' }];
 }
 
+/** Somebody or something quicker at the ring. */
+export function otherPuller({ shot }: Setup): Change {
+  const quicker = { hand: ['motor'], motor: [], autofocus: ['motor', 'hand'] } as const;
+  const words = { hand: 'Let a hand pull the focus', motor: 'Let a motor pull the focus' };
+  return quicker[shot.puller].map((puller) => ({ shot: { ...shot, puller }, instruction: words[puller] }));
+}
+
+/** Racks that take more time, as far as the next one leaves room. */
+export function longerRacks({ shot }: Setup): Change {
+  const { focus } = shot;
+  if (focus.mode !== 'racks') return [];
+  return [1.3, 1.6, 2, 2.5, 3, 4].map((times) => {
+    const racks = focus.racks.map((rack, i) => ({ ...rack, overS: Math.round(Math.min(rack.overS * times, (focus.racks[i + 1]?.atS ?? Infinity) - rack.atS) * 10) / 10 }));
+    return { shot: { ...shot, focus: { ...focus, racks } }, instruction: `Let the focus take ${trim(Math.max(...racks.map(({ overS }) => overS)), 1)} s from one to the next` };
+  });
+}
+
+/** The focus left where it is for the whole move, with a stop that holds it. */
+export function oneFocus({ shot }: Setup, nearestM: number, farthestM: number, units: Units): Change {
+  if (!(nearestM > 0)) return [];
+  const distanceM = Math.max(0.05, Math.round((2 / (1 / nearestM + 1 / farthestM)) * 100) / 100);
+  return FULL_STOPS.filter((n) => n >= shot.fNumber).map((fNumber) => ({
+    shot: { ...shot, fNumber, focus: { mode: 'fixed', distanceM } },
+    instruction: `Leave the focus at ${sayLength(distanceM, units)}${fNumber > shot.fNumber ? ` and stop down to f/${fNumber}` : ''}`,
+  }));
+}
+
 const FULL_STOPS = [2.8, 4, 5.6, 8, 11, 16];
 
 export function stopDown({ shot }: Setup): Change {

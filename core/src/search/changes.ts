@@ -1,9 +1,10 @@
 import type { Finding } from '../model/finding';
 import type { Kit } from '../model/kit';
 import type { Setup } from '../model/shoot';
-import { legAt, legsOf, slowFactor, withLeg, type Shot } from '../model/shot';
+import { legAt, legsOf, shotDurationS, withLeg, type Shot } from '../model/shot';
 import type { Units } from '../model/units';
-import { sampleShot } from '../motion/sample';
+import { playingOf } from '../motion/playback';
+import { sampleShot } from '../motion/shown';
 import * as aim from './aim-levers';
 import { aside, foreground } from './foreground';
 import * as lever from './levers';
@@ -143,7 +144,14 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
   ],
   horizon: ({ setup, kit }) => [...each(aim.modes(setup, ['panTiltFollow', 'subject'])), lever.gentlerGait(setup, kit.gaits), ...each(lever.otherRig(setup, kit))],
   'focus.sharp': ({ setup, units }) => [aim.focusFollows(setup), aim.stopDown(setup), ...focusOnTheWay(setup, units), lever.wider(setup)],
-  'focus.rack': ({ setup }) => [lever.longer(setup), lever.softerBoth(setup)],
+  'focus.rack': ({ setup }) => [aim.longerRacks(setup), lever.longer(setup), lever.softerBoth(setup), aim.otherPuller(setup)],
+  'focus.pull': ({ setup, units }) => [
+    aim.oneFocus(setup, ...subjectFromTo(setup), units),
+    lever.longer(setup),
+    lever.softerBoth(setup),
+    lever.distance(setup, FARTHER, units),
+    aim.otherPuller(setup),
+  ],
   'zoom.range': ({ setup, kit, units }) => [
     lever.travel(setup, SHORTER, units),
     ...each(lever.otherLens(setup, kit.lenses)),
@@ -181,11 +189,14 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
   'rig.focus': ({ setup, kit, units }) => [lever.distance(setup, FARTHER, units), ...each(lever.otherLens(setup, kit.lenses))],
 };
 
-function focusOnTheWay(setup: Setup, units: Units): Change[] {
+/** Nearest and farthest that the subject comes, m. */
+function subjectFromTo(setup: Setup): [number, number] {
   const { subjectDistanceM } = sampleShot(setup);
-  const nearestM = subjectDistanceM.reduce((a, b) => Math.min(a, b), Infinity);
-  const farthestM = subjectDistanceM.reduce((a, b) => Math.max(a, b), 0);
-  const between = aim.focusBetween(setup, nearestM, farthestM, units);
+  return [subjectDistanceM.reduce((a, b) => Math.min(a, b), Infinity), subjectDistanceM.reduce((a, b) => Math.max(a, b), 0)];
+}
+
+function focusOnTheWay(setup: Setup, units: Units): Change[] {
+  const between = aim.focusBetween(setup, ...subjectFromTo(setup), units);
   // Where the middle alone is not enough, with a deeper stop as well.
   const deeper = between.flatMap((rung) =>
     aim
@@ -198,7 +209,7 @@ function focusOnTheWay(setup: Setup, units: Units): Change[] {
 /** What could cure a finding, most natural first; of a chain, the move is changed in which the trouble lies. Empty when nothing but another idea helps. */
 export function changesFor(finding: Finding, setup: Setup, kit: Kit, units: Units): Change[] {
   const { shot } = setup;
-  const index = finding.id === 'start' ? 0 : finding.id === 'stop' ? shot.then.length : legAt(shot, finding.tS / slowFactor(shot));
+  const index = finding.id === 'start' ? 0 : finding.id === 'stop' ? shot.then.length : legAt(shot, playingOf(shot, shotDurationS(shot)).actionAt(finding.tS));
   const { move, timing } = legsOf(shot)[index];
   const changes = CURES[finding.id]?.({ finding, setup: { ...setup, shot: { ...shot, move, timing } }, kit, units }) ?? [];
   const back = (changed: Shot): Shot => withLeg({ ...changed, move: shot.move, timing: shot.timing }, index, (leg) => ({ ...leg, move: changed.move, timing: changed.timing }));

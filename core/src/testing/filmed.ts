@@ -4,7 +4,7 @@ import type { Move, MoveKind } from '../model/move';
 import type { Shot, Walk } from '../model/shot';
 import { motionOf } from '../motion/legs';
 import { asKind } from '../motion/moves';
-import { sampleShot } from '../motion/sample';
+import { sampleShot } from '../motion/shown';
 import { subjectInFrame } from '../screen/subject-in-frame';
 import { plainPieces, plainShoot } from './shoots';
 

@@ -2,7 +2,7 @@
   import { onDestroy } from 'svelte';
   import { setupOf } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
-  import { sampleShot } from '@gentle-arc/core/motion/sample';
+  import { sampleShot } from '@gentle-arc/core/motion/shown';
   import { verdictOnLenses, withFocalLength, type CompareBy } from '@gentle-arc/core/reading/compare-lenses';
   import Choice from '$lib/parts/Choice.svelte';
   import Transport from '$lib/move/Transport.svelte';

@@ -6,8 +6,10 @@
   import { type MoveKind } from '@gentle-arc/core/model/move';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import { legsOf, withLeg, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+  import { playingOf } from '@gentle-arc/core/motion/playback';
   import { motionOf } from '@gentle-arc/core/motion/legs';
-  import { sampleShot, withBody } from '@gentle-arc/core/motion/sample';
+  import { sampleShot } from '@gentle-arc/core/motion/shown';
+  import { withBody } from '@gentle-arc/core/motion/sample';
   import { asKind, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
@@ -193,7 +195,7 @@
       </div>
 
       <div class="strip">
-        <Strip {samples} reading={live.reading} {playhead} {chosenId} joinsS={motion.legs.slice(1).map(({ fromS }) => (fromS * shot.captureRateHz) / shot.frameRateHz)} />
+        <Strip {samples} reading={live.reading} {playhead} {chosenId} joinsS={motion.legs.slice(1).map(({ fromS }) => playingOf(shot, motion.durationS).screenAt(fromS))} />
       </div>
     </div>
 

@@ -4,7 +4,7 @@
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { bothWays } from '@gentle-arc/core/model/variants';
-  import { sampleShot } from '@gentle-arc/core/motion/sample';
+  import { sampleShot } from '@gentle-arc/core/motion/shown';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';

@@ -2,7 +2,7 @@ import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/c
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Move } from '@gentle-arc/core/model/move';
 import { LEAST_APART_M, MOST_PATH_POINTS } from '@gentle-arc/core/model/moves/free';
-import { legsOf, type Plan, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+import { legsOf, type Focus, type FocusTarget, type Plan, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 
@@ -47,6 +47,13 @@ export function addPathPoint(move: Move, eastM: number, northM: number): Move {
 /** A move that no longer names a piece that has gone. */
 function withoutPiece(move: Move, id: string): Move {
   return move.kind === 'rackFocus' ? { ...move, fromPieceId: move.fromPieceId === id ? null : move.fromPieceId, toPieceId: move.toPieceId === id ? null : move.toPieceId } : move;
+}
+
+/** A focus that rested on a piece stays at the subject. */
+function focusWithoutPiece(focus: Focus, id: string): Focus {
+  if (focus.mode !== 'racks') return focus;
+  const kept = (target: FocusTarget): FocusTarget => (target.on === 'piece' && target.pieceId === id ? { on: 'subject' } : target);
+  return { ...focus, from: kept(focus.from), racks: focus.racks.map((rack) => ({ ...rack, to: kept(rack.to) })) };
 }
 
 const withPieces = (shoot: Shoot, pieces: Piece[]): Shoot => ({ ...shoot, site: { ...shoot.site, pieces } });
@@ -110,6 +117,7 @@ export function removePiece(shoot: Shoot, id: string): Shoot {
     walks: plan.walks.filter((walk) => walk.pieceId !== id),
     move: withoutPiece(plan.move, id),
     then: plan.then.map((leg) => ({ ...leg, move: withoutPiece(leg.move, id) })),
+    focus: focusWithoutPiece(plan.focus, id),
   });
   const shots = shoot.shots.map((shot) => without({ ...shot, other: shot.other && without(shot.other) }));
   return {

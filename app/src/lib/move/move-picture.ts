@@ -4,7 +4,8 @@ import { newPiece } from '@gentle-arc/core/model/piece';
 import { setupOf } from '@gentle-arc/core/model/shoot';
 import { motionOf } from '@gentle-arc/core/motion/legs';
 import { recipeOf, RECIPES } from '@gentle-arc/core/motion/moves/index';
-import { sampleShot, type Samples } from '@gentle-arc/core/motion/sample';
+import { sampleShot } from '@gentle-arc/core/motion/shown';
+import type { Samples } from '@gentle-arc/core/motion/sample';
 
 type Dot = [number, number];
 

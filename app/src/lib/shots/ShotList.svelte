@@ -5,7 +5,8 @@
   import { ArrowDownOutline, ArrowUpOutline, DotsVerticalOutline, FileCopyOutline, TrashBinOutline } from 'flowbite-svelte-icons';
   import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
   import { newShot } from '@gentle-arc/core/model/defaults';
-  import { legsOf, shotDurationS, slowFactor, type Shot } from '@gentle-arc/core/model/shot';
+  import { legsOf, type Shot } from '@gentle-arc/core/model/shot';
+  import { lengthOnScreenS } from '@gentle-arc/core/motion/playback';
   import { trim } from '@gentle-arc/core/model/units';
   import { RECIPES } from '@gentle-arc/core/motion/moves/index';
   import MovePicture from '$lib/move/MovePicture.svelte';
@@ -23,7 +24,6 @@
   const subject = (shot: Shot) => store.shoot.site.pieces.find((piece) => piece.id === shot.subjectId)?.name;
 
   /** How long the audience sees it. */
-  const screenS = (shot: Shot) => shotDurationS(shot) * slowFactor(shot);
   const titleOf = (shot: Shot) =>
     legsOf(shot)
       .map(({ move }, i) => (i === 0 ? RECIPES[move.kind].title : RECIPES[move.kind].title.toLowerCase()))
@@ -58,7 +58,7 @@
     else event.currentTarget.value = shot.name;
   }
 
-  const total = $derived(store.shoot.shots.reduce((sum, shot) => sum + screenS(shot), 0));
+  const total = $derived(store.shoot.shots.reduce((sum, shot) => sum + lengthOnScreenS(shot), 0));
 </script>
 
 <main class="mx-auto max-w-4xl px-4 py-4 md:px-8">
@@ -93,7 +93,7 @@
             onchange={(event) => rename(shot, event)}
           />
           <p class="truncate text-sm text-soft">
-            {titleOf(shot)}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(screenS(shot), 1)} s · {trim(shot.focalLengthMm, 0)} mm
+            {titleOf(shot)}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(lengthOnScreenS(shot), 1)} s · {trim(shot.focalLengthMm, 0)} mm
           </p>
         </div>
         <a class="quiet-button hidden font-semibold md:inline-flex" href={href(shot)} aria-label="Plan {shot.name}">Plan</a>

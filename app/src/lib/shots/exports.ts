@@ -2,7 +2,7 @@ import { writePathCsv } from '@gentle-arc/core/formats/path-csv';
 import { SHOOT_FILE_ENDING, writeShootFile } from '@gentle-arc/core/formats/shoot-file';
 import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
 import type { Shot } from '@gentle-arc/core/model/shot';
-import { sampleShot } from '@gentle-arc/core/motion/sample';
+import { sampleShot } from '@gentle-arc/core/motion/shown';
 import { download, fileName } from '$lib/parts/download';
 
 export function exportShoot(shoot: Shoot): void {

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
+import { heightsM } from '@gentle-arc/core/rig/heights';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
 import { smoothed } from '@gentle-arc/core/motion/columns';
 import { readFigures } from '@gentle-arc/core/reading/read-figures';
@@ -35,14 +36,14 @@ const worker: ReadingWorker = {
       subjectHeight: whileInFrame(subject, subject.height),
       visible: picture.visible,
       cameraSpeedMps: cameraSpeedMps(samples),
-      cameraHeightM: heights,
+      cameraHeightM: samples === picture.filmed ? heights : heightsM(picture.setup, samples),
       focusDistanceM: samples.focusDistanceM,
       focalLengthMm: samples.focalLengthMm,
     };
     const reading: ShownReading = {
       frameRateHz: samples.frameRateHz,
       columns,
-      racks: picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
+      racks: picture.setup.shot.focus.mode === 'racks' || picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
       drifts: driftByAim(picture.setup),
       findings,
       figures: readFigures(picture, request.units),

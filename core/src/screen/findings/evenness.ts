@@ -2,6 +2,7 @@ import { gradeAbove, percent, type Finding } from '../../model/finding';
 import { trim } from '../../model/units';
 import type { LegMotion } from '../../motion/legs';
 import type { Samples } from '../../motion/sample';
+import { rowAt } from '../../motion/shown';
 import type { Picture } from '../picture';
 import { logDimensionlessJerk, spectralArcLength } from '../smoothness';
 
@@ -21,8 +22,8 @@ const ENOUGH_HZ = 24;
 export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: Float64Array): Evenness | null {
   let worst: Evenness | null = null;
   for (const { pace } of legs) {
-    const from = Math.max(0, Math.floor(pace.startS * samples.captureRateHz));
-    const to = Math.min(samples.count, Math.ceil(pace.endS * samples.captureRateHz) + 1);
+    const [from, end] = [rowAt(samples, pace.startS), rowAt(samples, pace.endS)].sort((a, b) => a - b);
+    const to = Math.min(samples.count, end + 1);
     const part = speed.subarray(from, to);
     const stride = Math.max(1, Math.floor(samples.frameRateHz / ENOUGH_HZ));
     const spectral = spectralArcLength(stride === 1 ? part : part.filter((_, i) => i % stride === 0), samples.frameRateHz / stride);
@@ -33,9 +34,9 @@ export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: 
 }
 
 /** Speed of the camera along its path, m/s of action, one value a row. */
-export function cameraSpeedMps({ count, captureRateHz, xM, yM, zM }: Samples): Float64Array {
+export function cameraSpeedMps({ count, tS, xM, yM, zM }: Samples): Float64Array {
   const speed = new Float64Array(count);
-  for (let i = 1; i < count; i += 1) speed[i] = Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]) * captureRateHz;
+  for (let i = 1; i < count; i += 1) speed[i] = Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]) / Math.abs(tS[i] - tS[i - 1] || Infinity);
   if (count > 1) speed[0] = speed[1];
   return speed;
 }
@@ -46,9 +47,10 @@ const LEAST_SCREEN_SPEED = 1e-4;
 const LEAST_CAMERA_MPS = 1e-3;
 
 /** Whether each move runs evenly, in the picture and in the rig. */
-export function evennessFindings({ setup, motion, samples, screen }: Picture): Finding[] {
+export function evennessFindings({ setup, motion, samples, filmed, screen }: Picture): Finding[] {
   const { limits } = setup;
-  const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
+  // A ramp means to hurry and linger.
+  const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur) || setup.shot.playback.ramp.length > 1;
   const limit = limits.roughness;
   const say = (id: string, what: { evenly: string; unevenly: string }, even: Evenness | null): Finding[] => {
     if (!even) return [];
@@ -72,11 +74,11 @@ export function evennessFindings({ setup, motion, samples, screen }: Picture): F
       },
     ];
   };
-  const cameraMps = cameraSpeedMps(samples);
+  const cameraMps = cameraSpeedMps(filmed);
   const moves = (column: Float64Array, least: number) => column.some((value) => value > least);
   return [
     ...say('even.picture', PICTURE, moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed) : null),
-    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, samples, cameraMps) : null),
+    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps) : null),
   ];
 }
 
@@ -87,7 +89,7 @@ const LEAST_RADIUS_M = 0.1;
 const ONCE_ROUND_DEG = 350;
 
 /** How a leg turns: its angle in every row, degrees, and its distance from what it turns about; null for a leg that does not go round. */
-function turning({ recipe, move }: LegMotion, { samples, setup, motion }: Picture): { angleDeg: Float64Array; distanceM: Float64Array | null } | null {
+function turning({ recipe, move }: LegMotion, { filmed: samples, setup, motion }: Picture): { angleDeg: Float64Array; distanceM: Float64Array | null } | null {
   if (recipe.aim(move).base === 'down') return recipe.turn ? { angleDeg: samples.panDeg, distanceM: null } : null;
   if (recipe.effect !== 'round' || recipe.subjectIn(move) !== 'always') return null;
   const { count, xM, yM, subjectXM, subjectYM } = samples;
@@ -105,14 +107,14 @@ function turning({ recipe, move }: LegMotion, { samples, setup, motion }: Pictur
 
 /** Of a move that goes round or spins: whether it turns evenly, and keeps its distance to the centre. */
 export function turningFindings(picture: Picture): Finding[] {
-  const { motion, samples, setup } = picture;
+  const { motion, filmed: samples, setup } = picture;
   const { limits } = setup;
   const findings: Finding[] = [];
   for (const leg of motion.legs) {
     const turn = turning(leg, picture);
     if (!turn) continue;
     const { cruiseFromS, cruiseToS, startS, endS } = leg.pace;
-    const row = (tS: number) => Math.min(samples.count - 1, Math.max(0, Math.round(tS * samples.captureRateHz)));
+    const row = (tS: number) => rowAt(samples, tS);
     const [first, last] = [row(startS), row(endS)];
     const [from, to] = cruiseToS > cruiseFromS ? [row(cruiseFromS), row(cruiseToS)] : [first, last];
     const sweepDeg = Math.abs(turn.angleDeg[last] - turn.angleDeg[first]);

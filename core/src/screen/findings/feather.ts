@@ -1,5 +1,6 @@
 import { gradeAbove, percent, type Finding } from '../../model/finding';
 import { largest } from '../../motion/columns';
+import { rowAt } from '../../motion/shown';
 import type { Picture } from '../picture';
 
 /** The start, the stop, and the joins of a chain, each by the hardest change of speed that the picture shows in its part of the shot. */
@@ -7,8 +8,8 @@ export function featherFindings({ screen, samples, motion, setup }: Picture): Fi
   const { limits } = setup;
   const { legs } = motion;
   const last = samples.count - 1;
-  const middleOf = ({ pace }: (typeof legs)[number]) => Math.min(last, Math.round(((pace.startS + pace.endS) / 2) * samples.captureRateHz));
-  const [first, final] = [middleOf(legs[0]), middleOf(legs[legs.length - 1])];
+  const middles = legs.map(({ pace }) => rowAt(samples, (pace.startS + pace.endS) / 2));
+  const [first, final] = [Math.min(...middles), Math.max(...middles)];
   const limit = limits.screenAcceleration;
   const meant = legs.some(({ recipe }) => recipe.meantToBlur);
   return [

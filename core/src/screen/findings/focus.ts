@@ -2,12 +2,15 @@ import { gradeAbove, type Finding } from '../../model/finding';
 import { sayLength, trim } from '../../model/units';
 import { largest } from '../../motion/columns';
 import { blurDiscMm, depthOfField } from '../../optics/depth-of-field';
+import { fastestPull, pullBy, PULLER_WORDS } from '../focus-pull';
 import type { Picture } from '../picture';
 import { isInFrame } from '../subject-in-frame';
 
-/** Whether the subject is sharp at the start, on the way and at the end; of a shot that racks, how quickly the focus turns. */
+/** Whether the subject is sharp at the start, on the way and at the end, and how quickly the focus has to go. */
 export function focusFindings(picture: Picture): Finding[] {
-  return picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined) ? rackFindings(picture) : sharpnessFindings(picture);
+  const { setup, motion } = picture;
+  if (setup.shot.focus.mode === 'racks' || motion.legs.some(({ recipe }) => recipe.focus !== undefined)) return pullFindings(picture, 'focus.rack');
+  return [...sharpnessFindings(picture), ...(setup.subject ? pullFindings(picture, 'focus.pull') : [])];
 }
 
 /** How many times the blur that still looks sharp the subject's blur disc is, one value a row; NaN while it is not in the picture. */
@@ -63,30 +66,33 @@ function sharpnessFindings(picture: Picture): Finding[] {
   ];
 }
 
-function rackFindings({ samples, setup }: Picture): Finding[] {
-  const { limits } = setup;
-  const { focusDistanceM, count } = samples;
-  const rate = new Float64Array(count).fill(NaN);
-  for (let row = 1; row < count; row += 1) rate[row] = Math.abs(1 / focusDistanceM[row] - 1 / focusDistanceM[row - 1]) * samples.captureRateHz;
-  const peak = largest(rate);
-  if (!peak) return [];
-  const [from, to] = [focusDistanceM[0], focusDistanceM[count - 1]];
-  const limit = limits.focusRate;
-  const nothing = peak.value < 1e-6;
-  const grade = nothing ? 'ripple' : gradeAbove(peak.value, limit, limit * limits.joltFactor);
+const QUICK_PULL = { hand: 'A pull is the hardest part of a shot: rehearse it and mark both ends.', motor: 'Set the ends of the motor before the take, and try it at speed.', autofocus: 'Fast subjects beat autofocus: it hunts, and the hunting shows.' }; // prettier-ignore
+
+/** How quickly the focus has to go, against who pulls it. */
+function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'focus.pull'): Finding[] {
+  const { limits, lens, shot } = setup;
+  const { focusDistanceM, count } = filmed;
+  const pull = fastestPull(filmed, lens);
+  if (!pull && id === 'focus.pull') return [];
+  const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, shot.puller, limits);
+  const { subject, does } = PULLER_WORDS[shot.puller];
+  const dark = motion.legs.some(({ recipe }) => recipe.goesDark);
+  const say = (amount: number) => (unit === 'deg/s' ? `${trim(amount, 0)}° of the ring a second` : `${trim(amount, 2)} dioptres a second`);
+  const grade = !pull ? 'ripple' : dark ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor);
+  const way = id === 'focus.rack' ? `goes from ${trim(focusDistanceM[0], 2)} m to ${trim(focusDistanceM[count - 1], 2)} m, at most` : 'has to follow at up to';
   return [
     {
-      id: 'focus.rack',
+      id,
       grade,
-      sentence: nothing
+      sentence: !pull
         ? 'The focus has nowhere to go: both ends of the rack are the same. Choose what it goes from and to.'
-        : `The focus goes from ${trim(from, 2)} m to ${trim(to, 2)} m, at most ${trim(peak.value, 2)} dioptres a second; up to ${trim(limit, 1)} a hand can pull evenly.`,
-      reason: 'A pull is the hardest part of a shot: rehearse it and mark both ends.',
-      tS: samples.screenS[peak.row],
-      value: peak.value,
+        : `The focus ${way} ${say(value)}; up to ${unit === 'deg/s' ? `${trim(limit, 0)}°` : trim(limit, 1)} ${subject} ${does}${dark ? ', and in the dark it does not show' : ''}.`,
+      reason: QUICK_PULL[shot.puller],
+      tS: filmed.screenS[pull?.row ?? 0],
+      value,
       limit,
-      unit: 'dioptres/s',
-      said: `${trim(peak.value, 2)} dioptres a second`,
+      unit,
+      said: say(value),
       measure: 'focus pull',
     },
   ];

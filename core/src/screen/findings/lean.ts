@@ -14,13 +14,13 @@ export function leanDeg(speed: number, readOutS: number, aspect: number): number
 /** How far upright things lean because the sensor is read line by line while the picture moves sideways. */
 export function leanFindings({ setup, samples, site, subject, motion }: Picture): Finding[] {
   const { camera, limits } = setup;
-  const slow = samples.captureRateHz / samples.frameRateHz;
+  // Frame widths a second of action: the sensor is read in its own time, however it is played.
   const fastest = [site.near.rightwards, site.far.rightwards, whileInFrame(subject, subject.rightwards)]
-    .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz).map(Math.abs)))
+    .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz).map((value, row) => Math.abs(value) * samples.slow[row])))
     .reduce((a, b) => (a === null || (b !== null && b.value > a.value) ? b : a), null);
   if (!fastest || camera.readOutMs === 0 || fastest.value < 1e-4) return [];
   const readOutS = (camera.readOutMs / 1000) * (samples.frameHeightMm / recordedFrameMm(camera).heightMm);
-  const value = leanDeg(fastest.value * slow, readOutS, samples.frameWidthMm / samples.frameHeightMm);
+  const value = leanDeg(fastest.value, readOutS, samples.frameWidthMm / samples.frameHeightMm);
   const limit = limits.leanDeg;
   const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
   return [

@@ -1,5 +1,6 @@
 import { gradeAbove, percent, seconds, type Finding } from '../../model/finding';
 import { where } from '../../motion/columns';
+import { playingOf } from '../../motion/playback';
 import type { Picture } from '../picture';
 
 /** A subject is hidden below this visible share; it is shown at nine tenths, or at nearly all that ever shows of it when its feet stay covered. */
@@ -16,7 +17,7 @@ export function sightFindings({ setup, motion, samples, visible }: Picture): Fin
   if (!setup.subject) return [];
   const { name } = setup.subject;
   const { count, screenS, frameRateHz } = samples;
-  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS, feathersOf(motion, frameRateHz, samples.captureRateHz))];
+  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS, feathersOf(setup, motion))];
   const covered = where(count, (row) => visible[row] < COVERED);
   if (!covered) return [];
   const value = covered.rows / frameRateHz;
@@ -44,13 +45,14 @@ interface FeatherSpan {
   toS: number;
 }
 
-function feathersOf({ legs }: Picture['motion'], frameRateHz: number, captureRateHz: number): FeatherSpan[] {
-  const onScreen = (tS: number) => (tS * captureRateHz) / frameRateHz;
+function feathersOf({ shot }: Picture['setup'], { legs, durationS }: Picture['motion']): FeatherSpan[] {
   const pace = legs.find(({ recipe }) => recipe.reveals)?.pace;
   if (!pace) return [];
+  const { screenAt } = playingOf(shot, durationS);
+  const [startedS, stoppingS] = [screenAt(pace.cruiseFromS), screenAt(pace.cruiseToS)].sort((a, b) => a - b);
   return [
-    { what: 'start', fromS: 0, toS: onScreen(pace.cruiseFromS) },
-    { what: 'stop', fromS: onScreen(pace.cruiseToS), toS: Infinity },
+    { what: 'start', fromS: 0, toS: startedS },
+    { what: 'stop', fromS: stoppingS, toS: Infinity },
   ];
 }
 

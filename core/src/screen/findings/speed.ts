@@ -1,6 +1,6 @@
 import { gradeAbove, percent, speedWords, trimmedSeconds, type Finding } from '../../model/finding';
 import { smoothSpeed } from '../../model/limits';
-import { SEEN_S, speedLimits } from '../figures';
+import { openOnScreenS, SEEN_S, speedLimits } from '../figures';
 import { largest, smoothed } from '../../motion/columns';
 import { exposureTimeS } from '../../optics/shutter';
 import { whileInFrame } from '../subject-in-frame';
@@ -62,11 +62,10 @@ export function blurFindings(picture: Picture): Finding[] {
   if (picture.motion.legs.some(({ recipe }) => recipe.meantToBlur)) return [];
   const { samples, setup } = picture;
   const { shutterDeg } = setup.shot;
-  const openS = exposureTimeS(shutterDeg, samples.frameRateHz);
   const peak = largest(smoothed(whileInFrame(picture.subject, picture.subject.speed), SEEN_S * samples.frameRateHz));
   const findings: Finding[] = [];
   if (peak) {
-    const blur = peak.value * openS;
+    const blur = peak.value * openOnScreenS(picture, peak.row);
     const limit = limits.subjectBlur;
     const pixels = Math.round(blur * setup.delivery.widthPx);
     findings.push({
@@ -90,7 +89,7 @@ export function blurFindings(picture: Picture): Finding[] {
       id: 'blur.shutter',
       grade: shutterDeg < limits.shortShutterDeg / 2 ? 'jolt' : 'ripple',
       sentence: `The shutter is open for ${shutterDeg}° only while the picture moves at ${speedWords(fastest.value)}; from ${limits.shortShutterDeg}° on the frames join up.`,
-      reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openS)} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
+      reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openOnScreenS(picture, fastest.row))} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
       tS: samples.screenS[fastest.row],
       value: shutterDeg,
       limit: limits.shortShutterDeg,
