@@ -37,7 +37,7 @@ const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
       rateMaxDegps: num(10, 720),
     }),
     subjectId: fc.constantFrom('figure', 'back', null),
-    playback: fc.record({ reversed: fc.boolean(), ramp: fc.constantFrom([], [{ atS: 1, speed: 0.5 }], [{ atS: 0.5, speed: 1 }, { atS: 1.5, speed: 0.2 }, { atS: 60, speed: 2 }]) }), // prettier-ignore
+    playback: fc.record({ reversed: fc.boolean(), ramp: fc.constantFrom<Shot['playback']['ramp']>([], [{ atS: 1, speed: 0.5 }], [{ atS: 0.5, speed: 1 }, { atS: 1.5, speed: 0.2 }, { atS: 60, speed: 2 }]) }), // prettier-ignore
     puller: fc.constantFrom(...PULLERS),
     focus: fc.constantFrom<Shot['focus']>(
       { mode: 'follow' },

@@ -80,7 +80,11 @@ const PROVOKED: Case[] = [
   ['zoom.background', { ...usual('dollyZoom'), fromDistanceM: 5, toDistanceM: 4.6 }, { ...timing(8, 2), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
   ['zoom.rate', { ...usual('dollyZoom'), fromDistanceM: 7, toDistanceM: 4, bearingDeg: 180 }, { ...timing(3, 0.7), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
   ['zoom.range', { ...usual('dollyZoom'), fromDistanceM: 2.5, toDistanceM: 9, bearingDeg: 180 }, { ...timing(12, 3), lensId: 'lens-fern-2470', focalLengthMm: 50 }],
-  ['focus.rack', { ...usual('rackFocus'), distanceM: 1.2, bearingDeg: 180, fromPieceId: null, toPieceId: 'back' }, { ...timing(0.9, 0.1), lensId: 'lens-moss-85', focalLengthMm: 85, puller: 'hand' }],
+  [
+    'focus.rack',
+    { ...usual('rackFocus'), distanceM: 1.2, bearingDeg: 180, fromPieceId: null, toPieceId: 'back' },
+    { ...timing(0.9, 0.1), lensId: 'lens-moss-85', focalLengthMm: 85, puller: 'hand' },
+  ],
   ['joints', { kind: 'slide', ...AROUND, heightM: 0.285 * 1.7 + 0.868, distanceM: 3, bearingDeg: 180, travelM: 0.3, skewDeg: 0 }, { ...timing(8, 2), ...place(0, (0.85 - 0.285 * 1.7 - 0.868) / 1.736) }], // prettier-ignore
   ['alsoShape', push(5, 4), { ...timing(8, 2), ...place(-0.25, 0) }, plainPieces(), { alsoShape: 'upright' }],
   ['alsoShape', arc(40, 4), { ...timing(8, 2), ...place(0.3, 0) }, plainPieces(), { alsoShape: 'square' }],

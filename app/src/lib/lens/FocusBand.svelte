@@ -45,6 +45,7 @@
       .x((_, i) => at(i))
       .y((value) => y(Math.min(farthest, value)))(column as unknown as number[]) ?? '';
   const row = $derived(Math.min(playhead.row, samples.count - 1));
+  const read = $derived(Math.min(playhead.readRow, samples.count - 1));
 
   const nearest = $derived(plan.subjectM.reduce((least, value) => (value < least ? value : least), Infinity));
   const most = $derived(finite(plan.subjectM));
@@ -55,7 +56,7 @@
 <section aria-label="Focus">
   <h2 class="font-display text-xl">How sharp</h2>
   <p class="said"><FocusWords {setup} subjectDistanceM={samples.subjectDistanceM[samples.count - 1]} {onchange} {onsettle} /></p>
-  <div bind:clientWidth={width}>
+  <div class="relative" bind:clientWidth={width}>
     <svg
       {width}
       height={HEIGHT}
@@ -71,14 +72,14 @@
       <path class="focus" d={curve(plan.focusM)} />
       <path class="subject" d={curve(plan.subjectM)} />
       {#each plan.marks as mark (mark.atS)}<circle cx={x(mark.atS)} cy={y(Math.min(farthest, mark.distanceM))} r="4.5" />{/each}
-      <line class="head" x1={x(plan.screenS[row])} x2={x(plan.screenS[row])} y1={TOP} y2={HEIGHT - BOTTOM} />
     </svg>
+    <div class="head own-layer" style="height: {HEIGHT - BOTTOM - TOP}px; transform: translate({x(plan.screenS[row])}px, {TOP}px)"></div>
   </div>
   <p class="fact">
-    <b class="band-word">Shaded</b> is sharp: now {length(plan.nearM[row])} to {Number.isFinite(plan.farM[row]) ? length(plan.farM[row]) : 'the horizon'}. Halfway through, {setup
-      .subject?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(
-      plan.hyperfocalM,
-    )} on (hyperfocal) everything behind is sharp. Circle of confusion {trim(plan.confusionMm, 3)} mm.
+    <b class="band-word">Shaded</b> is sharp: now
+    {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. Halfway through, {setup.subject?.name ?? 'the subject'} may come and go
+    between {length(plan.band.nearM)} and {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(plan.hyperfocalM)} on (hyperfocal) everything behind
+    is sharp. Circle of confusion {trim(plan.confusionMm, 3)} mm.
   </p>
   {#if one && most - nearest > 0.05}
     <p class="fact">
@@ -134,8 +135,11 @@
     stroke: var(--hairline);
   }
   .head {
-    stroke: var(--ink);
-    stroke-width: 1.5;
+    position: absolute;
+    top: 0;
+    left: -0.75px;
+    width: 1.5px;
+    background: var(--ink);
   }
   text {
     font-size: 11px;

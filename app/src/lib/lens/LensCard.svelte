@@ -1,30 +1,33 @@
 <script lang="ts">
+  import type { Attachment } from 'svelte/attachments';
   import { percent, speedWords } from '@gentle-arc/core/model/finding';
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
   import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
-  import Picture from '$lib/move/Picture.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** The shot through one focal length: its picture, and what it does. */
   interface Props {
     setup: Setup;
-    samples: Samples;
-    row: number;
+    /** What it stands for at the start. */
+    wantedMm: number;
+    /** Makes the canvas the sheet that its picture is drawn on; null where nothing can be drawn. */
+    sheet: Attachment<HTMLCanvasElement> | null;
     column: LensColumn | null;
     /** It is how the shot is taken now. */
     own: boolean;
     ontake: () => void;
   }
-  let { setup, samples, row, column, own, ontake }: Props = $props();
+  let { setup, wantedMm, sheet, column, own, ontake }: Props = $props();
 
   const length = (m: number) => sayLength(m, preferences.units);
 </script>
 
-<article class:own aria-label="{trim(samples.wantedFocalLengthMm[0], 1)} mm">
-  <Picture {setup} {samples} {row} small />
+<article class:own aria-label="{trim(wantedMm, 1)} mm">
+  <div class="frame" style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}" role="img" aria-label="Picture through {trim(setup.shot.focalLengthMm, 1)} mm">
+    {#if sheet}<canvas {@attach sheet}></canvas>{/if}
+  </div>
   <div class="flex items-baseline gap-2 pt-1">
     <h3>{trim(setup.shot.focalLengthMm, 1)} mm</h3>
     <span class="flex-1 truncate text-sm text-soft">{setup.lens.name}</span>
@@ -56,6 +59,15 @@
   }
   article.own {
     box-shadow: inset 0 0 0 2px var(--subject);
+  }
+  .frame {
+    max-height: 40dvh;
+    margin: 0 auto;
+    background: var(--sun);
+  }
+  canvas {
+    width: 100%;
+    height: 100%;
   }
   h3 {
     font-family: var(--font-display);

@@ -12,6 +12,8 @@
   import { LiveLenses } from '$lib/workers/live-lenses.svelte';
   import FocalChips from './FocalChips.svelte';
   import FocusBand from './FocusBand.svelte';
+  import { Pictures } from '$lib/picture/pictures.svelte';
+  import { hasWebGl2 } from '$lib/picture/webgl';
   import LensCard from './LensCard.svelte';
   import LensChart from './LensChart.svelte';
   import HowFar from './HowFar.svelte';
@@ -38,6 +40,14 @@
       return { focalLengthMm, setup, samples: sampleShot(setup) };
     }),
   );
+  const pictures = hasWebGl2()
+    ? new Pictures(
+        () =>
+          Object.fromEntries(ways.map(({ focalLengthMm, setup, samples: through }) => [`${focalLengthMm}`, { setup, samples: through, row: Math.min(row, through.count - 1) }])),
+        () => playhead.playing,
+        true,
+      )
+    : null;
   const columns = $derived(live.shown.answer ?? []);
 
   $effect(() => playhead.fit(samples.count, samples.frameRateHz));
@@ -88,8 +98,8 @@
       {#each ways as way (way.focalLengthMm)}
         <LensCard
           setup={way.setup}
-          samples={way.samples}
-          row={Math.min(row, way.samples.count - 1)}
+          wantedMm={way.samples.wantedFocalLengthMm[0]}
+          sheet={pictures?.sheet(`${way.focalLengthMm}`) ?? null}
           column={columns.find((column) => column.focalLengthMm === way.focalLengthMm) ?? null}
           own={way.focalLengthMm === shot.focalLengthMm}
           ontake={() => take(way.focalLengthMm)}

@@ -20,7 +20,7 @@
   import { addLeg, changePiece, changeWalk, groundAt, removeLeg, removePiece } from './edits';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
-  import Picture from './Picture.svelte';
+  import Picture from '$lib/picture/Picture.svelte';
   import PieceSentence from './PieceSentence.svelte';
   import PlanPane from './PlanPane.svelte';
   import { Playhead } from './playhead.svelte';
@@ -187,7 +187,7 @@
   <main class="screen">
     <div class="left">
       <div class="picture">
-        <Picture {setup} samples={shown} {row} about={chosen && aboutOf(chosen.id)} />
+        <Picture {setup} samples={shown} {row} about={chosen && aboutOf(chosen.id)} playing={playhead.playing} />
         <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
           <Transport {playhead} {samples} {bodied} />
           <span class="hidden sm:block">{@render variants()}</span>

@@ -8,7 +8,7 @@
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
-  import Picture from './Picture.svelte';
+  import Picture from '$lib/picture/Picture.svelte';
   import type { Playhead } from './playhead.svelte';
   import Strip from './Strip.svelte';
   import { verdictOf } from './verdict';
@@ -50,7 +50,7 @@
     {@const live = readings[letter]}
     {@const verdict = verdictOf(live.reading?.findings ?? [])}
     <section aria-label="Way {letter}">
-      <Picture {setup} {samples} {row} />
+      <Picture {setup} {samples} {row} playing={playhead.playing} />
       <h2 class="flex items-center gap-2 py-1 font-display text-lg">
         <span class="letter">{letter}</span>
         {#if live.reading}<GradeMark grade={verdict.grade} /><span class="min-w-0 flex-1">{verdict.text}</span>{:else}<span class="flex-1 text-soft">Reading…</span>{/if}

@@ -3,12 +3,27 @@
   import { trim } from '@gentle-arc/core/model/units';
   import { keepPreferences, preferences } from '$lib/store/preferences.svelte';
   import type { Samples } from '@gentle-arc/core/motion/sample';
+  import Choice from '$lib/parts/Choice.svelte';
   import type { Playhead } from './playhead.svelte';
 
   /** `bodied`: somebody or something shakes the camera, which can be shown. */
   let { playhead, samples, bodied }: { playhead: Playhead; samples: Samples; bodied: boolean } = $props();
 
-  const tS = $derived(samples.screenS[Math.min(playhead.row, samples.count - 1)]);
+  const tS = $derived(samples.screenS[Math.min(playhead.readRow, samples.count - 1)]);
+  const LOOKS = [
+    { value: 'plain', name: 'all sharp' },
+    { value: 'lens', name: 'lens blur' },
+    { value: 'motion', name: 'motion blur' },
+    { value: 'both', name: 'both blurs' },
+    { value: 'tone', name: 'what is sharp' },
+  ];
+  const look = $derived(preferences.sharpTone ? 'tone' : preferences.lensBlur ? (preferences.motionBlur ? 'both' : 'lens') : preferences.motionBlur ? 'motion' : 'plain');
+  function setLook(value: string) {
+    preferences.lensBlur = value === 'lens' || value === 'both';
+    preferences.motionBlur = value === 'motion' || value === 'both';
+    preferences.sharpTone = value === 'tone';
+    keepPreferences();
+  }
   const slow = $derived(samples.captureRateHz / samples.frameRateHz);
 </script>
 
@@ -20,6 +35,7 @@
   </button>
   <button class="quiet-button" onclick={() => playhead.step(1)} aria-label="One frame on" title="One frame on (→)"><CaretRightOutline class="h-5 w-5" /></button>
   <button class="quiet-button text-sm" aria-pressed={playhead.loop} onclick={() => (playhead.loop = !playhead.loop)} title="Start again at the end">Loop</button>
+  <Choice label="Picture shown" value={look} items={LOOKS} onchange={setLook} />
   {#if bodied}
     <button
       class="quiet-button text-sm"
@@ -36,8 +52,7 @@
     <span class="text-soft"
       ><span class="hidden sm:inline">of {samples.screenS[samples.count - 1].toFixed(1)} s</span>{slow === 1
         ? ''
-        : ` · ${slow > 1 ? `${trim(slow, 1)} times slower` : `${trim(1 / slow, 1)} times faster`} than life`}
-      <span class="hidden sm:inline">· frame {Math.min(playhead.row, samples.count - 1)}</span></span
+        : ` · ${slow > 1 ? `${trim(slow, 1)} times slower` : `${trim(1 / slow, 1)} times faster`} than life`}</span
     >
   </span>
 </div>

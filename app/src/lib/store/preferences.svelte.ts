@@ -14,6 +14,10 @@ const PreferencesSchema = z.object({
   light: z.enum(['paper', 'dim']).catch('paper'),
   guides: z.boolean().catch(true),
   body: z.boolean().catch(false),
+  /** How the picture through the lens is shown. */
+  lensBlur: z.boolean().catch(false),
+  motionBlur: z.boolean().catch(false),
+  sharpTone: z.boolean().catch(false),
   exposure: ExposureSchema.catch(USUAL_EXPOSURE),
 });
 

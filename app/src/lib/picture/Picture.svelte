@@ -1,11 +1,12 @@
 <script lang="ts">
-  import type { Component } from 'svelte';
+  import type { Component, ComponentProps } from 'svelte';
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { preferences } from '$lib/store/preferences.svelte';
-  import type { About } from './about';
+  import type { About } from '$lib/move/about';
   import Guides from './Guides.svelte';
   import Highlight from './Highlight.svelte';
+  import type PictureCanvas from './PictureCanvas.svelte';
   import { hasWebGl2 } from './webgl';
 
   /** The picture through the lens at the playhead. three.js is only loaded here, and only where it can draw. */
@@ -15,13 +16,13 @@
     row: number;
     /** What to point at. */
     about?: About | null;
-    /** One of many: drawn simply and without guides. */
-    small?: boolean;
+    /** It plays: drawn quickly rather than finely. */
+    playing?: boolean;
   }
-  let { setup, samples, row, about = null, small = false }: Props = $props();
+  let { setup, samples, row, about = null, playing = false }: Props = $props();
 
   const drawable = hasWebGl2();
-  let Canvas3d: Component<Pick<Props, 'setup' | 'samples' | 'row' | 'small'>> | null = $state.raw(null);
+  let Canvas3d: Component<ComponentProps<typeof PictureCanvas>> | null = $state.raw(null);
   let problem: string | null = $state(null);
 
   $effect(() => {
@@ -43,11 +44,11 @@
       {problem ?? 'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
     </p>
   {:else if Canvas3d}
-    <Canvas3d {setup} {samples} {row} {small} />
+    <Canvas3d {setup} {samples} {row} {playing} />
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}
-  {#if preferences.guides && !small && drawable && !problem}<Guides {samples} {row} alsoShape={setup.delivery.alsoShape} />{/if}
+  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} alsoShape={setup.delivery.alsoShape} />{/if}
   {#if about && drawable && !problem}<Highlight {setup} {samples} {row} {about} />{/if}
 </figure>
 

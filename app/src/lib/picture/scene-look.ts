@@ -1,4 +1,4 @@
-import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial } from 'three';
+import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial, Vector3 } from 'three';
 import type { Piece, PieceKind } from '@gentle-arc/core/model/piece';
 import { solidOf } from '@gentle-arc/core/site/solids';
 
@@ -6,6 +6,9 @@ import { solidOf } from '@gentle-arc/core/site/solids';
 
 /** Distance of the subject, m: shared by every material. */
 export const depthTint = { value: 5 };
+
+/** Shown in tones of sharpness (1) or as it is (0), and between which distances from the camera's plane it is sharp, m. */
+export const focusTone = { value: new Vector3(0, 0, 1e6) };
 
 const COLOURS: Record<PieceKind, string> = {
   figure: '#a9683f',
@@ -43,6 +46,18 @@ diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.70, 0.29, 0.11), 0.5 * warm * ti
 diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.42, 0.55, 0.68), 0.62 * cool * tintShare);
 `;
 
+/** What is sharp in strong ink; what is nearer in warm, what is farther in cool pale tones. */
+const SHARPNESS = /* glsl */ `
+if (focusTone.x > 0.5) {
+  float grey = dot(diffuseColor.rgb, vec3(0.3, 0.6, 0.1));
+  float deepM = vViewPosition.z;
+  vec3 pale = vec3(0.72 + 0.28 * grey);
+  if (deepM < focusTone.y) diffuseColor.rgb = pale * vec3(0.98, 0.80, 0.66);
+  else if (deepM > focusTone.z) diffuseColor.rgb = pale * vec3(0.78, 0.86, 0.95);
+  else diffuseColor.rgb = mix(vec3(0.05, 0.42, 0.32), vec3(0.35, 0.75, 0.55), grey);
+}
+`;
+
 type Texture = 'plain' | 'ground' | 'leaves';
 
 function tinted(colour: string, share: number, texture: Texture): MeshLambertMaterial {
@@ -50,9 +65,11 @@ function tinted(colour: string, share: number, texture: Texture): MeshLambertMat
   material.onBeforeCompile = (shader) => {
     shader.uniforms.subjectM = depthTint;
     shader.uniforms.tintShare = { value: share };
+    shader.uniforms.focusTone = focusTone;
     shader.vertexShader = 'varying vec3 onPiece;\n' + shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonPiece = position;');
     shader.fragmentShader =
-      'uniform float subjectM;\nuniform float tintShare;\nvarying vec3 onPiece;\n' + shader.fragmentShader.replace('#include <color_fragment>', SURFACES[texture] + TINT);
+      'uniform float subjectM;\nuniform float tintShare;\nuniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
+      shader.fragmentShader.replace('#include <color_fragment>', SURFACES[texture] + TINT + SHARPNESS);
   };
   material.customProgramCacheKey = () => `tinted ${texture}`;
   return material;

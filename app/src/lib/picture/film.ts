@@ -1,0 +1,167 @@
+import { HalfFloatType, MeshBasicMaterial, NoBlending, NormalBlending, NoToneMapping, PCFShadowMap, PerspectiveCamera, WebGLRenderTarget, WebGLRenderer } from 'three';
+import { FullScreenQuad } from 'three/examples/jsm/postprocessing/Pass.js';
+import type { Setup } from '@gentle-arc/core/model/shoot';
+import type { Samples } from '@gentle-arc/core/motion/sample';
+import { depthOfField } from '@gentle-arc/core/optics/depth-of-field';
+import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/screen/sub-frames';
+import { PaperScene } from './paper-scene';
+import { depthTint, focusTone } from './scene-look';
+import { lookPast, nudge, standAt } from './through-lens';
+
+/** What one picture shows. */
+export interface View {
+  setup: Setup;
+  samples: Samples;
+  row: number;
+}
+
+/** Where it is shown, and how large in pixels of the page. */
+export interface Paper {
+  context: ImageBitmapRenderingContext;
+  width: number;
+  height: number;
+}
+
+/** How it is shown: blurred by the lens, blurred by motion, in a tone that tells what is sharp. */
+export interface Blur {
+  lens: boolean;
+  motion: boolean;
+  tone: boolean;
+}
+
+/** Looks that a blurred frame is laid together from: few while it plays, many at rest. */
+const LOOKS_PLAYING = 8;
+const LOOKS_AT_REST = 64;
+const LOOKS_AT_ONCE = 8;
+/** Where edges are rough otherwise. */
+const LOOKS_TO_SMOOTH = 8;
+
+/** Draws pictures of one site, one after the other, and hands each to its paper: a browser shows several small sheets far quicker than it runs several renderers. */
+export class Film {
+  private readonly canvas = new OffscreenCanvas(1, 1);
+  private readonly renderer: WebGLRenderer;
+  private readonly paper = new PaperScene();
+  private readonly camera = new PerspectiveCamera();
+  private readonly look = new WebGLRenderTarget(1, 1, { type: HalfFloatType });
+  /** What has been laid together so far, one for each view. */
+  private readonly means: WebGLRenderTarget[] = [];
+  private readonly lay = new FullScreenQuad(new MeshBasicMaterial({ map: this.look.texture, transparent: true, blending: NormalBlending, depthTest: false, depthWrite: false }));
+  private readonly printed = new MeshBasicMaterial({ blending: NoBlending, depthTest: false, depthWrite: false });
+  private readonly print = new FullScreenQuad(this.printed);
+  private size = { width: 0, height: 0 };
+  private views: readonly View[] = [];
+  private papers: readonly Paper[] = [];
+  private blur: Blur = { lens: false, motion: false, tone: false };
+  private laid = 0;
+  private wanted = 1;
+
+  /** `simple`: there is no graphics processor; edges are smoothed at rest only. `dpr`: pixels drawn for each of the page. */
+  constructor(
+    private readonly simple: boolean,
+    shadows: boolean,
+    private readonly dpr: number,
+  ) {
+    this.renderer = new WebGLRenderer({ canvas: this.canvas, antialias: !simple, powerPreference: 'high-performance' });
+    this.renderer.toneMapping = NoToneMapping;
+    this.renderer.shadowMap.enabled = shadows;
+    this.renderer.shadowMap.type = PCFShadowMap;
+    this.renderer.shadowMap.autoUpdate = false;
+    this.camera.rotation.order = 'YXZ';
+    this.camera.near = 0.05;
+    this.camera.far = 1500;
+  }
+
+  setLight(dim: boolean): void {
+    this.paper.setLight(dim);
+  }
+
+  /** Draws each view on its paper; whether they would become finer by drawing on. */
+  show(views: readonly View[], papers: readonly Paper[], blur: Blur, playing: boolean): boolean {
+    Object.assign(this, { views, papers, blur });
+    if (views.length === 0) return false;
+    const moved = this.paper.setSite(views[0].setup);
+    const walked = this.paper.walkTo(momentAt(views[0].samples, views[0].row).tS);
+    if (moved || walked) this.renderer.shadowMap.needsUpdate = true;
+    this.laid = 0;
+    const blurred = blur.lens || blur.motion;
+    this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : this.simple && !playing ? LOOKS_TO_SMOOTH : 1;
+    if (blurred && playing) return this.refine();
+    // A plain look first: something is there at once.
+    views.forEach((view, i) => {
+      this.fit(papers[i]);
+      this.renderer.setRenderTarget(null);
+      this.draw(view, null);
+      this.hand(papers[i]);
+    });
+    return this.wanted > 1;
+  }
+
+  /** Lays some more looks over those there are; whether more would follow. */
+  refine(): boolean {
+    const { renderer, views, papers } = this;
+    const to = Math.min(this.wanted, this.laid + LOOKS_AT_ONCE);
+    views.forEach((view, i) => {
+      this.fit(papers[i]);
+      const mean = (this.means[i] ??= new WebGLRenderTarget(1, 1, { type: HalfFloatType, depthBuffer: false }));
+      mean.setSize(this.look.width, this.look.height);
+      for (let k = this.laid; k < to; k += 1) {
+        renderer.setRenderTarget(this.look);
+        this.draw(view, k);
+        renderer.autoClear = false;
+        renderer.setRenderTarget(mean);
+        (this.lay.material as MeshBasicMaterial).opacity = 1 / (k + 1);
+        this.lay.render(renderer);
+        renderer.autoClear = true;
+      }
+      this.printed.map = mean.texture;
+      renderer.setRenderTarget(null);
+      this.print.render(renderer);
+      this.hand(papers[i]);
+    });
+    this.laid = to;
+    return this.laid < this.wanted;
+  }
+
+  dispose(): void {
+    for (const target of [this.look, ...this.means]) target.dispose();
+    this.lay.dispose();
+    this.print.dispose();
+    this.renderer.dispose();
+  }
+
+  private fit({ width, height }: Paper): void {
+    if (width === this.size.width && height === this.size.height) return;
+    this.size = { width, height };
+    this.renderer.setPixelRatio(this.dpr);
+    this.renderer.setSize(width, height, false);
+    this.look.setSize(Math.max(1, Math.floor(width * this.dpr)), Math.max(1, Math.floor(height * this.dpr)));
+  }
+
+  private hand({ context }: Paper): void {
+    context.transferFromImageBitmap(this.canvas.transferToImageBitmap());
+  }
+
+  /** One view as it is, or as one of the looks that it is laid together from. */
+  private draw({ setup, samples, row }: View, k: number | null): void {
+    const { camera, renderer, blur } = this;
+    const look = k === null ? null : lookOfMany(k, this.wanted);
+    const at = look && blur.motion ? row + look.share * openRows(setup, samples, row) : row;
+    const moment = momentAt(samples, at);
+    if (look && blur.motion) this.paper.walkTo(moment.tS);
+    standAt(camera, moment, samples);
+    const planeM = focusPlaneM(samples, row, (setup.subject?.heightM ?? 0) / 2);
+    const opticalMm = moment.focalLengthMm / samples.crop[row];
+    if (look) {
+      if (blur.lens) {
+        const radiusM = openingRadiusM(opticalMm, setup.shot.fNumber, planeM);
+        lookPast(camera, look.x * radiusM, look.y * radiusM, planeM);
+      }
+      nudge(camera, (2 * look.pixelX) / this.look.width, (2 * look.pixelY) / this.look.height);
+    }
+    depthTint.value = samples.subjectDistanceM[row];
+    const confusionMm = (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[row];
+    const sharp = depthOfField(opticalMm, setup.shot.fNumber, confusionMm, planeM);
+    focusTone.value.set(blur.tone ? 1 : 0, sharp.nearM, Math.min(1e6, sharp.farM));
+    renderer.render(this.paper.scene, camera);
+  }
+}

@@ -1,0 +1,99 @@
+import { Color, DirectionalLight, Fog, Group, HemisphereLight, Matrix4, Mesh, type BufferGeometry, type MeshLambertMaterial, Object3D, PlaneGeometry, Scene } from 'three';
+import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
+import type { Piece } from '@gentle-arc/core/model/piece';
+import type { Setup } from '@gentle-arc/core/model/shoot';
+import { WALK_STEP_S, walkAt, type WalkAt } from '@gentle-arc/core/motion/walk';
+import { geometryOf, groundMaterial, materialOf } from './scene-look';
+
+const RAD = Math.PI / 180;
+const SUN = { x: -32, y: 42, z: 26 };
+const SHADOW_REACH_M = 34;
+
+/** The site as a paper model: ground, pieces, sky and sun. */
+export class PaperScene {
+  readonly scene = new Scene();
+  private readonly standing = new Group();
+  private readonly sun = new DirectionalLight('#fff0d2', 2.3);
+  private readonly walkers: { mesh: Mesh; piece: Piece; walk: WalkAt }[] = [];
+  private readonly merged: BufferGeometry[] = [];
+  private readonly spot = new Float64Array(3);
+  private setup: Setup | null = null;
+
+  constructor() {
+    const { sun, scene, standing } = this;
+    sun.castShadow = true;
+    sun.shadow.mapSize.set(2048, 2048);
+    sun.shadow.bias = -0.0006;
+    sun.shadow.normalBias = 0.04;
+    Object.assign(sun.shadow.camera, { left: -SHADOW_REACH_M, right: SHADOW_REACH_M, top: SHADOW_REACH_M, bottom: -SHADOW_REACH_M, near: 1, far: 160 });
+    sun.target = new Object3D();
+    const site = new Group();
+    // The site has z up; three.js has y up.
+    site.rotation.x = -Math.PI / 2;
+    const ground = new Mesh(new PlaneGeometry(3000, 3000), groundMaterial);
+    ground.receiveShadow = true;
+    site.add(ground, standing);
+    scene.add(site, sun, sun.target, new HemisphereLight('#eef3f6', '#d8c8a4', 1.75));
+  }
+
+  setLight(dim: boolean): void {
+    const sky = new Color(dim ? '#56656c' : '#dde7ea');
+    this.scene.background = sky;
+    this.scene.fog = new Fog(sky, 60, 420);
+  }
+
+  /** Puts the pieces where they stand; whether anything is different from before. */
+  setSite(setup: Setup): boolean {
+    const before = this.setup;
+    if (before && before.pieces === setup.pieces && before.subject === setup.subject && before.shot.walks === setup.shot.walks) return false;
+    this.setup = setup;
+    this.standing.clear();
+    this.walkers.length = 0;
+    for (const geometry of this.merged.splice(0)) geometry.dispose();
+    // What stands still and looks alike is drawn in one go.
+    const alike = new Map<MeshLambertMaterial, BufferGeometry[]>();
+    for (const piece of setup.pieces) {
+      const material = materialOf(piece.kind, piece.id === setup.subject?.id);
+      const walk = setup.shot.walks.find((row) => row.pieceId === piece.id);
+      if (walk) {
+        const mesh = this.stand(geometryOf(piece), material);
+        this.walkers.push({ mesh, piece, walk: walkAt(walk.points) });
+      } else {
+        const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
+        alike.set(material, [...(alike.get(material) ?? []), geometryOf(piece).clone().applyMatrix4(placed)]);
+      }
+    }
+    for (const [material, geometries] of alike) {
+      const geometry = mergeGeometries(geometries);
+      this.merged.push(geometry);
+      this.stand(geometry, material).castShadow = material !== materialOf('ridge', false);
+    }
+    const about = setup.subject ?? setup.pieces[0] ?? { xM: 0, yM: 0, zM: 0 };
+    this.sun.target.position.set(about.xM, about.zM, -about.yM);
+    this.sun.position.set(about.xM + SUN.x, about.zM + SUN.y, -about.yM + SUN.z);
+    return true;
+  }
+
+  private stand(geometry: BufferGeometry, material: MeshLambertMaterial): Mesh {
+    const mesh = new Mesh(geometry, material);
+    mesh.castShadow = true;
+    mesh.receiveShadow = true;
+    this.standing.add(mesh);
+    return mesh;
+  }
+
+  /** Moves whoever walks to where they are at a moment of action; whether anybody does. */
+  walkTo(tS: number): boolean {
+    const { spot } = this;
+    for (const { mesh, piece, walk } of this.walkers) {
+      walk(tS + WALK_STEP_S / 2, spot);
+      const [aheadX, aheadY] = spot;
+      walk(tS - WALK_STEP_S / 2, spot);
+      const [dx, dy] = [aheadX - spot[0], aheadY - spot[1]];
+      walk(tS, spot);
+      mesh.position.set(spot[0], spot[1], spot[2]);
+      mesh.rotation.z = -(Math.hypot(dx, dy) > 0.05 ? Math.atan2(dx, dy) : piece.headingDeg * RAD);
+    }
+    return this.walkers.length > 0;
+  }
+}

@@ -1,0 +1,52 @@
+import { onDestroy } from 'svelte';
+import { preferences } from '$lib/store/preferences.svelte';
+import { Film, type Paper, type View } from './film';
+import { drawsInSoftware } from './webgl';
+
+/** Sheets that pictures of one site are drawn on, each a canvas of the page. Several at a time are drawn without shadows and, where there is no graphics processor, in fewer pixels. */
+export class Pictures {
+  private readonly film: Film;
+  private readonly papers: Record<string, Paper | undefined> = $state({});
+  private frame = 0;
+
+  /** Call while a component is being set up. `views`: what each sheet shows, by its name. */
+  constructor(views: () => Record<string, View>, playing: () => boolean, many = false) {
+    const simple = drawsInSoftware();
+    const dpr = simple ? (many ? 0.6 : 1) : Math.min(window.devicePixelRatio, 2);
+    this.film = new Film(simple, !many, dpr);
+    $effect(() => {
+      const shown = Object.entries(views()).flatMap(([name, view]) => {
+        const paper = this.papers[name];
+        return paper ? [{ view, paper }] : [];
+      });
+      const { lensBlur: lens, motionBlur: motion, sharpTone: tone, light } = preferences;
+      const blur = { lens, motion, tone };
+      const plays = playing();
+      this.film.setLight(light === 'dim');
+      cancelAnimationFrame(this.frame);
+      const go = (draw: () => boolean) => {
+        if (draw()) this.frame = requestAnimationFrame(() => go(() => this.film.refine()));
+      };
+      this.frame = requestAnimationFrame(() => go(() => this.film.show(shown.map(({ view }) => view), shown.map(({ paper }) => paper), blur, plays))); // prettier-ignore
+    });
+    onDestroy(() => {
+      cancelAnimationFrame(this.frame);
+      this.film.dispose();
+    });
+  }
+
+  /** An attachment for the canvas that is the sheet of a name. */
+  sheet = (name: string) => (canvas: HTMLCanvasElement) => {
+    const context = canvas.getContext('bitmaprenderer', { alpha: false });
+    if (!context) return;
+    const seen = new ResizeObserver(() => {
+      const { clientWidth: width, clientHeight: height } = canvas;
+      if (width > 0 && height > 0) this.papers[name] = { context, width, height };
+    });
+    seen.observe(canvas);
+    return () => {
+      seen.disconnect();
+      delete this.papers[name];
+    };
+  };
+}
