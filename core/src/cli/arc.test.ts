@@ -91,7 +91,7 @@ describe('as a program', () => {
     [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
     [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 28; it is "99"\.\n$/],
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
-    [['fly', DEMO], /^arc: command must be read, path, lens, focus, exposure, check, moves or schema; it is "fly"\.\n$/],
+    [['fly', DEMO], /^arc: command must be read, path, lens, focus, exposure, time, check, moves or schema; it is "fly"\.\n$/],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);
     expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);
@@ -100,7 +100,7 @@ describe('as a program', () => {
   });
 });
 
-describe('arc lens, focus and exposure', () => {
+describe('arc lens, focus, exposure and time', () => {
   const json = async (...args: string[]): Promise<Record<string, unknown>> => JSON.parse(await run(args)) as Record<string, unknown>;
   it('compare focal lengths, tell marks of focus, and what the light asks', async () => {
     const lens = (await json('lens', DEMO, '--shot', '1', '--focal', '24,70', '--by', 'spot')) as { by: string; lenses: { focalLengthMm: number; distanceM: number }[] };
@@ -111,9 +111,13 @@ describe('arc lens, focus and exposure', () => {
     expect(focus.marks[0].distanceM).toBeGreaterThan(focus.marks[focus.marks.length - 1].distanceM);
     expect(focus.samples.length).toBe(7 * 24 + 1);
     // f/5.6, 1/48 s, ISO 100 in full sun (EV 15): 15 − log2(5.6² · 48) stops too many.
-    const exposure = (await json('exposure', DEMO, '--shot', '1', '--ev', '15', '--nd', '3,6')) as { excessStops: number; stack: number[] };
+    const exposure = (await json('exposure', DEMO, '--shot', '1', '--ev', '15', '--nd', '3,6')) as { excessStops: number; nearest: { filters: { name: string; stops: number }[] } };
     expect(exposure.excessStops).toBeCloseTo(15 - Math.log2(5.6 ** 2 * 48), 9);
-    expect(exposure.stack).toEqual([3]);
+    expect(exposure.nearest.filters).toEqual([{ name: 'ND 8', stops: 3 }]);
+    // 60 frames a second on a 24 timeline.
+    const time = (await json('time', DEMO, '--shot', '22')) as { actionS: number; screenS: number; slowest: number };
+    expect(time.screenS / time.actionS).toBeCloseTo(2.5, 9);
+    expect(time.slowest).toBeCloseTo(0.4, 9);
   });
   it.each([
     [['lens', DEMO, '--shot', '1', '--focal', '0'], '--focal must be numbers from 1 to 3000 with commas between them; "0" is not.'],

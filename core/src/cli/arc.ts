@@ -3,13 +3,15 @@ import { parseArgs } from 'node:util';
 import { writePathCsv } from '../formats/path-csv';
 import { writePathGltf } from '../formats/path-gltf';
 import { movesJson } from '../formats/moves-json';
-import { exposureJson, focusJson, lensJson } from '../formats/lens-json';
+import { exposureJson, focusJson, lensJson, timeJson } from '../formats/lens-json';
 import { readingJson } from '../formats/reading-json';
 import { Refusal } from '../formats/refusal';
 import { readShootFile, shootJsonSchema } from '../formats/shoot-file';
+import type { Filter } from '../model/kit';
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
-import { sampleShot } from '../motion/shown';
+import { trim } from '../model/units';
+import { filmShot } from '../motion/sample';
 import { readShot } from '../reading/read-shot';
 import { curesFor } from '../search/cures';
 
@@ -20,6 +22,7 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc lens <shoot file> --shot <number> [--focal 16,24,50] [--by spot|framing]   focal lengths compared on one shot
   arc focus <shoot file> --shot <number>              focus over one shot: sharp band, pull, marks
   arc exposure <shoot file> --shot <number> [--ev 15] [--iso 100] [--nd 3,6,10] [--mains 50]   what light asks of shutter, stop and filters
+  arc time <shoot file> --shot <number>               seconds of action against seconds on screen, frames, card, buffer
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -35,8 +38,8 @@ export async function run(args: string[]): Promise<string> {
   if (rest.length > 0) throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
   if (command === 'moves') return print({ moves: movesJson() });
   if (command === 'schema') return print(shootJsonSchema());
-  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure'].includes(command))
-    throw Refusal.of('command', `command must be read, path, lens, focus, exposure, check, moves or schema; it is "${command}".`);
+  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time'].includes(command))
+    throw Refusal.of('command', `command must be read, path, lens, focus, exposure, time, check, moves or schema; it is "${command}".`);
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
   const shoot = readShootFile(readText(file));
   if (command === 'check') return print({ file, valid: true, name: shoot.name, version: shoot.version, shots: shoot.shots.length, pieces: shoot.site.pieces.length });
@@ -57,14 +60,17 @@ export async function run(args: string[]): Promise<string> {
   }
   if (command === 'focus') return print(focusJson(shoot, shot));
   if (command === 'exposure') {
-    const [ev100] = numbers('--ev', values.ev ?? '15', -10, 24);
-    const [iso] = numbers('--iso', values.iso ?? '100', 6, 1_000_000);
+    const [ev100] = numbers('--ev', values.ev ?? `${shot.light.ev100}`, -10, 24);
+    const [iso] = numbers('--iso', values.iso ?? `${shot.light.iso}`, 6, 1_000_000);
     const [mainsHz] = numbers('--mains', values.mains ?? '50', 1, 1000);
-    return print(exposureJson(shoot, shot, { ev100, iso, mainsHz, filters: numbers('--nd', values.nd ?? '1,2,3,6', 0.1, 24) }));
+    const own = values.nd === undefined ? null : numbers('--nd', values.nd, 0.1, 24);
+    const filters = own?.map((stops): Filter => ({ id: `nd${stops}`, name: `ND ${trim(2 ** stops, 0)}`, kind: 'nd', stopsMin: stops, stopsMax: stops })) ?? shoot.kit.filters;
+    return print(exposureJson(shoot, { ...shot, light: { ev100, iso } }, filters, mainsHz));
   }
+  if (command === 'time') return print(timeJson(shoot, shot));
   const setup = setupOf(shoot, shot);
-  if (values.format === 'csv') return writePathCsv(sampleShot(setup));
-  if (values.format === 'gltf') return (await writePathGltf(setup, sampleShot(setup))) + '\n';
+  if (values.format === 'csv') return writePathCsv(filmShot(setup));
+  if (values.format === 'gltf') return (await writePathGltf(setup, filmShot(setup))) + '\n';
   throw Refusal.of('--format', `--format must be csv or gltf; it is ${values.format === undefined ? 'missing' : `"${values.format}"`}.`);
 }
 

@@ -1,8 +1,10 @@
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
-import { exposureOf, type Light } from '../optics/exposure-of-shot';
+import type { Filter } from '../model/kit';
+import { exposureOf } from '../optics/exposure-of-shot';
 import { compareLenses, verdictOnLenses, type CompareBy } from '../reading/compare-lenses';
 import { focusPlan } from '../reading/focus-plan';
+import { timePlan } from '../reading/time-plan';
 
 const number = (value: number | null): number | null => (value !== null && Number.isFinite(value) ? value : null);
 
@@ -20,7 +22,7 @@ export function lensJson(shoot: Shoot, shot: Shot, focalLengthsMm: readonly numb
       subjectHeight: number(column.subjectHeight),
       sharpToM: number(column.sharpToM),
     })),
-    units: { focalLengthMm: 'mm', distanceM: 'm', subjectHeight: 'frame heights', nearSpeed: 'frame widths/s', farSpeed: 'frame widths/s', parallax: 'frame widths/s', nearSlide: 'frame widths', farSlide: 'frame widths', slidePerM: 'frame widths/m', slidePerDeg: 'frame widths/degree', backgroundGrowth: '×', wobble: 'frame widths', sharpFromM: 'm', sharpToM: 'm, null: infinity' }, // prettier-ignore
+    units: { focalLengthMm: 'mm', distanceM: 'm', subjectHeight: 'frame heights', nearSpeed: 'frame widths/s', subjectSpeed: 'frame widths/s', farSpeed: 'frame widths/s', subjectBlur: 'frame widths', blur: 'frame widths', parallax: 'frame widths/s', nearSlide: 'frame widths', farSlide: 'frame widths', slidePerM: 'frame widths/m', slidePerDeg: 'frame widths/degree', backgroundGrowth: '×', wobble: 'frame widths', sharpFromM: 'm', sharpToM: 'm, null: infinity' }, // prettier-ignore
   };
 }
 
@@ -40,6 +42,14 @@ export function focusJson(shoot: Shoot, shot: Shot) {
 }
 
 /** What `arc exposure` prints. */
-export function exposureJson(shoot: Shoot, shot: Shot, light: Light) {
-  return { name: shot.name, fNumber: shot.fNumber, shutterDeg: shot.shutterDeg, captureRateHz: shot.captureRateHz, light, ...exposureOf(setupOf(shoot, shot), light) };
+export function exposureJson(shoot: Shoot, shot: Shot, kitFilters: readonly Filter[], mainsHz: number) {
+  const { nearest, mounted, ...exposure } = exposureOf(setupOf(shoot, shot), kitFilters, mainsHz);
+  const stack = ({ filters, leftStops }: typeof nearest) => ({ filters: filters.map(({ filter, stops }) => ({ name: filter.name, stops })), leftStops });
+  const { fNumber, shutterDeg, captureRateHz, light } = shot;
+  return { name: shot.name, fNumber, shutterDeg, captureRateHz, ...light, mainsHz, ...exposure, nearest: stack(nearest), mounted: stack(mounted) };
+}
+
+/** What `arc time` prints. */
+export function timeJson(shoot: Shoot, shot: Shot) {
+  return { name: shot.name, captureRateHz: shot.captureRateHz, frameRateHz: shot.frameRateHz, ...timePlan(shoot, shot) };
 }

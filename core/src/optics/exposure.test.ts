@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { airyDiscMm, excessStops, exposureValue, flickerOff, nearestStack, neutralDensity } from './exposure';
+import { airyDiscMm, excessStops, exposureValue, flickerOff, neutralDensity } from './exposure';
 import { exposureTimeS } from './shutter';
 
 const stops = fc.double({ min: 0, max: 10, noNaN: true });
@@ -26,19 +26,6 @@ describe('exposure', () => {
         expect(excessStops(15, n, t / 2 ** s, 100)).toBeCloseTo(excessStops(15, n, t, 100) - s, 9);
         expect(excessStops(15, n, t, 100 * 2 ** s)).toBeCloseTo(excessStops(15, n, t, 100) + s, 9);
         expect(excessStops(15, n * 2 ** (s / 2), t, 100)).toBeCloseTo(excessStops(15, n, t, 100) - s, 9);
-      }),
-    );
-  });
-  it('stacks the nearest filters and says what is left', () => {
-    expect(nearestStack(6.3, [3, 6, 10])).toMatchObject({ filters: [6] });
-    expect(nearestStack(9, [3, 6, 10])).toEqual({ filters: [3, 6], leftStops: 0 });
-    expect(nearestStack(0.4, [3, 6, 10])).toEqual({ filters: [], leftStops: 0.4 });
-    expect(nearestStack(-2, [3])).toEqual({ filters: [], leftStops: -2 });
-    fc.assert(
-      fc.property(stops, (wanted) => {
-        const { filters, leftStops } = nearestStack(wanted, [1, 2, 3, 6]);
-        expect(filters.reduce((a, b) => a + b, 0) + leftStops).toBeCloseTo(wanted, 9);
-        expect(Math.abs(leftStops)).toBeLessThanOrEqual(0.5 + (wanted > 9 ? wanted - 9 : 0) + 1e-9);
       }),
     );
   });

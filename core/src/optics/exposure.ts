@@ -27,20 +27,6 @@ export function neutralDensity(stops: number): NeutralDensity {
   return { stops, density: stops * 0.3, factor: 2 ** stops };
 }
 
-/** The stack of filters nearest to a number of stops: of all sums of at most `most` filters the nearest, the smaller stack when two are as near. Empty for nothing to take away. */
-export function nearestStack(wantedStops: number, filters: readonly number[], most = 2): { filters: number[]; leftStops: number } {
-  let best: { filters: number[]; leftStops: number } = { filters: [], leftStops: wantedStops };
-  const better = (left: number, size: number) =>
-    Math.abs(left) < Math.abs(best.leftStops) - 1e-9 || (Math.abs(Math.abs(left) - Math.abs(best.leftStops)) <= 1e-9 && size < best.filters.length);
-  const visit = (from: number, chosen: number[], left: number) => {
-    if (better(left, chosen.length)) best = { filters: chosen, leftStops: left };
-    if (chosen.length === most) return;
-    for (let i = from; i < filters.length; i += 1) visit(i + 1, [...chosen, filters[i]], left - filters[i]);
-  };
-  visit(0, [], wantedStops);
-  return best;
-}
-
 /** Common light conditions at ISO 100, EV: usual values of exposure tables (from memory). */
 export const LIGHT_CONDITIONS = [
   { id: 'snow', label: 'Sun on snow or sand', ev100: 16 },

@@ -26,7 +26,11 @@ export interface LensColumn {
   /** Mean height of the subject, frame heights; NaN when it never is in the picture. */
   subjectHeight: number;
   nearSpeed: number | null;
+  subjectSpeed: number | null;
   farSpeed: number | null;
+  /** Longest smear of the subject, and of anything else, while the shutter is open. */
+  subjectBlur: number;
+  blur: number;
   /** Fastest near or far against the subject. */
   parallax: number;
   /** How far near and far slide against the subject in all; null where nothing of the layer is seen. */
@@ -75,6 +79,7 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
   const layers = layerFigures(picture);
   const near = layers.find(({ layer }) => layer === 'near');
   const far = layers.find(({ layer }) => layer === 'far');
+  const ofSubject = layers.find(({ layer }) => layer === 'subject');
   let [distanceM, height, rows] = [0, 0, 0];
   for (let row = 0; row < samples.count; row += 1) {
     if (!isInFrame(subject, row)) continue;
@@ -103,6 +108,9 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
     distanceM: distanceM / rows,
     subjectHeight: height / rows,
     nearSpeed: near?.speed ?? null,
+    subjectSpeed: ofSubject?.speed ?? null,
+    subjectBlur: ofSubject?.blurShare ?? 0,
+    blur: Math.max(near?.blurShare ?? 0, far?.blurShare ?? 0),
     farSpeed: far?.speed ?? null,
     parallax: Math.max(near?.parallax ?? 0, far?.parallax ?? 0),
     nearSlide: near?.slide ?? null,

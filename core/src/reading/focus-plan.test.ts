@@ -5,7 +5,8 @@ import type { Shot } from '../model/shot';
 import { depthOfField } from '../optics/depth-of-field';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { fNumberForBand, focusPlan } from './focus-plan';
+import { blurDiscMm } from '../optics/depth-of-field';
+import { fNumberForBand, focusPlan, softFocusM } from './focus-plan';
 
 const push: Move = { kind: 'push', ...AROUND, heightM: 0.85, fromDistanceM: 6, toDistanceM: 2, bearingDeg: 180 };
 function plan(move: Move, more: Partial<Shot> = {}) {
@@ -21,13 +22,13 @@ describe('the focus of a shot', () => {
       expect(nearM[row]).toBeLessThan(subjectM[row]);
       expect(farM[row]).toBeGreaterThan(subjectM[row]);
     }
-    expect(marks[0]).toEqual({ atS: 0, distanceM: focusM[0] });
+    expect(marks[0]).toMatchObject({ atS: 0, actionS: 0, distanceM: focusM[0] });
     expect(marks[marks.length - 1].distanceM).toBeCloseTo(2, 2);
     expect(marks.length).toBeGreaterThan(2);
   });
   it('needs no pull and two marks where it stays', () => {
     const { pull, marks } = plan(push, { focus: { mode: 'fixed', distanceM: 3 } });
-    expect(pull.dioptresPerS).toBe(0);
+    expect(pull).toBeNull();
     expect(marks.map(({ distanceM }) => distanceM)).toEqual([3, 3]);
   });
   it('straight pulls between the marks keep within 0.02 dioptres of the plan', () => {
@@ -55,5 +56,19 @@ describe('the focus of a shot', () => {
         expect(sharp.farM / farM).toBeLessThan(1.1);
       }),
     );
+  });
+  it('starts soft where the blur disc is eight times what looks sharp', () => {
+    const softM = softFocusM(50, 2.8, 0.03, 4);
+    expect(softM).toBeLessThan(4);
+    expect(blurDiscMm(50, 2.8, softM, 4)).toBeCloseTo(0.24, 9);
+  });
+  it('holds the pull against a hand, a motor and autofocus, and counts marks in the time of the action', () => {
+    const { pull, pullers, marks } = plan(push, { timing: { durationS: 2, holdStartS: 0, featherInS: 0.4, featherOutS: 0.4, holdEndS: 0, featherShape: 'minimumJerk' }, captureRateHz: 120, frameRateHz: 24 }); // prettier-ignore
+    const [hand, motor, autofocus] = pullers;
+    expect(hand.value).toBe(motor.value);
+    expect(autofocus.value).toBe(pull?.dioptresPerS);
+    expect(hand.limit).toBeLessThan(motor.limit);
+    expect(marks[marks.length - 1]).toMatchObject({ actionS: 2, atS: 10 });
+    expect(marks[0].ringDeg).toBeLessThan(marks[marks.length - 1].ringDeg);
   });
 });

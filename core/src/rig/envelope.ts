@@ -8,6 +8,7 @@ import { clearanceFindings } from './clearance';
 import { heightFindings } from './heights';
 import { lensFindings } from './lens-reach';
 import { pathFindings } from './path';
+import { recordingFindings } from './recording';
 import { rateFindings } from './rates';
 import { travelFindings } from './travels';
 import { sayIn } from './use';
@@ -23,5 +24,6 @@ export function rigFindings(setup: Setup, motion: ShotMotion, samples: Samples, 
     ...angleFindings(setup, samples, say),
     ...clearanceFindings(setup, motion, samples, heights, say),
     ...lensFindings(setup, motion, samples, say),
+    ...recordingFindings(setup, samples),
   ];
 }

@@ -185,6 +185,9 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
   'rig.roll': otherRig,
   'rig.path': otherRig,
   'rig.tilt': otherRig,
+  stagger: ({ setup }) => [lever.slowMotion(setup), lever.noSlower(setup)],
+  'rig.frames': ({ setup, kit }) => [lever.fewerFrames(setup), ...each(lever.anyCamera(setup, kit.cameras))],
+  'rig.buffer': ({ setup }) => [lever.shorter(setup), lever.fewerFrames(setup)],
   'rig.lens': ({ setup, kit }) => [lever.insideLens(setup), ...each(lever.otherLens(setup, kit.lenses))],
   'rig.focus': ({ setup, kit, units }) => [lever.distance(setup, FARTHER, units), ...each(lever.otherLens(setup, kit.lenses))],
 };

@@ -73,6 +73,34 @@ export function slowMotion({ shot, camera }: Setup): Change {
     .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second for slow motion` }));
 }
 
+/** Fewer frames recorded: less slow, and within what the camera can keep. */
+export function fewerFrames({ shot, camera }: Setup): Change {
+  return camera.frameRatesHz
+    .filter((hz) => hz < shot.captureRateHz && hz >= shot.frameRateHz)
+    .sort((a, b) => b - a)
+    .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second` }));
+}
+
+/** Played no slower than the recorded frames last for. */
+export function noSlower({ shot }: Setup): Change {
+  const { playback } = shot;
+  const least = shot.frameRateHz / shot.captureRateHz;
+  if (playback.ramp.every(({ speed }) => speed >= least)) return [];
+  const ramp = playback.ramp.map((point) => ({ ...point, speed: Math.max(least, point.speed) }));
+  return [{ shot: { ...shot, playback: { ...playback, ramp } }, instruction: `Play it no slower than ${trim(least, 2)} times life` }];
+}
+
+/** A shorter action. */
+export function shorter({ shot }: Setup): Change {
+  return [0.85, 0.7, 0.5, 0.35, 0.25].map((share) => {
+    const { timing } = shot;
+    const featherInS = Math.round(timing.featherInS * share * 10) / 10;
+    const featherOutS = Math.round(timing.featherOutS * share * 10) / 10;
+    const durationS = halfSeconds(Math.max(timing.durationS * share, timing.holdStartS + timing.holdEndS + featherInS + featherOutS));
+    return { shot: { ...shot, timing: { ...timing, durationS, featherInS, featherOutS } }, instruction: `Take ${trim(durationS, 1)} s for it` };
+  });
+}
+
 export function gentlerGait({ shot, gait }: Setup, gaits: Setup['gait'][]): Change {
   return gaits
     .filter((row) => row.bobMm < gait.bobMm && row.usualMps > 0 && row.stepRateHz < 5)
@@ -163,6 +191,13 @@ export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Chang
 export function otherCamera({ shot, camera }: Setup, cameras: Setup['camera'][]): Change {
   return cameras
     .filter((row) => row.id !== camera.id && row.readOutMs < camera.readOutMs && row.frameRatesHz.includes(shot.captureRateHz))
+    .map((row) => ({ shot: { ...shot, cameraId: row.id }, instruction: `Take ${row.name}` }));
+}
+
+/** A camera that has the rate. */
+export function anyCamera({ shot, camera }: Setup, cameras: Setup['camera'][]): Change {
+  return cameras
+    .filter((row) => row.id !== camera.id && row.frameRatesHz.includes(shot.captureRateHz))
     .map((row) => ({ shot: { ...shot, cameraId: row.id }, instruction: `Take ${row.name}` }));
 }
 

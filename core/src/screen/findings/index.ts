@@ -9,6 +9,7 @@ import { parallaxFindings } from './parallax';
 import { sightFindings } from './sight';
 import { blurFindings, speedFindings } from './speed';
 import { focusFindings } from './focus';
+import { staggerFindings } from './stagger';
 import { wobbleFindings } from './wobble';
 import { zoomFindings } from './zoom';
 
@@ -29,6 +30,7 @@ export function pictureFindings(picture: Picture): Finding[] {
     ...turningFindings(picture),
     ...wobbleFindings(picture),
     ...leanFindings(picture),
+    ...staggerFindings(picture),
     ...compositionFindings(picture),
     ...focusFindings(picture),
     ...(held ? zoomFindings(picture) : []),
