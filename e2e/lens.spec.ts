@@ -27,7 +27,7 @@ test('focus: one setting for the whole move is offered, taken, and read by', asy
   const focus = page.getByRole('region', { name: 'Focus' });
   await expect(focus.getByText(/One focus for the whole move: [\d.]+ m and f\/[\d.]+ or deeper/)).toBeVisible();
   await focus.getByRole('button', { name: 'Set it so' }).click();
-  await expect(focus.getByLabel('Focus', { exact: true })).toHaveValue('fixed');
+  await expect(focus.getByRole('combobox', { name: 'Focus', exact: true })).toHaveValue('fixed');
   const stop = focus.getByLabel('Stop', { exact: true });
   await stop.fill('0');
   await stop.press('Enter');
@@ -40,10 +40,16 @@ test('light: says how many stops too bright, and which filters of those at hand 
   const light = page.getByRole('region', { name: 'Light' });
   // f/5.6, 1/48 s, ISO 100 in full sun: 15 − log2(5.6² · 48) = 4.4 stops.
   await expect(light.getByText('4.4 stops too bright.')).toBeVisible();
-  await expect(light.getByText('ND 2 (0.3) and ND 8 (0.9)')).toBeVisible();
-  await light.getByRole('button', { name: 'ND 16 (1.2)' }).click();
-  await expect(light.getByRole('status').getByText('ND 16 (1.2)')).toBeVisible();
-  await light.getByLabel('Light', { exact: true }).selectOption({ label: 'Room in the evening, lamps' });
+  await expect(light.getByText('Dusk variable ND at 4.4 stops', { exact: true })).toBeVisible();
+  await light.getByRole('button', { name: 'Put it on' }).click();
+  await expect(light.getByText(/With Dusk variable ND at 4\.4 stops it is just right/)).toBeVisible();
+  await light.getByRole('button', { name: 'Dew polariser' }).click();
+  await expect(light.getByText('2.9 stops too bright behind the polariser.')).toBeVisible();
+  await light.getByText('From the sun').click();
+  await light.getByLabel('Sky').selectOption({ label: 'a closed sky' });
+  await light.getByRole('button', { name: 'Take that' }).click();
+  await expect(light.getByRole('combobox', { name: 'Light', exact: true })).toHaveValue('own');
+  await light.getByRole('combobox', { name: 'Light', exact: true }).selectOption({ label: 'Room in the evening, lamps' });
   await expect(light.getByText(/stops too dark/)).toBeVisible();
 });
 
@@ -69,4 +75,81 @@ test('pixels and distances: cuts leave frames inside frames, and a size tells ho
   // A 20.25 mm high frame at 35 mm: as far as 35 / 20.25 times its height.
   const known = parseFloat(await far.getByLabel('Known height').inputValue());
   await expect(far.getByText(`${((known * 35) / 20.25).toFixed(2)} m`, { exact: true })).toBeVisible();
+});
+
+test('focus from one thing to another: typed, held against who pulls, and printed as marks', async ({ page }) => {
+  await page.goto('/shoot/first-flush/shot/shot-leaves/lens');
+  const focus = page.getByRole('region', { name: 'Focus' });
+  await focus.getByRole('button', { name: 'Start out of focus' }).click();
+  await expect(focus.getByRole('combobox', { name: 'Focus', exact: true })).toHaveValue('racks');
+  const takes = focus.getByLabel('Rack 1 takes');
+  await takes.fill('0.3');
+  await takes.press('Enter');
+  const hand = focus.getByRole('radio', { name: /^(jolt|ripple|cannot|tight|fits|calm)?\s*A hand/ });
+  await expect(hand).toContainText(/of 45° a second/);
+  await hand.click();
+  await expect(hand).toHaveAttribute('aria-checked', 'true');
+  const ring = focus.getByLabel('Focus ring turns');
+  const before = await hand.textContent();
+  await ring.fill('300');
+  await ring.press('Enter');
+  await expect(hand).not.toHaveText(before ?? '');
+  await focus.getByLabel('Circle of confusion', { exact: true }).selectOption({ label: 'a 1500th of the diagonal' });
+  // The diagonal of 36 × 20.25 mm is 41.3 mm.
+  await expect(focus.getByLabel('Circle of confusion in millimetres')).toHaveValue('0.0275');
+  await focus.getByRole('link', { name: 'Print them' }).click();
+  await expect(page.getByRole('heading', { name: /^Focus marks/ })).toBeVisible();
+  await expect(page.getByRole('row').nth(1)).toContainText('start');
+  await expect(page.getByRole('row').last()).toContainText('end');
+  await expect(page.getByRole('img', { name: /Strip for the focus ring/ })).toBeVisible();
+});
+
+test('time: more frames slow it down, a ramp changes it on the way, and the Move screen plays it so', async ({ page }) => {
+  await page.goto('/shoot/first-flush/shot/shot-rows/lens');
+  const time = page.getByRole('region', { name: 'Time' });
+  await expect(time.getByText('as in life')).toBeVisible();
+  await time.getByLabel('Frames recorded').selectOption('120');
+  await expect(time.getByText('5 times slower than life')).toBeVisible();
+  await expect(time.getByRole('img', { name: /action: 8 become 40/ })).toBeVisible();
+  await time.getByRole('button', { name: 'Ramp the speed' }).click();
+  await expect(time.getByText(/from 5 times slower than life to as in life/)).toBeVisible();
+  const at = time.getByLabel('Speed 2 at');
+  await at.fill('1');
+  await at.press('Enter');
+  await expect(time.getByRole('alert')).toContainText(/Speed 2 at must be from/);
+  await at.press('Escape');
+  const wanted = time.getByLabel('Seconds on screen', { exact: true });
+  await wanted.fill('2');
+  await wanted.press('Enter');
+  // It plays as in life until 3.2 s.
+  await expect(time.getByText('2 s have to be filmed')).toBeVisible();
+  await time.getByRole('button', { name: 'Play it in reverse' }).click();
+  await expect(time.getByRole('button', { name: 'Play it forwards' })).toBeVisible();
+});
+
+test('a photograph is measured by two lines, and is still there after a reload', async ({ page }) => {
+  await page.goto('/shoot/first-flush/shot/shot-rows/lens');
+  const far = page.getByRole('region', { name: 'Distances' });
+  await far.getByLabel('Photograph to measure in').setInputFiles('docs/screenshots/lens.png');
+  await expect(far.getByText(/Between the lines is 50% of the height: it is/)).toBeVisible();
+  const before = await far.getByRole('status').textContent();
+  await far.getByRole('slider', { name: 'Its top' }).focus();
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('Shift+ArrowDown');
+  await expect(far.getByText(/Between the lines is 30% of the height/)).toBeVisible();
+  expect(await far.getByRole('status').textContent()).not.toBe(before);
+  await page.reload();
+  await expect(far.getByRole('slider', { name: 'Its foot' })).toBeVisible();
+  await far.getByLabel('Photograph to measure in').setInputFiles('package.json');
+  await expect(far.getByRole('alert')).toContainText('not a photograph');
+});
+
+test('the picture can be blurred as it will be, or show what is sharp', async ({ page }) => {
+  await openShot(page, 'shot-rack');
+  const picture = page.getByRole('figure', { name: 'Picture through the lens' });
+  const plain = await picture.screenshot();
+  const look = page.getByRole('combobox', { name: 'Picture shown' });
+  for (const name of ['lens blur', 'what is sharp']) {
+    await look.selectOption({ label: name });
+    await expect.poll(async () => (await picture.screenshot()).equals(plain)).toBe(false);
+  }
 });

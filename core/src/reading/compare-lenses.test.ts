@@ -65,4 +65,7 @@ describe('comparing focal lengths', () => {
     expect(columns[1].wobble).toBeGreaterThan(2 * columns[0].wobble);
     expect(columns[1].sharpToM - columns[1].sharpFromM).toBeLessThan(columns[0].sharpToM - columns[0].sharpFromM);
   });
+  it('says that nothing slides where nothing does', () => {
+    expect(verdictOnLenses(compared({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }, 'spot'), 'spot')).toMatch(/^Nothing slides past anything here/);
+  });
 });

@@ -137,12 +137,16 @@ function turnedDeg({ count, xM, yM, subjectXM, subjectYM }: Samples): number {
   return Math.abs(sum);
 }
 
+/** Less than this no depth is seen at all, frame widths a second. */
+const LEAST_DEPTH = 1e-4;
+
 /** One sentence on which focal length shows depth best, and why. `columns`: shortest first. */
 export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): string {
   const possible = columns.filter(({ grade }) => grade !== 'cannot');
   const among = possible.length >= 2 ? possible : columns;
   if (among.length < 2) return 'Choose two or more focal lengths to compare.';
   const best = among.reduce((a, b) => (b.parallax > a.parallax ? b : a));
+  if (best.parallax < LEAST_DEPTH) return 'Nothing slides past anything here: the focal length only changes how much of the place is in the picture.';
   const other = best === among[0] ? among[among.length - 1] : among[0];
   const times = other.parallax > 1e-6 ? best.parallax / other.parallax : Infinity;
   const how = Number.isFinite(times) ? `${times < 9.95 ? times.toFixed(1) : times.toFixed(0)} times` : 'far more';

@@ -19,7 +19,8 @@ const point = fc.record({
   eastM: num(-10, 10),
   northM: num(-10, 10),
   heightM: num(0.2, 6),
-  look: fc.oneof(fc.constant(null), fc.record({ panDeg: num(-180, 180), tiltDeg: num(-80, 80), rollDeg: num(-40, 40) })),
+  // Never straight away from the subject: a head may turn either way then.
+  look: fc.oneof(fc.constant(null), fc.record({ panDeg: num(-180, 179).map((deg) => deg + 0.123), tiltDeg: num(-80, 80), rollDeg: num(-40, 40) })),
 });
 
 /** Any move of a kind, with parameters of the size people use. */

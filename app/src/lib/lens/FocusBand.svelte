@@ -4,7 +4,12 @@
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { fNumberForBand, focusPlan } from '@gentle-arc/core/reading/focus-plan';
+  import { fNumberForBand, focusPlan, softFocusM } from '@gentle-arc/core/reading/focus-plan';
+  import type { Kit } from '@gentle-arc/core/model/kit';
+  import { LIMITS, type OwnLimits } from '@gentle-arc/core/model/limits';
+  import Choice from '$lib/parts/Choice.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+  import Pullers from './Pullers.svelte';
   import FocusWords from '$lib/move/FocusWords.svelte';
   import type { Playhead } from '$lib/move/playhead.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
@@ -16,9 +21,13 @@
     samples: Samples;
     playhead: Playhead;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    onkit: (kit: Kit, join: string | null) => void;
+    onlimits: (limits: OwnLimits) => void;
+    limitsHref: string;
+    marksHref: string;
     onsettle: () => void;
   }
-  let { shoot, shot, samples, playhead, onchange, onsettle }: Props = $props();
+  let { shoot, shot, samples, playhead, onchange, onkit, onlimits, limitsHref, marksHref, onsettle }: Props = $props();
 
   let width = $state(500);
   const HEIGHT = 170;
@@ -46,6 +55,37 @@
       .y((value) => y(Math.min(farthest, value)))(column as unknown as number[]) ?? '';
   const row = $derived(Math.min(playhead.row, samples.count - 1));
   const read = $derived(Math.min(playhead.readRow, samples.count - 1));
+
+  const diagonalShare = $derived(Math.hypot(samples.frameWidthMm, samples.frameHeightMm) / 1500 / samples.frameWidthMm);
+  const alike = (a: number, b: number) => Math.abs(a / b - 1) < 1e-4;
+  const confusion = $derived(alike(setup.limits.confusionShare, LIMITS.confusionShare.value) ? 'table' : alike(setup.limits.confusionShare, diagonalShare) ? 'diagonal' : 'own');
+  function setConfusion(share: number | null) {
+    const others: OwnLimits = Object.fromEntries(Object.entries(shoot.limits).filter(([name]) => name !== 'confusionShare'));
+    onlimits(share === null ? others : { ...others, confusionShare: share });
+  }
+
+  /** Out of focus at first, sharp before the move is half over. */
+  function startSoft() {
+    const softM = softFocusM(samples.focalLengthMm[0] / samples.crop[0], shot.fNumber, plan.confusionMm, samples.subjectDistanceM[0]);
+    const overS = Math.min(1.5, Math.round(samples.tS[samples.count - 1] * 4) / 10);
+    onchange(
+      (row) => ({
+        ...row,
+        focus: {
+          mode: 'racks',
+          from: { on: 'distance', distanceM: Math.max(0.05, Math.round(softM * 100) / 100) },
+          racks: [{ atS: row.timing.holdStartS, overS, to: { on: 'subject' } }],
+        },
+      }),
+      null,
+    );
+  }
+
+  /** The same on screen, filmed from its end to its start with the focus left where it ends. */
+  function inReverse() {
+    const distanceM = Math.max(0.05, Math.round(samples.subjectDistanceM[samples.count - 1] * 100) / 100);
+    onchange((row) => ({ ...row, backwards: !row.backwards, playback: { ...row.playback, reversed: true }, focus: { mode: 'fixed', distanceM } }), null);
+  }
 
   const nearest = $derived(plan.subjectM.reduce((least, value) => (value < least ? value : least), Infinity));
   const most = $derived(finite(plan.subjectM));
@@ -79,7 +119,26 @@
     <b class="band-word">Shaded</b> is sharp: now
     {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. Halfway through, {setup.subject?.name ?? 'the subject'} may come and go
     between {length(plan.band.nearM)} and {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(plan.hyperfocalM)} on (hyperfocal) everything behind
-    is sharp. Circle of confusion {trim(plan.confusionMm, 3)} mm.
+    is sharp. What blurs by up to
+    <Choice
+      label="Circle of confusion"
+      value={confusion}
+      items={[
+        { value: 'table', name: 'the table’s disc' },
+        { value: 'diagonal', name: 'a 1500th of the diagonal' },
+        { value: 'own', name: 'a disc of its own' },
+      ]}
+      onchange={(value) => setConfusion(value === 'table' ? null : value === 'diagonal' ? diagonalShare : setup.limits.confusionShare * 1.001)}
+    />,
+    <NumberField
+      label="Circle of confusion in millimetres"
+      value={Math.round(plan.confusionMm * 10000) / 10000}
+      unit="fine"
+      min={0.001}
+      max={1}
+      step={0.001}
+      onchange={(mm) => setConfusion(mm / samples.frameWidthMm)}
+    /> mm, looks sharp.
   </p>
   {#if one && most - nearest > 0.05}
     <p class="fact">
@@ -99,11 +158,28 @@
     </p>
   {/if}
   <p class="fact">
-    Fastest pull {trim(plan.pull.dioptresPerS, 2)} dioptres a second. <b>Marks:</b>
-    {#each plan.marks as mark, i (mark.atS)}{i > 0 ? ', ' : ' '}<button class="link" onclick={() => playhead.toTime(mark.atS)}
-        >{length(mark.distanceM)} at {mark.atS.toFixed(1)} s</button
-      >{/each}.
+    <b>Marks:</b>
+    {#each plan.marks as mark, i (i)}{i > 0 ? ', ' : ' '}<button class="link" onclick={() => playhead.toTime(mark.atS)}
+        >{length(mark.distanceM)} at {mark.actionS.toFixed(1)} s</button
+      >{/each}. <a class="link font-semibold" href={marksHref}>Print them</a>
   </p>
+  <p class="fact flex flex-wrap gap-x-4">
+    {#if setup.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}>Start out of focus</button>{/if}
+    {#if setup.subject && !shot.playback.reversed}<button
+        class="link"
+        onclick={inReverse}
+        title="Leave the focus where the shot ends, back away until it is soft, and play it in reverse: it lands sharp every time">Film it backwards instead</button
+      >{/if}
+  </p>
+  <Pullers
+    {plan}
+    puller={shot.puller}
+    lens={setup.lens}
+    {limitsHref}
+    onpuller={(puller) => onchange((row) => ({ ...row, puller }), null)}
+    onring={(ringDeg) => onkit({ ...shoot.kit, lenses: shoot.kit.lenses.map((lens) => (lens.id === setup.lens.id ? { ...lens, ringDeg } : lens)) }, 'ring')}
+    {onsettle}
+  />
 </section>
 
 <style>

@@ -4,11 +4,15 @@
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
   import { distanceFromShareM, shareAtDistance, stacked, stackRatio } from '@gentle-arc/core/optics/sizes';
+  import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
+  import { roomM } from '@gentle-arc/core/site/room';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import PhotoMeasure from './PhotoMeasure.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** Distances from sizes in the picture, and how far back two things look alike. */
-  let { shoot, shot }: { shoot: Shoot; shot: Shot } = $props();
+  let { shoot, shot, samples }: { shoot: Shoot; shot: Shot; samples: Samples } = $props();
 
   const setup = $derived(setupOf(shoot, shot));
   const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
@@ -24,6 +28,15 @@
   const awayM = $derived(distanceFromShareM(knownM, share / 100, shot.focalLengthMm, frame.heightMm));
   const fills = $derived(shareAtDistance(knownM, atM, shot.focalLengthMm, frame.heightMm));
   const stack = $derived(stacked(betweenM, 1 + alike / 100, knownM, share / 100, frame.heightMm));
+  /** How far one can go straight back from where the shot starts. */
+  const back = $derived.by(() => {
+    if (!setup.subject) return null;
+    const [dx, dy] = [samples.xM[0] - samples.subjectXM[0], samples.yM[0] - samples.subjectYM[0]];
+    const from = { xM: samples.xM[0], yM: samples.yM[0] };
+    const groundM = groundHeightM(groundPieces(setup.pieces), from.xM, from.yM);
+    const room = roomM(setup.pieces, from, (Math.atan2(dx, dy) * 180) / Math.PI, groundM);
+    return { ...room, mostM: Math.hypot(dx, dy) + room.roomM };
+  });
   const reach = $derived(Math.max(...shoot.kit.lenses.map((lens) => lens.focalLengthMaxMm)));
 </script>
 
@@ -48,5 +61,13 @@
         stackRatio((knownM * reach) / ((share / 100) * frame.heightMm), betweenM),
         2,
       )} times as large as the other.{/if}
+    {#if back}
+      {#if back.piece && back.roomM < 0.1}Behind the camera stands {back.piece.name}: there is no way back.{:else}Behind the camera {back.piece
+          ? `there are ${length(back.roomM)} before ${back.piece.name} stands in the way`
+          : 'is open ground'}: {back.mostM >= stack.toNearerM
+          ? 'far enough.'
+          : `at most ${length(back.mostM)} from ${setup.subject?.name}, where the nearer looks ${trim(stackRatio(back.mostM, betweenM), 2)} times as large.`}{/if}
+    {/if}
   </p>
+  <PhotoMeasure shootId={shoot.id} {knownM} focalLengthMm={shot.focalLengthMm} sensor={{ widthMm: setup.camera.sensorWidthMm, heightMm: setup.camera.sensorHeightMm }} />
 </section>

@@ -29,7 +29,7 @@
     })),
   );
   const x = $derived(scaleLog([points[0]?.mm ?? 10, points[points.length - 1]?.mm ?? 200], [LEFT, Math.max(LEFT + 60, width - RIGHT)]));
-  const y = $derived(scaleLinear([0, Math.max(1e-6, max(points, (point) => point.value ?? 0) ?? 1)], [HEIGHT - BOTTOM, TOP]).nice(4));
+  const y = $derived(scaleLinear([0, Math.max(0.1, max(points, (point) => point.value ?? 0) ?? 1)], [HEIGHT - BOTTOM, TOP]).nice(4));
   const curve = $derived(
     line<(typeof points)[number]>()
       .defined(({ value }) => value !== null)

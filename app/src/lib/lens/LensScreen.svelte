@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
+  import { resolve } from '$app/paths';
   import { setupOf } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sampleShot } from '@gentle-arc/core/motion/shown';
@@ -19,6 +20,7 @@
   import HowFar from './HowFar.svelte';
   import LightWords from './LightWords.svelte';
   import PixelFrames from './PixelFrames.svelte';
+  import TimeWords from './TimeWords.svelte';
   import { rangeOf, usualFocals } from './focals';
 
   /** The lens bench of one shot: which focal length, how sharp, how bright; chosen by what each does to this very shot. */
@@ -49,6 +51,10 @@
       )
     : null;
   const columns = $derived(live.shown.answer ?? []);
+  const seen = $derived.by(() => {
+    const own = columns.find((column) => column.focalLengthMm === shot.focalLengthMm);
+    return own ? { fastest: Math.max(own.nearSpeed ?? 0, own.subjectSpeed ?? 0, own.farSpeed ?? 0), subjectBlur: own.subjectBlur } : null;
+  });
 
   $effect(() => playhead.fit(samples.count, samples.frameRateHz));
   $effect(() => live.shown.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: focals, by }));
@@ -110,10 +116,22 @@
   </section>
 
   <div class="lower">
-    <FocusBand {shoot} {shot} {samples} {playhead} onchange={change} onsettle={() => store.settle()} />
-    <LightWords {shoot} {shot} onchange={change} onsettle={() => store.settle()} />
+    <FocusBand
+      {shoot}
+      {shot}
+      {samples}
+      {playhead}
+      onchange={change}
+      onkit={(kit, join) => store.change({ ...shoot, kit }, join)}
+      onlimits={(limits) => store.change({ ...shoot, limits }, null)}
+      limitsHref={resolve('/shoot/[shootId]/limits', { shootId: shoot.id })}
+      marksHref={resolve('/shoot/[shootId]/shot/[shotId]/marks', { shootId: shoot.id, shotId: shot.id })}
+      onsettle={() => store.settle()}
+    />
+    <LightWords {shoot} {shot} {seen} onchange={change} onsettle={() => store.settle()} />
+    <TimeWords {shoot} {shot} fastest={seen?.fastest ?? null} onchange={change} onsettle={() => store.settle()} />
     <PixelFrames {shoot} {shot} {samples} />
-    <HowFar {shoot} {shot} />
+    <HowFar {shoot} {shot} {samples} />
   </div>
 </main>
 
@@ -133,18 +151,18 @@
     gap: 0.7rem 1rem;
   }
   .lower {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(20rem, 1fr));
-    gap: 2rem;
+    columns: 20rem 3;
+    column-gap: 2rem;
     margin-top: 1.2rem;
+  }
+  .lower > :global(section) {
+    break-inside: avoid;
+    padding-bottom: 1.6rem;
   }
   @media (max-width: 799px) {
     .cards {
       grid-template-columns: repeat(2, minmax(0, 1fr));
       gap: 0.6rem;
-    }
-    .lower {
-      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>

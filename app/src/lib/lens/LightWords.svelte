@@ -1,39 +1,57 @@
 <script lang="ts">
+  import { evOfDaylight, SKIES, type Sky } from '@gentle-arc/core/light/daylight';
+  import type { Filter } from '@gentle-arc/core/model/kit';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
   import { exposureOf } from '@gentle-arc/core/optics/exposure-of-shot';
   import { LIGHT_CONDITIONS, neutralDensity } from '@gentle-arc/core/optics/exposure';
+  import type { FilterStack } from '@gentle-arc/core/optics/filter-stack';
+  import { shutterLook } from '@gentle-arc/core/screen/shutter-look';
   import Choice from '$lib/parts/Choice.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { keepPreferences, preferences } from '$lib/store/preferences.svelte';
 
-  /** How bright: what the light asks of shutter, stop and filters. The light belongs to this device, shutter and stop to the shot. */
+  /** How bright: what the light asks of shutter, stop and filters. */
   interface Props {
     shoot: Shoot;
     shot: Shot;
+    /** What moves in the picture as the shot is taken now; null while it is read. */
+    seen: { fastest: number; subjectBlur: number } | null;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onsettle: () => void;
   }
-  let { shoot, shot, onchange, onsettle }: Props = $props();
+  let { shoot, shot, seen, onchange, onsettle }: Props = $props();
 
-  const FILTERS = [1, 2, 3, 4, 6, 10];
-  const AIRY_SOFT_PIXELS = 2.5;
-  const FLICKER_OFF = 0.15;
-
-  const light = $derived(preferences.exposure);
   const setup = $derived(setupOf(shoot, shot));
-  const result = $derived(exposureOf(setup, light));
-  const condition = $derived(LIGHT_CONDITIONS.find((row) => row.ev100 === light.ev100)?.id ?? 'own');
-  const lamps = $derived(light.ev100 <= 9);
+  const mainsHz = $derived(preferences.mainsHz);
+  const result = $derived(exposureOf(setup, shoot.kit.filters, mainsHz));
+  const { limits } = $derived(setup);
+  const condition = $derived(LIGHT_CONDITIONS.find((row) => row.ev100 === shot.light.ev100)?.id ?? 'own');
+  /** From about here down it is lamps that light a place. */
+  const LAMPS_EV = 9;
+  const lamps = $derived(shot.light.ev100 <= LAMPS_EV);
+  const look = $derived(seen && shutterLook(shot, seen, limits));
+  const faster = $derived(shot.captureRateHz > shot.frameRateHz);
 
-  function set(change: Partial<typeof preferences.exposure>) {
-    Object.assign(preferences.exposure, change);
-    keepPreferences();
-  }
+  let sunDeg = $state(40);
+  let sky: Sky = $state('clear');
+  const SKY_NAMES: Record<Sky, string> = { clear: 'a clear sky', partly: 'some cloud', cloudy: 'a closed sky' };
+
+  const setEv = (ev100: number, join: string | null = null) => onchange((row) => ({ ...row, light: { ...row.light, ev100 } }), join);
+  const mount = (filterIds: string[]) => onchange((row) => ({ ...row, filterIds }), null);
+  const toggle = ({ id }: Filter) => mount(shot.filterIds.includes(id) ? shot.filterIds.filter((row) => row !== id) : [...shot.filterIds, id]);
   const stopsWords = (stops: number) => `${trim(Math.abs(stops), 1)} ${Math.abs(stops) < 1.05 && Math.abs(stops) > 0.95 ? 'stop' : 'stops'}`;
-  const filterWords = (stops: number) => `ND ${trim(neutralDensity(stops).factor, 0)} (${trim(neutralDensity(stops).density, 1)})`;
+  const filterWords = ({ kind, stopsMin, stopsMax }: Filter) =>
+    kind === 'polariser' ? `takes ${stopsWords(stopsMin)}` : `ND ${trim(neutralDensity(stopsMin).factor, 0)}${stopsMax > stopsMin ? `–${trim(neutralDensity(stopsMax).factor, 0)}` : ` (${trim(neutralDensity(stopsMin).density, 1)})`}`; // prettier-ignore
+  const stackWords = ({ filters }: FilterStack) =>
+    filters.map(({ filter, stops }) => (filter.kind === 'variableNd' ? `${filter.name} at ${stopsWords(stops)}` : filter.name)).join(' and ');
+  const leftWords = (left: number) => (Math.abs(left) < 0.05 ? 'just right' : `${stopsWords(left)} ${left > 0 ? 'too bright' : 'too dark'}`);
+  const gradeOf = (left: number) => (Math.abs(left) <= 0.5 ? ('calm' as const) : Math.abs(left) > 2 ? ('jolt' as const) : ('ripple' as const));
+  const neutral = $derived(result.mounted.filters.length > 0);
+  const proposed = $derived([...setup.filters.filter(({ kind }) => kind === 'polariser'), ...result.nearest.filters.map(({ filter }) => filter)].map(({ id }) => id));
+  const asProposed = $derived(proposed.length === shot.filterIds.length && proposed.every((id) => shot.filterIds.includes(id)));
 </script>
 
 <section aria-label="Light">
@@ -43,10 +61,27 @@
       label="Light"
       value={condition}
       items={[...LIGHT_CONDITIONS.map(({ id, label }) => ({ value: id as string, name: label })), ...(condition === 'own' ? [{ value: 'own', name: 'Measured' }] : [])]}
-      onchange={(id) => set({ ev100: LIGHT_CONDITIONS.find((row) => row.id === id)?.ev100 ?? light.ev100 })}
-    />, EV <NumberField label="Scene brightness, EV at ISO 100" value={light.ev100} unit="plain" min={-10} max={24} step={0.5} onchange={(ev100) => set({ ev100 })} />; the camera
-    at ISO
-    <NumberField label="ISO" value={light.iso} unit="plain" min={6} max={1000000} step={100} onchange={(iso) => set({ iso })} />, shutter
+      onchange={(id) => setEv(LIGHT_CONDITIONS.find((row) => row.id === id)?.ev100 ?? shot.light.ev100)}
+    />, EV <NumberField
+      label="Scene brightness, EV at ISO 100"
+      value={shot.light.ev100}
+      unit="plain"
+      min={-10}
+      max={24}
+      step={0.5}
+      onchange={(ev100) => setEv(ev100, 'ev')}
+      {onsettle}
+    />; the camera at ISO
+    <NumberField
+      label="ISO"
+      value={shot.light.iso}
+      unit="plain"
+      min={6}
+      max={1000000}
+      step={100}
+      onchange={(iso) => onchange((row) => ({ ...row, light: { ...row.light, iso } }), 'iso')}
+      {onsettle}
+    />, shutter
     <NumberField
       label="Shutter angle"
       value={shot.shutterDeg}
@@ -66,66 +101,97 @@
       step={0.1}
       onchange={(fNumber) => onchange((row) => ({ ...row, fNumber }), 'stop')}
       {onsettle}
-    />. Mains <Choice
-      label="Mains"
-      value={String(light.mainsHz)}
-      items={[
-        { value: '50', name: '50 Hz' },
-        { value: '60', name: '60 Hz' },
-      ]}
-      onchange={(hz) => set({ mainsHz: Number(hz) })}
     />.
   </p>
-  <div class="filters" role="group" aria-label="Filters at hand">
-    <span class="text-sm text-soft">Filters at hand:</span>
-    {#each FILTERS as stops (stops)}
-      <button
-        class="quiet-button text-sm"
-        aria-pressed={light.filters.includes(stops)}
-        onclick={() => set({ filters: light.filters.includes(stops) ? light.filters.filter((row) => row !== stops) : [...light.filters, stops].sort((a, b) => a - b) })}
-        >{filterWords(stops)}</button
-      >
+  <details>
+    <summary>From the sun</summary>
+    <p class="said">
+      The sun <NumberField label="Height of the sun" value={sunDeg} unit="deg" min={0} max={90} step={5} onchange={(value) => (sunDeg = value)} /> above the horizon under
+      <Choice label="Sky" value={sky} items={SKIES.map((value) => ({ value, name: SKY_NAMES[value] }))} onchange={(value) => (sky = value as Sky)} /> gives EV
+      <b>{trim(evOfDaylight(sunDeg, sky), 1)}</b> on open ground.
+      <button class="link font-semibold" onclick={() => setEv(Math.round(evOfDaylight(sunDeg, sky) * 10) / 10)}>Take that</button>
+    </p>
+  </details>
+  <div class="filters" role="group" aria-label="Filters before the lens">
+    <span class="text-sm text-soft">Before the lens:</span>
+    {#each shoot.kit.filters as filter (filter.id)}
+      <button class="quiet-button text-sm" aria-pressed={shot.filterIds.includes(filter.id)} title={filterWords(filter)} onclick={() => toggle(filter)}>{filter.name}</button>
     {/each}
   </div>
   <div role="status">
     {#if result.excessStops > 0.05}
       <p class="line">
-        <GradeMark grade={Math.abs(result.leftStops) <= 0.5 ? 'calm' : result.leftStops > 2 ? 'jolt' : 'ripple'} />
+        <GradeMark grade={neutral ? gradeOf(result.mounted.leftStops) : gradeOf(result.excessStops)} />
         <span>
-          <b>{stopsWords(result.excessStops)} too bright.</b>
+          <b>{stopsWords(result.excessStops)} too bright{result.polariserStops > 0 ? ' behind the polariser' : ''}.</b>
           It takes an ND of {trim(result.needed.factor, 0)} (density {trim(result.needed.density, 2)}).
-          {#if result.stack.length > 0}
-            Nearest: <b>{result.stack.map(filterWords).join(' and ')}</b>, which leaves it {Math.abs(result.leftStops) < 0.05
-              ? 'just right'
-              : `${stopsWords(result.leftStops)} ${result.leftStops > 0 ? 'too bright' : 'too dark'}`}.
-          {:else}None of the filters at hand comes nearer than none.{/if}
+          {#if neutral}With {stackWords(result.mounted)} it is {leftWords(result.mounted.leftStops)}.{/if}
+          {#if !asProposed && result.nearest.filters.length > 0 && !(neutral && Math.abs(result.mounted.leftStops) <= 0.5)}
+            Nearest: <b>{stackWords(result.nearest)}</b>, which leaves it {leftWords(result.nearest.leftStops)}.
+            <button class="link font-semibold" onclick={() => mount(proposed)}>Put {result.nearest.filters.length > 1 ? 'them' : 'it'} on</button>
+          {:else if !neutral}None of the kit’s filters comes nearer than none.{/if}
         </span>
       </p>
-    {:else if result.excessStops < -0.05}
+    {:else if result.excessStops < -0.05 || neutral}
       <p class="line">
-        <GradeMark grade={result.excessStops < -2 ? 'jolt' : 'ripple'} />
+        <GradeMark grade={gradeOf(result.mounted.leftStops)} />
         <span
-          ><b>{stopsWords(result.excessStops)} too dark.</b> Open the stop, raise the ISO, bring light, or record fewer frames a second: each doubling of the rate costs a stop.</span
+          ><b>{stopsWords(result.mounted.leftStops)} too dark{neutral ? ` behind ${stackWords(result.mounted)}` : ''}.</b>
+          {#if neutral && result.excessStops > -0.5}Take the filter off.{:else if faster}{trim(shot.captureRateHz, 0)} frames a second want light: each doubling of the rate costs a stop.
+            Open the stop, raise the ISO, bring light, or record fewer.{:else}Open the stop, raise the ISO or bring light.{/if}</span
         >
       </p>
     {:else}
       <p class="line"><GradeMark grade="calm" /><span>Just right.</span></p>
     {/if}
-    {#if result.airyPixels > AIRY_SOFT_PIXELS}
+    {#if look === 'short'}
+      <p class="line">
+        <GradeMark grade="ripple" /><span
+          >The shutter is short for what moves here: motion turns hard and jittery below {trim(limits.shortShutterDeg, 0)}°. Open it to 180° and take the light away with a filter.</span
+        >
+      </p>
+    {:else if look === 'long'}
+      <p class="line">
+        <GradeMark grade="ripple" /><span
+          >The shutter is long for what moves here: {setup.subject?.name ?? 'the subject'} smears over {Math.round((seen?.subjectBlur ?? 0) * setup.delivery.widthPx)} pixels. Shorten
+          it, or go slower.</span
+        >
+      </p>
+    {/if}
+    {#if result.airyPixels > limits.airyPixels}
       <p class="line">
         <GradeMark grade="ripple" /><span>f/{trim(shot.fNumber, 1)} softens the picture: the diffraction disc is {trim(result.airyPixels, 1)} pixels of the recording wide.</span>
       </p>
     {/if}
-    {#if lamps && result.flickerOff > FLICKER_OFF}
+    {#if lamps && result.flickerOff > limits.flickerOff}
       <p class="line">
-        <GradeMark grade="ripple" /><span>Lamps may flicker or band: 1/{Math.round(1 / result.exposureS)} s does not hold whole pulses of lamps on {light.mainsHz} Hz mains.</span>
+        <GradeMark grade="ripple" /><span
+          >Lamps may flicker or band: 1/{Math.round(1 / result.exposureS)} s does not hold whole pulses of lamps on
+          <Choice
+            label="Mains"
+            value={String(mainsHz)}
+            items={[
+              { value: '50', name: '50 Hz' },
+              { value: '60', name: '60 Hz' },
+            ]}
+            onchange={(hz) => {
+              preferences.mainsHz = hz === '60' ? 60 : 50;
+              keepPreferences();
+            }}
+          /> mains.</span
+        >
       </p>
     {/if}
   </div>
-  <p class="mt-2 text-sm text-soft">Light conditions: usual values of exposure tables (from memory). A meter on the place decides.</p>
+  <p class="mt-2 text-sm text-soft">Light conditions and daylight are usual values of handbooks (from memory). A meter on the place decides.</p>
 </section>
 
 <style>
+  summary {
+    cursor: pointer;
+    font-size: 0.9rem;
+    color: var(--soft);
+  }
   .filters {
     display: flex;
     flex-wrap: wrap;

@@ -4,7 +4,7 @@
   import { trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
-  import { cropFactor, onFullFrame } from '@gentle-arc/core/optics/formats';
+  import { cropFactor, fromFullFrame, onFullFrame } from '@gentle-arc/core/optics/formats';
   import { aspectAfterBars, pixelChain, type PixelStep } from '@gentle-arc/core/optics/pixels';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
@@ -21,6 +21,10 @@
   const chain = $derived(pixelChain(setup.camera, setup.delivery, { stabilisingShare: stabilising / 100, enlargement }));
   const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
   const equal = $derived(onFullFrame(frame, shot.focalLengthMm, shot.fNumber));
+
+  let fullMm = $state(50);
+  let fullStop = $state(2.8);
+  const here = $derived(fromFullFrame(frame, fullMm, fullStop));
 
   const NAMES: Record<PixelStep['what'], string> = {
     recorded: 'recorded',
@@ -66,6 +70,17 @@
   <p class="text-sm text-soft">
     This frame is {trim(frame.widthMm, 1)} × {trim(frame.heightMm, 1)} mm, crop factor {trim(cropFactor(frame), 2)}: {trim(shot.focalLengthMm, 0)} mm at f/{trim(shot.fNumber, 1)} look
     like {trim(equal.focalLengthMm, 0)} mm at f/{trim(equal.fNumber, 1)} on full frame.
+  </p>
+  <p class="said">
+    What is <NumberField label="Focal length on full frame" value={fullMm} unit="mm" min={1} max={3000} step={1} onchange={(mm) => (fullMm = mm)} /> at f/<NumberField
+      label="Stop on full frame"
+      value={fullStop}
+      unit="plain"
+      min={0.5}
+      max={64}
+      step={0.1}
+      onchange={(stop) => (fullStop = stop)}
+    /> on full frame takes <b>{trim(here.focalLengthMm, 1)} mm at f/{trim(here.fNumber, 1)}</b> on this one.
   </p>
 </section>
 

@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { Setup } from '@gentle-arc/core/model/shoot';
-  import { legsOf, type Shot } from '@gentle-arc/core/model/shot';
+  import { legsOf, shotDurationS, type Shot } from '@gentle-arc/core/model/shot';
   import { recipeOf } from '@gentle-arc/core/motion/moves/index';
   import Choice from '$lib/parts/Choice.svelte';
+  import FocusRacks from '$lib/lens/FocusRacks.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
 
   /** Stop and focus, as a sentence. `subjectDistanceM`: how far the subject is at the end of the shot, where a focus that stays is usually set. */
@@ -19,7 +20,13 @@
 
   function setMode(mode: string) {
     const distanceM = Math.max(0.05, Math.round(subjectDistanceM * 100) / 100);
-    onchange((row) => ({ ...row, focus: mode === 'fixed' ? { mode: 'fixed', distanceM } : { mode: 'follow' } }), null);
+    const atS = Math.round(shotDurationS(shot) * 4) / 10;
+    const racks: Shot['focus'] = {
+      mode: 'racks',
+      from: { on: 'distance', distanceM: Math.max(0.05, Math.round(distanceM * 50) / 100) },
+      racks: [{ atS, overS: 1, to: { on: 'subject' } }],
+    };
+    onchange((row) => ({ ...row, focus: mode === 'fixed' ? { mode: 'fixed', distanceM } : mode === 'racks' ? racks : { mode: 'follow' } }), null);
   }
 </script>
 
@@ -39,6 +46,7 @@ At f/<NumberField
     items={[
       { value: 'follow', name: 'follows the subject' },
       { value: 'fixed', name: 'stays at one distance' },
+      { value: 'racks', name: 'goes from one thing to another' },
     ]}
     onchange={setMode}
   />{#if shot.focus.mode === 'fixed'},
@@ -51,4 +59,4 @@ At f/<NumberField
       step={0.1}
       onchange={(distanceM) => onchange((row) => ({ ...row, focus: { mode: 'fixed', distanceM } }), 'focusDistance')}
       {onsettle}
-    />{/if}.{/if}
+    />{/if}.{#if shot.focus.mode === 'racks'}&nbsp;<FocusRacks {setup} focus={shot.focus} {onchange} {onsettle} />{/if}{/if}

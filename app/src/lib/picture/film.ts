@@ -33,8 +33,6 @@ export interface Blur {
 const LOOKS_PLAYING = 8;
 const LOOKS_AT_REST = 64;
 const LOOKS_AT_ONCE = 8;
-/** Where edges are rough otherwise. */
-const LOOKS_TO_SMOOTH = 8;
 
 /** Draws pictures of one site, one after the other, and hands each to its paper: a browser shows several small sheets far quicker than it runs several renderers. */
 export class Film {
@@ -55,9 +53,9 @@ export class Film {
   private laid = 0;
   private wanted = 1;
 
-  /** `simple`: there is no graphics processor; edges are smoothed at rest only. `dpr`: pixels drawn for each of the page. */
+  /** `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels drawn for each of the page. */
   constructor(
-    private readonly simple: boolean,
+    simple: boolean,
     shadows: boolean,
     private readonly dpr: number,
   ) {
@@ -84,7 +82,7 @@ export class Film {
     if (moved || walked) this.renderer.shadowMap.needsUpdate = true;
     this.laid = 0;
     const blurred = blur.lens || blur.motion;
-    this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : this.simple && !playing ? LOOKS_TO_SMOOTH : 1;
+    this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : 1;
     if (blurred && playing) return this.refine();
     // A plain look first: something is there at once.
     views.forEach((view, i) => {

@@ -1,22 +1,26 @@
 import { onDestroy } from 'svelte';
+import { SvelteMap } from 'svelte/reactivity';
 import { preferences } from '$lib/store/preferences.svelte';
 import { Film, type Paper, type View } from './film';
 import { drawsInSoftware } from './webgl';
 
+const REST_MS = 200;
+
 /** Sheets that pictures of one site are drawn on, each a canvas of the page. Several at a time are drawn without shadows and, where there is no graphics processor, in fewer pixels. */
 export class Pictures {
   private readonly film: Film;
-  private readonly papers: Record<string, Paper | undefined> = $state({});
+  private readonly papers = new SvelteMap<string, Paper>();
   private frame = 0;
+  private rest: ReturnType<typeof setTimeout> | undefined;
 
   /** Call while a component is being set up. `views`: what each sheet shows, by its name. */
   constructor(views: () => Record<string, View>, playing: () => boolean, many = false) {
-    const simple = drawsInSoftware();
-    const dpr = simple ? (many ? 0.6 : 1) : Math.min(window.devicePixelRatio, 2);
+    const simple = many && drawsInSoftware();
+    const dpr = simple ? 0.6 : Math.min(window.devicePixelRatio, 2);
     this.film = new Film(simple, !many, dpr);
     $effect(() => {
       const shown = Object.entries(views()).flatMap(([name, view]) => {
-        const paper = this.papers[name];
+        const paper = this.papers.get(name);
         return paper ? [{ view, paper }] : [];
       });
       const { lensBlur: lens, motionBlur: motion, sharpTone: tone, light } = preferences;
@@ -24,12 +28,23 @@ export class Pictures {
       const plays = playing();
       this.film.setLight(light === 'dim');
       cancelAnimationFrame(this.frame);
-      const go = (draw: () => boolean) => {
-        if (draw()) this.frame = requestAnimationFrame(() => go(() => this.film.refine()));
+      clearTimeout(this.rest);
+      const refine = () => {
+        if (this.film.refine()) this.frame = requestAnimationFrame(refine);
       };
-      this.frame = requestAnimationFrame(() => go(() => this.film.show(shown.map(({ view }) => view), shown.map(({ paper }) => paper), blur, plays))); // prettier-ignore
+      this.frame = requestAnimationFrame(() => {
+        const more = this.film.show(
+          shown.map(({ view }) => view),
+          shown.map(({ paper }) => paper),
+          blur,
+          plays,
+        );
+        // Drawn finely only once the hand rests: meanwhile every drag is answered at once.
+        if (more) this.rest = setTimeout(() => (this.frame = requestAnimationFrame(refine)), REST_MS);
+      });
     });
     onDestroy(() => {
+      clearTimeout(this.rest);
       cancelAnimationFrame(this.frame);
       this.film.dispose();
     });
@@ -41,12 +56,12 @@ export class Pictures {
     if (!context) return;
     const seen = new ResizeObserver(() => {
       const { clientWidth: width, clientHeight: height } = canvas;
-      if (width > 0 && height > 0) this.papers[name] = { context, width, height };
+      if (width > 0 && height > 0) this.papers.set(name, { context, width, height });
     });
     seen.observe(canvas);
     return () => {
       seen.disconnect();
-      delete this.papers[name];
+      this.papers.delete(name);
     };
   };
 }

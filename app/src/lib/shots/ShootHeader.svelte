@@ -11,7 +11,7 @@
   let { store }: { store: ShootStore } = $props();
 
   const shotId = $derived(page.params.shotId);
-  const bench = $derived(page.route.id?.endsWith('/lens') ?? false);
+  const bench = $derived(/\/(lens|marks)$/.test(page.route.id ?? ''));
   const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
@@ -31,7 +31,7 @@
   }
 </script>
 
-<header class="flex h-12 items-center gap-1 px-2 md:gap-2 md:px-4">
+<header class="flex h-12 print:hidden items-center gap-1 px-2 md:gap-2 md:px-4">
   <a href={resolve('/')} class="quiet-button !px-1 {shotId ? 'hidden md:inline-flex' : ''}" aria-label="All shoots" title="All shoots"><Mark /></a>
   <input
     class="name hidden font-display text-lg md:block"

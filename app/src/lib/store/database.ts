@@ -11,10 +11,12 @@ export interface StoredShoot {
 
 class Database extends Dexie {
   declare shoots: Table<StoredShoot, string>;
+  declare photos: Table<{ shootId: string; photo: Blob }, string>;
 
   constructor() {
     super('gentle-arc');
     this.version(1).stores({ shoots: 'id, savedAtMs' });
+    this.version(2).stores({ photos: 'shootId' });
   }
 }
 
@@ -38,4 +40,14 @@ export async function allShoots(): Promise<Shoot[]> {
 
 export async function deleteShoot(id: string): Promise<void> {
   await database.shoots.delete(id);
+  await database.photos.delete(id);
+}
+
+/** Keeps the photograph that is measured in for a shoot; the one before it goes. */
+export async function savePhoto(shootId: string, photo: Blob): Promise<void> {
+  await database.photos.put({ shootId, photo });
+}
+
+export async function loadPhoto(shootId: string): Promise<Blob | null> {
+  return (await database.photos.get(shootId))?.photo ?? null;
 }

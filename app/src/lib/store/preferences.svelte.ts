@@ -1,14 +1,5 @@
 import * as z from 'zod';
 
-/** The light a person works in, and the filters at hand in stops. */
-const ExposureSchema = z.object({
-  ev100: z.number().min(-10).max(24),
-  iso: z.number().min(6).max(1_000_000),
-  mainsHz: z.number().min(1).max(1000),
-  filters: z.array(z.number().min(0.1).max(24)).max(20),
-});
-const USUAL_EXPOSURE = { ev100: 15, iso: 100, mainsHz: 50, filters: [1, 2, 3, 6] };
-
 const PreferencesSchema = z.object({
   units: z.enum(['metric', 'imperial']).catch('metric'),
   light: z.enum(['paper', 'dim']).catch('paper'),
@@ -18,7 +9,7 @@ const PreferencesSchema = z.object({
   lensBlur: z.boolean().catch(false),
   motionBlur: z.boolean().catch(false),
   sharpTone: z.boolean().catch(false),
-  exposure: ExposureSchema.catch(USUAL_EXPOSURE),
+  mainsHz: z.literal([50, 60]).catch(50),
 });
 
 const KEY = 'gentle-arc-preferences';

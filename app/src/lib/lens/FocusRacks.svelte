@@ -1,0 +1,76 @@
+<script lang="ts">
+  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import { shotDurationS, type Focus, type Rack, type Shot } from '@gentle-arc/core/model/shot';
+  import NumberField from '$lib/parts/NumberField.svelte';
+  import TargetChoice from './TargetChoice.svelte';
+
+  /** A focus that goes from one thing to another at moments, as sentences. */
+  interface Props {
+    setup: Setup;
+    focus: Extract<Focus, { mode: 'racks' }>;
+    onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    onsettle: () => void;
+  }
+  let { setup, focus, onchange, onsettle }: Props = $props();
+
+  const durationS = $derived(shotDurationS(setup.shot));
+  const tenth = (s: number) => Math.round(s * 10) / 10;
+  const set = (next: Extract<Focus, { mode: 'racks' }>, join: string | null) => onchange((row) => ({ ...row, focus: next }), join);
+  const setRack = (i: number, edit: Partial<Rack>, join: string | null) => set({ ...focus, racks: focus.racks.map((rack, k) => (k === i ? { ...rack, ...edit } : rack)) }, join);
+  const endOf = (i: number) => (i < 0 ? 0 : focus.racks[i].atS + focus.racks[i].overS);
+  const usualM = $derived(setup.lens.closestFocusM * 3);
+
+  function add() {
+    const atS = tenth(endOf(focus.racks.length - 1) + 0.5);
+    const last = focus.racks[focus.racks.length - 1].to;
+    set({ ...focus, racks: [...focus.racks, { atS, overS: 1, to: last.on === 'subject' ? focus.from : { on: 'subject' } }] }, null);
+  }
+  const without = (i: number) =>
+    onchange((row) => ({ ...row, focus: focus.racks.length === 1 ? { mode: 'follow' } : { ...focus, racks: focus.racks.filter((_, k) => k !== i) } }), null);
+</script>
+
+It starts on <TargetChoice
+  label="Focus starts on"
+  target={focus.from}
+  {setup}
+  {usualM}
+  onchange={(from, join) => set({ ...focus, from }, join)}
+  {onsettle}
+/>{#each focus.racks as rack, i (i)}; at
+  <NumberField
+    label="Rack {i + 1} starts at"
+    value={rack.atS}
+    unit="s"
+    min={endOf(i - 1)}
+    max={Math.max(endOf(i - 1), (focus.racks[i + 1]?.atS ?? 600) - rack.overS)}
+    step={0.1}
+    onchange={(atS) => setRack(i, { atS }, `rack.${i}.at`)}
+    {onsettle}
+  />
+  it goes to
+  <TargetChoice label="Rack {i + 1} goes to" target={rack.to} {setup} {usualM} onchange={(to, join) => setRack(i, { to }, join)} {onsettle} />
+  within
+  <NumberField
+    label="Rack {i + 1} takes"
+    value={rack.overS}
+    unit="s"
+    min={0}
+    max={Math.max(0, (focus.racks[i + 1]?.atS ?? 600) - rack.atS)}
+    step={0.1}
+    onchange={(overS) => setRack(i, { overS }, `rack.${i}.over`)}
+    {onsettle}
+  /><button class="away" aria-label="Without rack {i + 1}" onclick={() => without(i)}>×</button
+  >{/each}.{#if focus.racks.length < 12 && endOf(focus.racks.length - 1) < durationS}<button class="link ml-1" onclick={add}>and another</button>{/if}
+
+<style>
+  .away {
+    padding: 0 0.25rem;
+    color: var(--soft);
+    cursor: pointer;
+  }
+  @media (pointer: coarse) {
+    .away {
+      padding: 0.5rem;
+    }
+  }
+</style>

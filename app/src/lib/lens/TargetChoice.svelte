@@ -1,0 +1,41 @@
+<script lang="ts">
+  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { FocusTarget } from '@gentle-arc/core/model/shot';
+  import Choice from '$lib/parts/Choice.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+
+  /** What the focus rests on: the subject, a piece of the site, or a distance. */
+  interface Props {
+    label: string;
+    target: FocusTarget;
+    setup: Setup;
+    /** A distance to begin with, m. */
+    usualM: number;
+    onchange: (target: FocusTarget, join: string | null) => void;
+    onsettle: () => void;
+  }
+  let { label, target, setup, usualM, onchange, onsettle }: Props = $props();
+
+  const value = $derived(target.on === 'piece' ? target.pieceId : target.on === 'distance' ? ' distance' : ' subject');
+  const items = $derived([
+    { value: ' subject', name: setup.subject?.name ?? 'the subject' },
+    { value: ' distance', name: 'a distance' },
+    ...setup.pieces.filter(({ id }) => id !== setup.subject?.id).map(({ id, name }) => ({ value: id, name })),
+  ]);
+  function choose(chosen: string) {
+    const distanceM = Math.max(0.05, Math.round(usualM * 100) / 100);
+    onchange(chosen === ' subject' ? { on: 'subject' } : chosen === ' distance' ? { on: 'distance', distanceM } : { on: 'piece', pieceId: chosen }, null);
+  }
+</script>
+
+<Choice {label} {value} {items} onchange={choose} />{#if target.on === 'distance'}&nbsp;of
+  <NumberField
+    label="{label}, distance"
+    value={target.distanceM}
+    unit="m"
+    min={0.05}
+    max={10000}
+    step={0.1}
+    onchange={(distanceM) => onchange({ on: 'distance', distanceM }, `${label}.distance`)}
+    {onsettle}
+  />{/if}

@@ -1,0 +1,184 @@
+<script lang="ts">
+  import { line, scaleLinear } from 'd3';
+  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import { shotDurationS, type RampPoint, type Shot } from '@gentle-arc/core/model/shot';
+  import { sayLength, trim } from '@gentle-arc/core/model/units';
+  import { playingOf } from '@gentle-arc/core/motion/playback';
+  import { timePlan } from '@gentle-arc/core/reading/time-plan';
+  import Choice from '$lib/parts/Choice.svelte';
+  import GradeMark from '$lib/parts/GradeMark.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+  import { preferences } from '$lib/store/preferences.svelte';
+
+  /** How fast: frames recorded and shown, slow motion and speed ramps; seconds of action against seconds on screen, card and buffer. */
+  interface Props {
+    shoot: Shoot;
+    shot: Shot;
+    /** Fastest thing in the picture, frame widths a second; null while it is read. */
+    fastest: number | null;
+    onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
+    onsettle: () => void;
+  }
+  let { shoot, shot, fastest, onchange, onsettle }: Props = $props();
+
+  let width = $state(320);
+  const HEIGHT = 150;
+  const [LEFT, RIGHT, TOP, BOTTOM] = [44, 12, 10, 24];
+
+  const setup = $derived(setupOf(shoot, shot));
+  const plan = $derived(timePlan(shoot, shot));
+  const length = (m: number) => sayLength(m, preferences.units);
+  const rates = $derived([...new Set([...setup.camera.frameRatesHz, shot.captureRateHz])].sort((a, b) => a - b).map((hz) => ({ value: String(hz), name: `${hz}` })));
+  const { ramp } = $derived(shot.playback);
+  const times = (share: number) =>
+    Math.abs(share - 1) < 0.005 ? 'as in life' : share < 1 ? `${trim(1 / share, 1)} times slower than life` : `${trim(share, 1)} times faster than life`;
+  const pace = $derived(plan.fastest - plan.slowest < 0.005 ? times(plan.slowest) : `from ${times(plan.slowest)} to ${times(plan.fastest)}`);
+
+  const setPlayback = (edit: Partial<Shot['playback']>, join: string | null = null) => onchange((row) => ({ ...row, playback: { ...row.playback, ...edit } }), join);
+  const setPoint = (i: number, edit: Partial<RampPoint>, join: string) => setPlayback({ ramp: ramp.map((point, k) => (k === i ? { ...point, ...edit } : point)) }, `${join}.${i}`);
+  const tenth = (s: number) => Math.round(s * 10) / 10;
+  function addPoint() {
+    const durationS = shotDurationS(shot);
+    if (ramp.length === 0) {
+      // Life to as slow as the recorded frames allow, in the middle third.
+      const slow = Math.min(1, shot.frameRateHz / shot.captureRateHz);
+      setPlayback({ ramp: [{ atS: tenth(durationS * 0.4), speed: 1 }, { atS: tenth(durationS * 0.6), speed: slow }] }); // prettier-ignore
+      return;
+    }
+    const last = ramp[ramp.length - 1];
+    const atS = tenth((last.atS + Math.max(durationS, last.atS + 1)) / 2);
+    setPlayback({ ramp: [...ramp, { atS: Math.max(atS, last.atS + 0.1), speed: last.speed }] });
+  }
+
+  /** Seconds wanted on screen, and what of the action fills them. */
+  let wantedS: number | null = $state(null);
+  const playing = $derived(playingOf(shot, shotDurationS(shot)));
+  const askedS = $derived(Math.min(wantedS ?? 5, plan.screenS));
+  const actionForS = $derived(Math.abs(playing.actionAt(askedS) - playing.actionAt(0)));
+
+  const x = $derived(scaleLinear([0, plan.actionS], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
+  const y = $derived(scaleLinear([0, plan.screenS], [HEIGHT - BOTTOM, TOP]));
+  const path = $derived(
+    line<{ actionS: number; screenS: number }>()
+      .x(({ actionS }) => x(actionS))
+      .y(({ screenS }) => y(screenS))(plan.curve) ?? '',
+  );
+  const stepShare = $derived(fastest === null ? null : (fastest * plan.repeats) / shot.frameRateHz);
+</script>
+
+<section aria-label="Time">
+  <h2 class="font-display text-xl">How fast</h2>
+  <p class="said">
+    It records <Choice
+      label="Frames recorded"
+      value={String(shot.captureRateHz)}
+      items={rates}
+      onchange={(hz) => onchange((row) => ({ ...row, captureRateHz: Number(hz) }), null)}
+    /> frames a second and the cut shows <b>{shot.frameRateHz}</b>: it plays <b>{pace}</b>. {trim(plan.actionS, 1)} s of action become <b>{trim(plan.screenS, 1)} s</b> on screen.
+    <button class="link" aria-pressed={shot.playback.reversed} onclick={() => setPlayback({ reversed: !shot.playback.reversed })}
+      >{shot.playback.reversed ? 'Play it forwards' : 'Play it in reverse'}</button
+    >
+  </p>
+  <div bind:clientWidth={width}>
+    <svg {width} height={HEIGHT} role="img" aria-label="Time on screen over time of the action: {trim(plan.actionS, 1)} become {trim(plan.screenS, 1)}">
+      {#each y.ticks(4) as tick (tick)}
+        <line class="grid" x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} />
+        <text x={LEFT - 6} y={y(tick) + 4} text-anchor="end">{tick} s</text>
+      {/each}
+      {#each x.ticks(5) as tick (tick)}<text x={x(tick)} y={HEIGHT - 6} text-anchor="middle">{tick} s</text>{/each}
+      <path d={path} />
+      {#each ramp as point, i (i)}{#if point.atS <= plan.actionS}<circle cx={x(point.atS)} cy={y(playing.screenAt(point.atS))} r="5" />{/if}{/each}
+    </svg>
+    <p class="text-sm text-soft">On screen (up) over the action (across): steep is slow.</p>
+  </div>
+  {#if ramp.length > 0}
+    <ol aria-label="Speed ramp">
+      {#each ramp as point, i (i)}
+        <li class="said">
+          {i === 0 ? 'Until' : 'By'}
+          <NumberField
+            label="Speed {i + 1} at"
+            value={point.atS}
+            unit="s"
+            min={i === 0 ? 0 : tenth(ramp[i - 1].atS + 0.1)}
+            max={i + 1 < ramp.length ? tenth(ramp[i + 1].atS - 0.1) : 600}
+            step={0.1}
+            onchange={(atS) => setPoint(i, { atS }, 'rampAt')}
+            {onsettle}
+          /> at <NumberField
+            label="Speed {i + 1}"
+            value={Math.round(point.speed * 1000) / 10}
+            unit="percent"
+            min={1}
+            max={10000}
+            step={5}
+            onchange={(percent) => setPoint(i, { speed: percent / 100 }, 'rampSpeed')}
+            {onsettle}
+          /> of life<button class="away" aria-label="Without speed {i + 1}" onclick={() => setPlayback({ ramp: ramp.filter((_, k) => k !== i) })}>×</button>
+        </li>
+      {/each}
+    </ol>
+  {/if}
+  <p>
+    {#if ramp.length < 12}<button class="link" onclick={addPoint}>{ramp.length === 0 ? 'Ramp the speed' : 'Another speed'}</button>{/if}
+    {#if ramp.length > 0}<button class="link ml-3" onclick={() => setPlayback({ ramp: [] })}>No ramp</button>{/if}
+  </p>
+  <p class="said">
+    For <NumberField label="Seconds on screen" value={askedS} unit="s" min={0.1} max={100000} step={0.5} onchange={(value) => (wantedS = value)} />
+    on screen from the first frame, <b>{trim(actionForS, 2)} s</b> have to be filmed{askedS < (wantedS ?? 0) ? ' (all there is)' : ''}.
+    {#if plan.subjectM !== null && plan.subjectM > 0.05}{setup.subject?.name} goes {length(plan.subjectM)} in the whole action, {length(plan.subjectM / plan.actionS)} a second.{/if}
+  </p>
+  {#if plan.repeats > 1.05}
+    <p class="line">
+      <GradeMark grade={plan.repeats > 2.1 ? 'jolt' : 'ripple'} /><span
+        >Each recorded frame is shown {trim(plan.repeats, 1)} times{stepShare === null ? '' : `: the fastest things jump ${trim(stepShare * 100, 1)}% of the width at a time`}, and
+        smear over {trim(plan.smearShare * 100, 0)}% of each step ({trim(plan.exposureS, 3)} s open). As a look, record few frames with an open shutter.</span
+      >
+    </p>
+  {/if}
+  {#if plan.bufferS !== null}
+    <p class="line">
+      <GradeMark grade={plan.actionS > plan.bufferS ? 'cannot' : 'fits'} /><span
+        >At this rate {setup.camera.name} records {trim(plan.bufferS, 1)} s at a time; the action lasts {trim(plan.actionS, 1)} s.</span
+      >
+    </p>
+  {/if}
+  <p class="text-sm text-soft">
+    {plan.recordedFrames} frames recorded, {plan.shownFrames} shown; about {trim(plan.cardGB, 2)} GB a take, {trim(plan.cardGB * 6, 1)} GB for six.
+  </p>
+</section>
+
+<style>
+  path {
+    fill: none;
+    stroke: var(--subject);
+    stroke-width: 2.2;
+  }
+  circle {
+    fill: var(--paper);
+    stroke: var(--near);
+    stroke-width: 2;
+  }
+  .grid {
+    stroke: var(--hairline);
+  }
+  text {
+    font-size: 11px;
+    fill: var(--soft);
+  }
+  .away {
+    padding: 0 0.3rem;
+    color: var(--soft);
+    cursor: pointer;
+  }
+  .line {
+    display: flex;
+    gap: 0.6rem;
+    padding: 0.3rem 0;
+    line-height: 1.4;
+  }
+  .line :global(svg) {
+    flex-shrink: 0;
+    margin-top: 0.25rem;
+  }
+</style>
