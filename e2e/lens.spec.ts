@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openShot } from './helpers';
+import { drag, middleOf, openShot } from './helpers';
 
 test('the Lens screen compares focal lengths on this very shot, and the shot takes the one that is picked', async ({ page }) => {
   await openShot(page, 'shot-sorting');
@@ -123,6 +123,16 @@ test('time: more frames slow it down, a ramp changes it on the way, and the Move
   await wanted.press('Enter');
   // It plays as in life until 3.2 s.
   await expect(time.getByText('2 s have to be filmed')).toBeVisible();
+  const point = time.getByRole('slider', { name: 'Speed point 2' });
+  const from = await middleOf(point);
+  await drag(page, from, { x: from.x + 30, y: from.y - 20 });
+  await expect(point).not.toHaveAttribute('aria-valuenow', '20');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(point).toHaveAttribute('aria-valuenow', '20');
+  await point.press('ArrowUp');
+  await expect(point).toHaveAttribute('aria-valuenow', '22');
+  await time.getByRole('button', { name: 'Smear on purpose' }).click();
+  await expect(time.getByText(/Each recorded frame is shown 4 times/)).toBeVisible();
   await time.getByRole('button', { name: 'Play it in reverse' }).click();
   await expect(time.getByRole('button', { name: 'Play it forwards' })).toBeVisible();
 });

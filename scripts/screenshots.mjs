@@ -16,11 +16,12 @@ const VIEWS = [
   { name: 'reading-streaks', path: `${SHOT}/shot-pavilion`, atS: 1.6, press: [/Far things cross the frame/] },
   { name: 'side-by-side', path: `${SHOT}/shot-leaves`, press: ['Try a second way', /^Feather the stop over/, 'Side by side'], atS: 0.1, afterS: 5.9 },
   { name: 'limits', path: '/shoot/first-flush/limits' },
-  { name: 'move-orbit', path: `${SHOT}/shot-pavilion`, atS: 1.6 },
   { name: 'move-chain', path: `${SHOT}/shot-stop`, atS: 5 },
   { name: 'move-drawn', path: `${SHOT}/shot-drawn`, atS: 4 },
-  { name: 'move-overhead', path: `${SHOT}/shot-map`, atS: 5 },
+  { name: 'move-sharp', path: `${SHOT}/shot-rack`, atS: 5, look: { sharpTone: true } },
   { name: 'lens', path: `${SHOT}/shot-sorting/lens`, forward: 100 },
+  { name: 'lens-bench', path: `${SHOT}/shot-overtake/lens`, at: 'Focus' },
+  { name: 'lens-phone', path: `${SHOT}/shot-map/lens`, at: 'Light', phone: true },
   { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Their figures'] },
   { name: 'move-dolly-zoom', path: `${SHOT}/shot-taste`, atS: 8 },
   { name: 'move-dim', path: `${SHOT}/shot-sorting`, atS: 5, dim: true },
@@ -37,10 +38,11 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: CHROMIUM_ARGS,
 });
-for (const { name, path, atS, dim, phone, press, open, afterS, forward } of VIEWS) {
+for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look } of VIEWS) {
   const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });
   const page = await context.newPage();
-  if (dim) await page.addInitScript(() => localStorage.setItem('gentle-arc-preferences', '{"light":"dim"}'));
+  const preferences = JSON.stringify({ ...(dim ? { light: 'dim' } : {}), ...look });
+  await page.addInitScript((kept) => localStorage.setItem('gentle-arc-preferences', kept), preferences);
   await page.goto(`http://localhost:${PORT}${path}`);
   if (atS !== undefined) {
     await page.locator('figure canvas').waitFor();
@@ -57,6 +59,10 @@ for (const { name, path, atS, dim, phone, press, open, afterS, forward } of VIEW
     await page.getByText(text).evaluate((summary) => summary.scrollIntoView({ block: 'start' }));
   }
   for (let frame = 0; frame < Math.round((afterS ?? 0) * 24); frame += 1) await page.keyboard.press('ArrowRight');
+  if (at) {
+    await page.waitForTimeout(3000);
+    await page.getByRole('region', { name: at }).evaluate((section) => section.scrollIntoView({ block: 'start' }));
+  }
   await page.waitForTimeout(1500);
   await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
   await context.close();

@@ -1,7 +1,7 @@
 /** The person's choice of how lengths are written. Core computes in metres throughout. */
 export type Units = 'metric' | 'imperial';
 
-const M_PER_FOOT = 0.3048;
+export const M_PER_FOOT = 0.3048;
 
 /** A length in words: `1.25 m`, or `4′ 1″` in feet and inches. */
 export function sayLength(lengthM: number, units: Units): string {

@@ -38,6 +38,8 @@
       <b class="near">near {column.nearSpeed === null ? '–' : speedWords(column.nearSpeed)}</b>,
       <b class="far">far {column.farSpeed === null ? '–' : speedWords(column.farSpeed)}</b>; depth {speedWords(column.parallax)}{Number.isFinite(column.distanceM)
         ? `; stands ${length(column.distanceM)} away`
+        : ''}{Math.max(column.nearSlide ?? 0, column.farSlide ?? 0) > 0.005
+        ? `; slides ${percent(Math.max(column.nearSlide ?? 0, column.farSlide ?? 0))} of the width in all`
         : ''}.
     </p>
     <p class="text-soft">

@@ -1,21 +1,27 @@
 <script lang="ts">
   import { line, max, scaleLinear, scaleLog } from 'd3';
   import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
+  import { M_PER_FOOT } from '@gentle-arc/core/model/units';
+  import { preferences } from '$lib/store/preferences.svelte';
   import Choice from '$lib/parts/Choice.svelte';
 
   /** One measure over the focal lengths of the kit: where wide wins, and where long does. */
   let { columns, own }: { columns: readonly LensColumn[]; own: number } = $props();
 
-  type Measure = 'parallax' | 'slidePerM' | 'slidePerDeg' | 'nearSpeed' | 'farSpeed' | 'wobble' | 'backgroundGrowth';
-  const MEASURES: Record<Measure, { name: string; unit: string; times: number }> = {
+  type Measure = 'parallax' | 'nearSlide' | 'farSlide' | 'sharpFromM' | 'distanceM' | 'slidePerM' | 'slidePerDeg' | 'nearSpeed' | 'farSpeed' | 'wobble' | 'backgroundGrowth';
+  const MEASURES: Record<Measure, { name: string; unit: string; times: number }> = $derived({
     parallax: { name: 'depth', unit: '%/s', times: 100 },
+    nearSlide: { name: 'slide of near things in all', unit: '% of the width', times: 100 },
+    farSlide: { name: 'slide of far things in all', unit: '% of the width', times: 100 },
     slidePerM: { name: 'slide for each metre', unit: '% of the width', times: 100 },
     slidePerDeg: { name: 'far slide for each degree', unit: '% of the width', times: 100 },
     nearSpeed: { name: 'speed of near things', unit: '%/s', times: 100 },
     farSpeed: { name: 'speed of far things', unit: '%/s', times: 100 },
     wobble: { name: 'bob and tremor', unit: '% of the width', times: 100 },
     backgroundGrowth: { name: 'growth of the background', unit: '×', times: 1 },
-  };
+    sharpFromM: { name: 'nearest sharp distance', unit: preferences.units === 'metric' ? 'm' : 'ft', times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT },
+    distanceM: { name: 'distance of the camera', unit: preferences.units === 'metric' ? 'm' : 'ft', times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT },
+  });
   let measure: Measure = $state('parallax');
   let width = $state(600);
   const HEIGHT = 150;
@@ -24,7 +30,7 @@
   const points = $derived(
     columns.map((column) => ({
       mm: column.focalLengthMm,
-      value: column[measure] === null ? null : (column[measure] ?? 0) * MEASURES[measure].times,
+      value: column[measure] === null || Number.isNaN(column[measure]) ? null : (column[measure] ?? 0) * MEASURES[measure].times,
       possible: column.grade !== 'cannot',
     })),
   );

@@ -16,6 +16,7 @@
   }
   let { label, target, setup, usualM, onchange, onsettle }: Props = $props();
 
+  const closestM = $derived(Math.max(0.05, setup.lens.closestFocusM));
   const value = $derived(target.on === 'piece' ? target.pieceId : target.on === 'distance' ? ' distance' : ' subject');
   const items = $derived([
     { value: ' subject', name: setup.subject?.name ?? 'the subject' },
@@ -23,7 +24,7 @@
     ...setup.pieces.filter(({ id }) => id !== setup.subject?.id).map(({ id, name }) => ({ value: id, name })),
   ]);
   function choose(chosen: string) {
-    const distanceM = Math.max(0.05, Math.round(usualM * 100) / 100);
+    const distanceM = Math.max(closestM, Math.round(usualM * 100) / 100);
     onchange(chosen === ' subject' ? { on: 'subject' } : chosen === ' distance' ? { on: 'distance', distanceM } : { on: 'piece', pieceId: chosen }, null);
   }
 </script>
@@ -33,7 +34,7 @@
     label="{label}, distance"
     value={target.distanceM}
     unit="m"
-    min={0.05}
+    min={closestM}
     max={10000}
     step={0.1}
     onchange={(distanceM) => onchange({ on: 'distance', distanceM }, `${label}.distance`)}

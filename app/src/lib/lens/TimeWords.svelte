@@ -7,6 +7,7 @@
   import { timePlan } from '@gentle-arc/core/reading/time-plan';
   import Choice from '$lib/parts/Choice.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
+  import RampChart from './RampChart.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
 
@@ -29,6 +30,8 @@
   const plan = $derived(timePlan(shoot, shot));
   const length = (m: number) => sayLength(m, preferences.units);
   const rates = $derived([...new Set([...setup.camera.frameRatesHz, shot.captureRateHz])].sort((a, b) => a - b).map((hz) => ({ value: String(hz), name: `${hz}` })));
+  /** The slow-shutter look: common practice, no published source. */
+  const SMEAR_HZ = 6;
   const { ramp } = $derived(shot.playback);
   const times = (share: number) =>
     Math.abs(share - 1) < 0.005 ? 'as in life' : share < 1 ? `${trim(1 / share, 1)} times slower than life` : `${trim(share, 1)} times faster than life`;
@@ -87,11 +90,19 @@
       {/each}
       {#each x.ticks(5) as tick (tick)}<text x={x(tick)} y={HEIGHT - 6} text-anchor="middle">{tick} s</text>{/each}
       <path d={path} />
-      {#each ramp as point, i (i)}{#if point.atS <= plan.actionS}<circle cx={x(point.atS)} cy={y(playing.screenAt(point.atS))} r="5" />{/if}{/each}
     </svg>
     <p class="text-sm text-soft">On screen (up) over the action (across): steep is slow.</p>
   </div>
   {#if ramp.length > 0}
+    <RampChart
+      {ramp}
+      {playing}
+      actionS={plan.actionS}
+      leastSpeed={Math.min(1, shot.frameRateHz / shot.captureRateHz)}
+      onchange={(i, point) => setPoint(i, point, 'ramp')}
+      {onsettle}
+    />
+    <p class="text-sm text-soft">Speed over the action: drag its points. Below the broken line frames are shown again.</p>
     <ol aria-label="Speed ramp">
       {#each ramp as point, i (i)}
         <li class="said">
@@ -122,6 +133,12 @@
   <p>
     {#if ramp.length < 12}<button class="link" onclick={addPoint}>{ramp.length === 0 ? 'Ramp the speed' : 'Another speed'}</button>{/if}
     {#if ramp.length > 0}<button class="link ml-3" onclick={() => setPlayback({ ramp: [] })}>No ramp</button>{/if}
+    {#if shot.captureRateHz > SMEAR_HZ}<button
+        class="link ml-3"
+        title="Few frames with an open shutter, each shown again and again: everything smears and stutters"
+        onclick={() => onchange((row) => ({ ...row, captureRateHz: SMEAR_HZ, shutterDeg: 180, playback: { ...row.playback, ramp: [{ atS: 0, speed: 1 }] } }), null)}
+        >Smear on purpose</button
+      >{/if}
   </p>
   <p class="said">
     For <NumberField label="Seconds on screen" value={askedS} unit="s" min={0.1} max={100000} step={0.5} onchange={(value) => (wantedS = value)} />
@@ -153,11 +170,6 @@
     fill: none;
     stroke: var(--subject);
     stroke-width: 2.2;
-  }
-  circle {
-    fill: var(--paper);
-    stroke: var(--near);
-    stroke-width: 2;
   }
   .grid {
     stroke: var(--hairline);

@@ -16,14 +16,15 @@
   let { setup, subjectDistanceM, onchange, onsettle }: Props = $props();
 
   const shot = $derived(setup.shot);
+  const closestM = $derived(Math.max(0.05, setup.lens.closestFocusM));
   const racks = $derived(legsOf(shot).every(({ move }) => recipeOf(move).focus !== undefined));
 
   function setMode(mode: string) {
-    const distanceM = Math.max(0.05, Math.round(subjectDistanceM * 100) / 100);
+    const distanceM = Math.max(closestM, Math.round(subjectDistanceM * 100) / 100);
     const atS = Math.round(shotDurationS(shot) * 4) / 10;
     const racks: Shot['focus'] = {
       mode: 'racks',
-      from: { on: 'distance', distanceM: Math.max(0.05, Math.round(distanceM * 50) / 100) },
+      from: { on: 'distance', distanceM: Math.max(closestM, Math.round(distanceM * 50) / 100) },
       racks: [{ atS, overS: 1, to: { on: 'subject' } }],
     };
     onchange((row) => ({ ...row, focus: mode === 'fixed' ? { mode: 'fixed', distanceM } : mode === 'racks' ? racks : { mode: 'follow' } }), null);
@@ -54,7 +55,7 @@ At f/<NumberField
       label="Focus distance"
       value={shot.focus.distanceM}
       unit="m"
-      min={0.05}
+      min={closestM}
       max={10000}
       step={0.1}
       onchange={(distanceM) => onchange((row) => ({ ...row, focus: { mode: 'fixed', distanceM } }), 'focusDistance')}
