@@ -160,6 +160,6 @@ test('the picture can be blurred as it will be, or show what is sharp', async ({
   const look = page.getByRole('combobox', { name: 'Picture shown' });
   for (const name of ['lens blur', 'what is sharp']) {
     await look.selectOption({ label: name });
-    await expect.poll(async () => (await picture.screenshot()).equals(plain)).toBe(false);
+    await expect.poll(async () => (await picture.screenshot()).equals(plain), { timeout: 40_000 }).toBe(false);
   }
 });

@@ -73,13 +73,18 @@ const GOLDEN = Math.PI * (3 - Math.sqrt(5));
 /** Steps that keep shares apart however many are taken: the plastic number's (Roberts' R2 sequence, from memory). */
 const [R1, R2, R3] = [0.7548776662, 0.5698402909, 0.6180339887];
 
+/** A prime that no usual count is a multiple of. */
+const STRIDE = 37;
+
 /** The k-th of `count` looks. Points lie evenly over the opening (a sunflower's order), moments evenly over the time, in no step with each other. */
 export function lookOfMany(k: number, count: number): Look {
-  const radius = Math.sqrt((k + 0.5) / count);
+  // Out of order, so that the first few are spread over the whole opening too.
+  const place = (k * STRIDE) % count;
+  const radius = Math.sqrt((place + 0.5) / count);
   return {
     share: (k * R3 + 0.5) % 1,
-    x: radius * Math.cos(k * GOLDEN),
-    y: radius * Math.sin(k * GOLDEN),
+    x: radius * Math.cos(place * GOLDEN),
+    y: radius * Math.sin(place * GOLDEN),
     pixelX: ((k * R1) % 1) - 0.5,
     pixelY: ((k * R2) % 1) - 0.5,
   };

@@ -61,7 +61,7 @@
 
 <div bind:clientWidth={width}>
   <svg bind:this={chart} {width} height={HEIGHT} role="group" aria-label="Speed over the action" onpointermove={move} onpointerup={drop} onpointercancel={drop}>
-    {#each [leastSpeed, 1] as speed (speed)}
+    {#each new Set([leastSpeed, 1]) as speed (speed)}
       <line class:least={speed === leastSpeed} x1={LEFT} x2={width - RIGHT} y1={y(speed)} y2={y(speed)} />
       <text x={LEFT - 6} y={y(speed) + 4} text-anchor="end">{speed === 1 ? 'life' : `${Math.round(speed * 100)}%`}</text>
     {/each}

@@ -32,7 +32,8 @@ export interface Blur {
 /** Looks that a blurred frame is laid together from: few while it plays, many at rest. */
 const LOOKS_PLAYING = 8;
 const LOOKS_AT_REST = 64;
-const LOOKS_AT_ONCE = 8;
+/** At rest a few at a time: the page answers in between. */
+const LOOKS_AT_ONCE = 2;
 
 /** Draws pictures of one site, one after the other, and hands each to its paper: a browser shows several small sheets far quicker than it runs several renderers. */
 export class Film {
@@ -83,7 +84,7 @@ export class Film {
     this.laid = 0;
     const blurred = blur.lens || blur.motion;
     this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : 1;
-    if (blurred && playing) return this.refine();
+    if (blurred && playing) return this.refine(LOOKS_PLAYING);
     // A plain look first: something is there at once.
     views.forEach((view, i) => {
       this.fit(papers[i]);
@@ -95,9 +96,9 @@ export class Film {
   }
 
   /** Lays some more looks over those there are; whether more would follow. */
-  refine(): boolean {
+  refine(looks = LOOKS_AT_ONCE): boolean {
     const { renderer, views, papers } = this;
-    const to = Math.min(this.wanted, this.laid + LOOKS_AT_ONCE);
+    const to = Math.min(this.wanted, this.laid + looks);
     views.forEach((view, i) => {
       this.fit(papers[i]);
       const mean = (this.means[i] ??= new WebGLRenderTarget(1, 1, { type: HalfFloatType, depthBuffer: false }));
