@@ -26,7 +26,6 @@ const VIEWS = [
   { name: 'move-dolly-zoom', path: `${SHOT}/shot-taste`, atS: 8 },
   { name: 'move-dim', path: `${SHOT}/shot-sorting`, atS: 5, dim: true },
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
-  { name: 'choose-phone', path: `${SHOT}/shot-gallery-walk`, atS: 2, phone: true, press: ['Alongside Choose another move'] },
 ];
 
 installPackages();

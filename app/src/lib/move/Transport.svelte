@@ -27,7 +27,7 @@
   const slow = $derived(samples.captureRateHz / samples.frameRateHz);
 </script>
 
-<div class="flex items-center gap-1" role="group" aria-label="Playback">
+<div class="flex flex-wrap items-center gap-1" role="group" aria-label="Playback">
   <button class="quiet-button" onclick={() => playhead.toRow(0)} aria-label="To the start" title="To the start (Home)"><BackwardStepOutline class="h-5 w-5" /></button>
   <button class="quiet-button" onclick={() => playhead.step(-1)} aria-label="One frame back" title="One frame back (←)"><CaretLeftOutline class="h-5 w-5" /></button>
   <button class="play" onclick={() => playhead.toggle()} aria-label={playhead.playing ? 'Pause' : 'Play'} title="Play or pause (space)">
