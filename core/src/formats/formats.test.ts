@@ -1,3 +1,4 @@
+import { withVariant } from '../model/variants';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import geodesic from 'geographiclib-geodesic';
@@ -86,6 +87,38 @@ describe('shoot file', () => {
     expect(demo.shots.some((shot) => shot.then.length > 0)).toBe(true);
     expect(demo.shots.some((shot) => shot.captureRateHz > shot.frameRateHz)).toBe(true);
     expect(demo.shots.filter((shot) => shot.note.length > 0).length).toBeGreaterThan(20);
+  });
+  it('opens a file of version 3: the way kept beside a shot gets what its own fields get, a limit that is no more goes', () => {
+    const present = plainShoot((shot) => withVariant(shot));
+    const without = (row: object, keys: string[]) => Object.fromEntries(Object.entries(row).filter(([key]) => !keys.includes(key)));
+    const added = ['puller', 'light', 'filterIds', 'playback'];
+    const old = {
+      ...present,
+      version: 3,
+      limits: { focusRate: 1, wobble: 0.01 },
+      kit: {
+        ...without(present.kit, ['filters']),
+        cameras: present.kit.cameras.map((camera) => without(camera, ['dataRateMbps', 'bufferAboveHz', 'bufferS'])),
+        lenses: present.kit.lenses.map((lens) => without(lens, ['ringDeg'])),
+      },
+      shots: present.shots.map((shot) => ({ ...without(shot, added), other: without(shot.other ?? {}, added) })),
+    };
+    const opened = checkShoot(old);
+    expect(opened.limits).toEqual({ wobble: 0.01 });
+    expect(opened.shots[0].other).toMatchObject({ puller: 'autofocus', light: { ev100: 15, iso: 100 }, filterIds: [], playback: { reversed: false, ramp: [] } });
+    expect(opened.shots).toEqual(present.shots);
+    expect(opened.kit.filters.length).toBeGreaterThan(3);
+    expect(opened.kit.lenses.every(({ ringDeg }) => ringDeg === 180)).toBe(true);
+  });
+  it.each([
+    [/^shots\[0\]\.filterIds\[0\] names "fog", which is not in kit\.filters/, { filterIds: ['fog'] }],
+    [/^shots\[0\]\.focus\.racks\[0\]\.to\.pieceId names "gone", which is not in site\.pieces/, { focus: { mode: 'racks', from: { on: 'subject' }, racks: [{ atS: 1, overS: 1, to: { on: 'piece', pieceId: 'gone' } }] } }], // prettier-ignore
+    [/^shots\[0\]\.playback\.ramp\[1\]\.atS must come after the moment before it \(2 s\)/, { playback: { reversed: false, ramp: [{ atS: 2, speed: 1 }, { atS: 1, speed: 1 }] } }], // prettier-ignore
+    [/^shots\[0\]\.fNumber must be at least 0\.5; it is 0/, { fNumber: 0 }],
+    [/^shots\[0\]\.light\.iso/, { light: { ev100: 15, iso: 'fast' } }],
+  ])('refuses with %s', (sentence, edit) => {
+    const shoot = plainShoot();
+    expect(() => checkShoot({ ...shoot, shots: [{ ...shoot.shots[0], ...edit }] })).toThrow(sentence);
   });
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };

@@ -23,6 +23,10 @@ const PROVOKED: [string, Move, Partial<Shot>, Piece[]?][] = [
   ['rig.arm', { ...usual('jib'), armM: 4 }, { rigId: 'rig-jib', timing: { ...TIMING, durationS: 8 } }],
   ['rig.roll', usual('roll'), { rigId: 'rig-tripod', timing: { ...TIMING, durationS: 6 } }],
   ['rig.clear', push, { rigId: 'rig-gimbal', timing: { ...TIMING, durationS: 9 } }, [...plainPieces().filter(({ kind }) => kind !== 'post'), pole]],
+  ['rig.frames', push, { rigId: 'rig-gimbal', captureRateHz: 240, frameRateHz: 24, timing: { ...TIMING, durationS: 9 } }],
+  ['rig.frames', usual('still'), { cameraId: 'cam-wren', rigId: 'rig-tripod', captureRateHz: 120, frameRateHz: 24 }],
+  ['stagger', push, { rigId: 'rig-gimbal', playback: { reversed: false, ramp: [{ atS: 0, speed: 0.4 }] }, timing: { ...TIMING, durationS: 9 } }],
+  ['stagger', usual('slide'), { rigId: 'rig-gimbal', playback: { reversed: false, ramp: [{ atS: 1, speed: 1 }, { atS: 3, speed: 0.7 }] }, timing: { ...TIMING, durationS: 9 } }], // prettier-ignore
   ['wobble', push, { rigId: 'rig-gimbal', gaitId: 'gait-run', lensId: 'lens-moss-85', focalLengthMm: 85, timing: { ...TIMING, durationS: 8 } }],
 ];
 
@@ -39,6 +43,15 @@ describe('trouble of rig and body', () => {
       const after = readShot(shoot, cure.shot).findings.find((finding) => finding.id === id);
       expect(after ? severity(after) : 0).toBeLessThan(severity(before));
     }
+  });
+  it('a buffer that is too short: a shorter action, or fewer frames', () => {
+    const { shoot: given } = filmed(usual('slide'), { rigId: 'rig-gimbal', captureRateHz: 120, frameRateHz: 24, timing: { ...TIMING, durationS: 6 } });
+    const shoot = { ...given, kit: { ...given.kit, cameras: given.kit.cameras.map((camera) => ({ ...camera, bufferAboveHz: 60, bufferS: 4 })) } };
+    const buffer = readShot(shoot, shoot.shots[0]).findings.find(({ id }) => id === 'rig.buffer');
+    expect(buffer?.grade).toBe('cannot');
+    const cures = buffer ? curesFor(shoot, shoot.shots[0], buffer) : [];
+    expect(cures.map(({ instruction }) => instruction)).toContain('Film 60 frames a second');
+    for (const { shot } of cures) expect(readShot(shoot, shot).findings.find(({ id }) => id === 'rig.buffer')?.grade ?? 'fits').toBe('fits');
   });
   it('another rig is carried as its kind usually is', () => {
     const { shoot } = filmed({ ...push, fromDistanceM: 6.4 }, { timing: { ...TIMING, durationS: 9 }, rigId: 'rig-slider-120' });

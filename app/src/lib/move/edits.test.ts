@@ -3,6 +3,7 @@ import { newPiece } from '@gentle-arc/core/model/piece';
 import { ShootSchema, type Shoot } from '@gentle-arc/core/model/shoot';
 import { newShoot } from '@gentle-arc/core/model/defaults';
 import { ShotSchema } from '@gentle-arc/core/model/shot';
+import { withVariant } from '@gentle-arc/core/model/variants';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { MoveSchema } from '@gentle-arc/core/model/move';
 import { addLeg, addPathPoint, addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
@@ -34,6 +35,17 @@ describe('changes on the plan', () => {
     expect(piece(moved, 'figure')?.xM).toBe(0);
     expect(walk(moveWalkPoint(moved, 'one', 'figure', 1, 10, 0))?.[1]).toMatchObject({ xM: 10, zM: 0.8 });
     expect(walk(changeWalk(moved, 'one', 'figure', []))).toBeUndefined();
+  });
+  it('a focus that rested on a piece that is taken away rests on the subject, in both ways of the shot', () => {
+    const from = shoot();
+    const on = (pieceId: string) => ({ on: 'piece' as const, pieceId });
+    const focus = { mode: 'racks' as const, from: on('slab'), racks: [{ atS: 1, overS: 1, to: on('figure') }, { atS: 3, overS: 1, to: on('slab') }] }; // prettier-ignore
+    const [shot] = from.shots;
+    const racked = { ...from, shots: [withVariant({ ...shot, focus })] };
+    const after = removePiece(racked, 'slab');
+    expect(ShootSchema.safeParse(after).success).toBe(true);
+    for (const plan of [after.shots[0], after.shots[0].other])
+      expect(plan?.focus).toEqual({ mode: 'racks', from: { on: 'subject' }, racks: [{ atS: 1, overS: 1, to: on('figure') }, { atS: 3, overS: 1, to: { on: 'subject' } }] }); // prettier-ignore
   });
   it('taking the subject away leaves a shoot in order', () => {
     const walking = addWalkPoint(shoot(), 'one', newPiece('figure', 'figure', 'Ansa', 0, 0, 0), 3, 0);

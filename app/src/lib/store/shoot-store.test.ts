@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { newShoot } from '@gentle-arc/core/model/defaults';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
-import { allShoots, deleteShoot, loadShoot, saveShoot } from './database';
+import { allShoots, deleteShoot, loadPhoto, loadShoot, savePhoto, saveShoot } from './database';
 import { ShootStore } from './shoot-store.svelte';
 
 const shoot = (id = 's'): Shoot => newShoot(id, 'First', 'one');
@@ -88,5 +88,18 @@ describe('the browser’s database', () => {
     await saveShoot({ ...shoot('bad'), shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] });
     await expect(loadShoot('bad')).rejects.toThrow('shots[0].focalLengthMm must be at least 1; it is -1.');
     await deleteShoot('bad');
+  });
+});
+
+describe('the photograph that is measured in', () => {
+  it('is kept for its shoot, replaced by the next, and goes with the shoot', async () => {
+    await saveShoot(shoot('photo'));
+    expect(await loadPhoto('photo')).toBeNull();
+    await savePhoto('photo', new Blob(['first']));
+    await savePhoto('photo', new Blob(['second!']));
+    expect(await loadPhoto('photo')).not.toBeNull();
+    expect(await loadPhoto('another')).toBeNull();
+    await deleteShoot('photo');
+    expect(await loadPhoto('photo')).toBeNull();
   });
 });
