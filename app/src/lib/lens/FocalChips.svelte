@@ -35,14 +35,4 @@
     white-space: nowrap;
     margin-right: 0.35rem;
   }
-  .away {
-    padding: 0 0.25rem;
-    color: var(--soft);
-    cursor: pointer;
-  }
-  @media (pointer: coarse) {
-    .away {
-      padding: 0.5rem;
-    }
-  }
 </style>

@@ -61,16 +61,3 @@ It starts on <TargetChoice
     {onsettle}
   /><button class="away" aria-label="Without rack {i + 1}" onclick={() => without(i)}>×</button
   >{/each}.{#if focus.racks.length < 12 && endOf(focus.racks.length - 1) < durationS}<button class="link ml-1" onclick={add}>and another</button>{/if}
-
-<style>
-  .away {
-    padding: 0 0.25rem;
-    color: var(--soft);
-    cursor: pointer;
-  }
-  @media (pointer: coarse) {
-    .away {
-      padding: 0.5rem;
-    }
-  }
-</style>

@@ -120,7 +120,7 @@
   </div>
   <div role="status">
     {#if result.excessStops > 0.05}
-      <p class="line">
+      <p class="graded-line">
         <GradeMark grade={neutral ? gradeOf(result.mounted.leftStops) : gradeOf(result.excessStops)} />
         <span>
           <b>{stopsWords(result.excessStops)} too bright{result.polariserStops > 0 ? ' behind the polariser' : ''}.</b>
@@ -133,7 +133,7 @@
         </span>
       </p>
     {:else if result.excessStops < -0.05 || neutral}
-      <p class="line">
+      <p class="graded-line">
         <GradeMark grade={gradeOf(result.mounted.leftStops)} />
         <span
           ><b>{stopsWords(result.mounted.leftStops)} too dark{neutral ? ` behind ${stackWords(result.mounted)}` : ''}.</b>
@@ -142,16 +142,16 @@
         >
       </p>
     {:else}
-      <p class="line"><GradeMark grade="calm" /><span>Just right.</span></p>
+      <p class="graded-line"><GradeMark grade="calm" /><span>Just right.</span></p>
     {/if}
     {#if look === 'short'}
-      <p class="line">
+      <p class="graded-line">
         <GradeMark grade="ripple" /><span
           >The shutter is short for what moves here: motion turns hard and jittery below {trim(limits.shortShutterDeg, 0)}°. Open it to 180° and take the light away with a filter.</span
         >
       </p>
     {:else if look === 'long'}
-      <p class="line">
+      <p class="graded-line">
         <GradeMark grade="ripple" /><span
           >The shutter is long for what moves here: {setup.subject?.name ?? 'the subject'} smears over {Math.round((seen?.subjectBlur ?? 0) * setup.delivery.widthPx)} pixels. Shorten
           it, or go slower.</span
@@ -159,12 +159,12 @@
       </p>
     {/if}
     {#if result.airyPixels > limits.airyPixels}
-      <p class="line">
+      <p class="graded-line">
         <GradeMark grade="ripple" /><span>f/{trim(shot.fNumber, 1)} softens the picture: the diffraction disc is {trim(result.airyPixels, 1)} pixels of the recording wide.</span>
       </p>
     {/if}
     {#if lamps && result.flickerOff > limits.flickerOff}
-      <p class="line">
+      <p class="graded-line">
         <GradeMark grade="ripple" /><span
           >Lamps may flicker or band: 1/{Math.round(1 / result.exposureS)} s does not hold whole pulses of lamps on
           <Choice
@@ -198,15 +198,5 @@
     align-items: center;
     gap: 0.2rem 0.35rem;
     margin: 0.3rem 0;
-  }
-  .line {
-    display: flex;
-    gap: 0.6rem;
-    padding: 0.3rem 0;
-    line-height: 1.4;
-  }
-  .line :global(svg) {
-    flex-shrink: 0;
-    margin-top: 0.25rem;
   }
 </style>

@@ -63,8 +63,8 @@
   <ul>
     {#each chain.steps as step (step.what)}<li><b>{Math.round(step.widthPx)} × {Math.round(step.heightPx)}</b> {NAMES[step.what]}</li>{/each}
   </ul>
-  <p class="line"><GradeMark grade={grade(chain.perDelivered)} /><span>The picture is {verdict(chain.perDelivered)}.</span></p>
-  {#if chain.alsoPerDelivered !== null}<p class="line">
+  <p class="graded-line"><GradeMark grade={grade(chain.perDelivered)} /><span>The picture is {verdict(chain.perDelivered)}.</span></p>
+  {#if chain.alsoPerDelivered !== null}<p class="graded-line">
       <GradeMark grade={grade(chain.alsoPerDelivered)} /><span>The second shape is {verdict(chain.alsoPerDelivered)}.</span>
     </p>{/if}
   <p class="text-sm text-soft">
@@ -100,10 +100,5 @@
     margin: 0.4rem 0;
     font-size: 0.9rem;
     line-height: 1.45;
-  }
-  .line {
-    display: flex;
-    gap: 0.6rem;
-    padding: 0.15rem 0;
   }
 </style>

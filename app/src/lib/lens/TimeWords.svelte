@@ -146,7 +146,7 @@
     {#if plan.subjectM !== null && plan.subjectM > 0.05}{setup.subject?.name} goes {length(plan.subjectM)} in the whole action, {length(plan.subjectM / plan.actionS)} a second.{/if}
   </p>
   {#if plan.repeats > 1.05}
-    <p class="line">
+    <p class="graded-line">
       <GradeMark grade={plan.repeats > 2.1 ? 'jolt' : 'ripple'} /><span
         >Each recorded frame is shown {trim(plan.repeats, 1)} times{stepShare === null ? '' : `: the fastest things jump ${trim(stepShare * 100, 1)}% of the width at a time`}, and
         smear over {trim(plan.smearShare * 100, 0)}% of each step ({trim(plan.exposureS, 3)} s open). As a look, record few frames with an open shutter.</span
@@ -154,7 +154,7 @@
     </p>
   {/if}
   {#if plan.bufferS !== null}
-    <p class="line">
+    <p class="graded-line">
       <GradeMark grade={plan.actionS > plan.bufferS ? 'cannot' : 'fits'} /><span
         >At this rate {setup.camera.name} records {trim(plan.bufferS, 1)} s at a time; the action lasts {trim(plan.actionS, 1)} s.</span
       >
@@ -177,20 +177,5 @@
   text {
     font-size: 11px;
     fill: var(--soft);
-  }
-  .away {
-    padding: 0 0.3rem;
-    color: var(--soft);
-    cursor: pointer;
-  }
-  .line {
-    display: flex;
-    gap: 0.6rem;
-    padding: 0.3rem 0;
-    line-height: 1.4;
-  }
-  .line :global(svg) {
-    flex-shrink: 0;
-    margin-top: 0.25rem;
   }
 </style>

@@ -49,10 +49,11 @@ const LEAST_CAMERA_MPS = 1e-3;
 /** Whether each move runs evenly, in the picture and in the rig. */
 export function evennessFindings({ setup, motion, samples, filmed, screen }: Picture): Finding[] {
   const { limits } = setup;
-  // A ramp means to hurry and linger.
-  const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur) || setup.shot.playback.ramp.length > 1;
+  const blurs = motion.legs.some(({ recipe }) => recipe.meantToBlur);
+  // On screen a ramp means to hurry and linger; the rig knows nothing of it.
+  const ramped = setup.shot.playback.ramp.length > 1;
   const limit = limits.roughness;
-  const say = (id: string, what: { evenly: string; unevenly: string }, even: Evenness | null): Finding[] => {
+  const say = (id: string, what: { evenly: string; unevenly: string }, even: Evenness | null, meant: boolean): Finding[] => {
     if (!even) return [];
     const value = -even.spectral;
     const grade = meant ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor);
@@ -77,8 +78,8 @@ export function evennessFindings({ setup, motion, samples, filmed, screen }: Pic
   const cameraMps = cameraSpeedMps(filmed);
   const moves = (column: Float64Array, least: number) => column.some((value) => value > least);
   return [
-    ...say('even.picture', PICTURE, moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed) : null),
-    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps) : null),
+    ...say('even.picture', PICTURE, moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed) : null, blurs || ramped),
+    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps) : null, blurs),
   ];
 }
 
