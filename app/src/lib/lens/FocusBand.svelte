@@ -165,7 +165,7 @@
   </p>
   <p class="fact flex flex-wrap gap-x-4">
     {#if setup.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}>Start out of focus</button>{/if}
-    {#if setup.subject && !shot.playback.reversed}<button
+    {#if setup.subject && !shot.playback.reversed && shot.then.length === 0 && shot.walks.length === 0}<button
         class="link"
         onclick={inReverse}
         title="Leave the focus where the shot ends, back away until it is soft, and play it in reverse: it lands sharp every time">Film it backwards instead</button

@@ -145,9 +145,9 @@
     on screen from the first frame, <b>{trim(actionForS, 2)} s</b> have to be filmed{askedS < (wantedS ?? 0) ? ' (all there is)' : ''}.
     {#if plan.subjectM !== null && plan.subjectM > 0.05}{setup.subject?.name} goes {length(plan.subjectM)} in the whole action, {length(plan.subjectM / plan.actionS)} a second.{/if}
   </p>
-  {#if plan.repeats > 1.05}
+  {#if plan.repeats > setup.limits.repeats}
     <p class="graded-line">
-      <GradeMark grade={plan.repeats > 2.1 ? 'jolt' : 'ripple'} /><span
+      <GradeMark grade={plan.repeats > setup.limits.repeats * setup.limits.joltFactor ? 'jolt' : 'ripple'} /><span
         >Each recorded frame is shown {trim(plan.repeats, 1)} times{stepShare === null ? '' : `: the fastest things jump ${trim(stepShare * 100, 1)}% of the width at a time`}, and
         smear over {trim(plan.smearShare * 100, 0)}% of each step ({trim(plan.exposureS, 3)} s open). As a look, record few frames with an open shutter.</span
       >
