@@ -9,7 +9,6 @@ export const CHROMIUM = '/usr/bin/chromium';
 /** WebGL 2 in software, and nothing that asks the network at start. */
 export const CHROMIUM_ARGS = [
   '--no-sandbox',
-  '--use-angle=swiftshader',
   '--enable-unsafe-swiftshader',
   '--disable-quic',
   '--no-first-run',

@@ -58,9 +58,10 @@ describe('the focus of a shot', () => {
     );
   });
   it('starts soft where the blur disc is eight times what looks sharp', () => {
-    const softM = softFocusM(50, 2.8, 0.03, 4);
+    const softM = softFocusM(50, 2.8, 0.03, 4, 0.4);
     expect(softM).toBeLessThan(4);
     expect(blurDiscMm(50, 2.8, softM, 4)).toBeCloseTo(0.24, 9);
+    expect(softFocusM(50, 2.8, 0.03, 4, 3.2), 'no nearer than the lens focuses').toBe(3.2);
   });
   it('holds the pull against a hand, a motor and autofocus, and counts marks in the time of the action', () => {
     const { pull, pullers, marks } = plan(push, { timing: { durationS: 2, holdStartS: 0, featherInS: 0.4, featherOutS: 0.4, holdEndS: 0, featherShape: 'minimumJerk' }, captureRateHz: 120, frameRateHz: 24 }); // prettier-ignore

@@ -112,10 +112,10 @@ export function fNumberForBand(focalLengthMm: number, confusionMm: number, nearM
 /** Times the largest sharp disc: nothing can be made out. */
 const SOFT_TIMES = 8;
 
-/** A focus nearer than the subject at which it is wholly soft, m: what a pull from out of focus starts at. Its blur disc is eight times what looks sharp. */
-export function softFocusM(focalLengthMm: number, fNumber: number, confusionMm: number, subjectM: number): number {
+/** A focus nearer than the subject at which it is wholly soft, m, or as near as the lens focuses: what a pull from out of focus starts at. Its blur disc is eight times what looks sharp. */
+export function softFocusM(focalLengthMm: number, fNumber: number, confusionMm: number, subjectM: number, closestFocusM: number): number {
   const s = subjectM * 1000;
   const f = focalLengthMm;
   const reach = SOFT_TIMES * confusionMm * fNumber * s;
-  return (f * f * s + reach * f) / (f * f + reach) / 1000;
+  return Math.max(closestFocusM, (f * f * s + reach * f) / (f * f + reach) / 1000);
 }

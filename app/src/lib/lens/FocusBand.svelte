@@ -64,16 +64,19 @@
     onlimits(share === null ? others : { ...others, confusionShare: share });
   }
 
+  /** A focus has to be somewhere, even with a lens whose nearest is not known. */
+  const closestM = $derived(Math.max(0.05, setup.lens.closestFocusM));
+
   /** Out of focus at first, sharp before the move is half over. */
   function startSoft() {
-    const softM = softFocusM(samples.focalLengthMm[0] / samples.crop[0], shot.fNumber, plan.confusionMm, samples.subjectDistanceM[0]);
+    const softM = softFocusM(samples.focalLengthMm[0] / samples.crop[0], shot.fNumber, plan.confusionMm, samples.subjectDistanceM[0], closestM);
     const overS = Math.min(1.5, Math.round(samples.tS[samples.count - 1] * 4) / 10);
     onchange(
       (row) => ({
         ...row,
         focus: {
           mode: 'racks',
-          from: { on: 'distance', distanceM: Math.max(0.05, Math.round(softM * 100) / 100) },
+          from: { on: 'distance', distanceM: Math.ceil(softM * 100) / 100 },
           racks: [{ atS: row.timing.holdStartS, overS, to: { on: 'subject' } }],
         },
       }),
@@ -83,7 +86,7 @@
 
   /** The same on screen, filmed from its end to its start with the focus left where it ends. */
   function inReverse() {
-    const distanceM = Math.max(0.05, Math.round(samples.subjectDistanceM[samples.count - 1] * 100) / 100);
+    const distanceM = Math.max(closestM, Math.round(samples.subjectDistanceM[samples.count - 1] * 100) / 100);
     onchange((row) => ({ ...row, backwards: !row.backwards, playback: { ...row.playback, reversed: true }, focus: { mode: 'fixed', distanceM } }), null);
   }
 

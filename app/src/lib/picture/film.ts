@@ -1,4 +1,15 @@
-import { HalfFloatType, MeshBasicMaterial, NoBlending, NormalBlending, NoToneMapping, PCFShadowMap, PerspectiveCamera, WebGLRenderTarget, WebGLRenderer } from 'three';
+import {
+  HalfFloatType,
+  LinearSRGBColorSpace,
+  MeshBasicMaterial,
+  NoBlending,
+  NormalBlending,
+  NoToneMapping,
+  PCFShadowMap,
+  PerspectiveCamera,
+  WebGLRenderTarget,
+  WebGLRenderer,
+} from 'three';
 import { FullScreenQuad } from 'three/examples/jsm/postprocessing/Pass.js';
 import type { Setup } from '@gentle-arc/core/model/shoot';
 import type { Samples } from '@gentle-arc/core/motion/sample';
@@ -17,7 +28,7 @@ export interface View {
 
 /** Where it is shown, and how large in pixels of the page. */
 export interface Paper {
-  context: ImageBitmapRenderingContext;
+  context: CanvasRenderingContext2D;
   width: number;
   height: number;
 }
@@ -39,7 +50,7 @@ const LOOKS_AT_ONCE = 2;
 export class Film {
   private readonly canvas = new OffscreenCanvas(1, 1);
   private readonly renderer: WebGLRenderer;
-  private readonly paper = new PaperScene();
+  private readonly paper: PaperScene;
   private readonly camera = new PerspectiveCamera();
   private readonly look = new WebGLRenderTarget(1, 1, { type: HalfFloatType });
   /** What has been laid together so far, one for each view. */
@@ -47,7 +58,7 @@ export class Film {
   private readonly lay = new FullScreenQuad(new MeshBasicMaterial({ map: this.look.texture, transparent: true, blending: NormalBlending, depthTest: false, depthWrite: false }));
   private readonly printed = new MeshBasicMaterial({ blending: NoBlending, depthTest: false, depthWrite: false });
   private readonly print = new FullScreenQuad(this.printed);
-  private size = { width: 0, height: 0 };
+  private places: { y: number; width: number; height: number }[] = [];
   private views: readonly View[] = [];
   private papers: readonly Paper[] = [];
   private blur: Blur = { lens: false, motion: false, tone: false };
@@ -61,6 +72,9 @@ export class Film {
     private readonly dpr: number,
   ) {
     this.renderer = new WebGLRenderer({ canvas: this.canvas, antialias: !simple, powerPreference: 'high-performance' });
+    this.paper = new PaperScene(simple);
+    // The simple look mixes colours as they are shown.
+    if (simple) this.renderer.outputColorSpace = LinearSRGBColorSpace;
     this.renderer.toneMapping = NoToneMapping;
     this.renderer.shadowMap.enabled = shadows;
     this.renderer.shadowMap.type = PCFShadowMap;
@@ -86,21 +100,24 @@ export class Film {
     this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : 1;
     if (blurred && playing) return this.refine(LOOKS_PLAYING);
     // A plain look first: something is there at once.
+    this.layOut();
+    this.renderer.setRenderTarget(null);
     views.forEach((view, i) => {
-      this.fit(papers[i]);
-      this.renderer.setRenderTarget(null);
+      this.placeAt(i);
       this.draw(view, null);
-      this.hand(papers[i]);
     });
+    this.hand();
     return this.wanted > 1;
   }
 
   /** Lays some more looks over those there are; whether more would follow. */
   refine(looks = LOOKS_AT_ONCE): boolean {
-    const { renderer, views, papers } = this;
+    const { renderer, views } = this;
     const to = Math.min(this.wanted, this.laid + looks);
+    this.layOut();
     views.forEach((view, i) => {
-      this.fit(papers[i]);
+      const { width, height } = this.places[i];
+      this.look.setSize(width, height);
       const mean = (this.means[i] ??= new WebGLRenderTarget(1, 1, { type: HalfFloatType, depthBuffer: false }));
       mean.setSize(this.look.width, this.look.height);
       for (let k = this.laid; k < to; k += 1) {
@@ -114,9 +131,10 @@ export class Film {
       }
       this.printed.map = mean.texture;
       renderer.setRenderTarget(null);
+      this.placeAt(i);
       this.print.render(renderer);
-      this.hand(papers[i]);
     });
+    this.hand();
     this.laid = to;
     return this.laid < this.wanted;
   }
@@ -128,16 +146,36 @@ export class Film {
     this.renderer.dispose();
   }
 
-  private fit({ width, height }: Paper): void {
-    if (width === this.size.width && height === this.size.height) return;
-    this.size = { width, height };
-    this.renderer.setPixelRatio(this.dpr);
-    this.renderer.setSize(width, height, false);
-    this.look.setSize(Math.max(1, Math.floor(width * this.dpr)), Math.max(1, Math.floor(height * this.dpr)));
+  /** Gives each paper its place on the one canvas, one above the other, in pixels. */
+  private layOut(): void {
+    let y = 0;
+    this.places = this.papers.map(({ width, height }) => {
+      const place = { y, width: Math.max(1, Math.floor(width * this.dpr)), height: Math.max(1, Math.floor(height * this.dpr)) };
+      y += place.height;
+      return place;
+    });
+    const width = Math.max(1, ...this.places.map((place) => place.width));
+    if (width !== this.canvas.width || y !== this.canvas.height) this.renderer.setSize(width, y, false);
   }
 
-  private hand({ context }: Paper): void {
-    context.transferFromImageBitmap(this.canvas.transferToImageBitmap());
+  private placeAt(i: number): void {
+    const { y, width, height } = this.places[i];
+    // Counted from below there, from above on the sheets.
+    this.renderer.setViewport(0, this.canvas.height - y - height, width, height);
+    this.renderer.setScissor(0, this.canvas.height - y - height, width, height);
+    this.renderer.setScissorTest(true);
+  }
+
+  /** All pictures leave the renderer in one piece: without a graphics processor each handing over costs as much as drawing. */
+  private hand(): void {
+    const sheet = this.canvas.transferToImageBitmap();
+    this.papers.forEach(({ context }, i) => {
+      const { y, width, height } = this.places[i];
+      const { canvas } = context;
+      if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height });
+      context.drawImage(sheet, 0, y, width, height, 0, 0, width, height);
+    });
+    sheet.close();
   }
 
   /** One view as it is, or as one of the looks that it is laid together from. */

@@ -1,25 +1,26 @@
-import { Color, DirectionalLight, Fog, Group, HemisphereLight, Matrix4, Mesh, type BufferGeometry, type MeshLambertMaterial, Object3D, PlaneGeometry, Scene } from 'three';
+import { Color, DirectionalLight, Fog, Group, HemisphereLight, Matrix4, Mesh, type BufferGeometry, type Material, Object3D, PlaneGeometry, Scene } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import type { Piece } from '@gentle-arc/core/model/piece';
 import type { Setup } from '@gentle-arc/core/model/shoot';
 import { WALK_STEP_S, walkAt, type WalkAt } from '@gentle-arc/core/motion/walk';
-import { geometryOf, groundMaterial, materialOf } from './scene-look';
+import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf } from './scene-look';
+import { painted, simpleMaterial, simpleSky } from './simple-look';
 
 const RAD = Math.PI / 180;
-const SUN = { x: -32, y: 42, z: 26 };
 const SHADOW_REACH_M = 34;
 
 /** The site as a paper model: ground, pieces, sky and sun. */
 export class PaperScene {
   readonly scene = new Scene();
   private readonly standing = new Group();
-  private readonly sun = new DirectionalLight('#fff0d2', 2.3);
+  private readonly sun = new DirectionalLight(LIGHT.sun, LIGHT.sunStrength);
   private readonly walkers: { mesh: Mesh; piece: Piece; walk: WalkAt }[] = [];
   private readonly merged: BufferGeometry[] = [];
   private readonly spot = new Float64Array(3);
   private setup: Setup | null = null;
 
-  constructor() {
+  /** `simple`: as cheap to draw as it can be, without shadows. */
+  constructor(private readonly simple = false) {
     const { sun, scene, standing } = this;
     sun.castShadow = true;
     sun.shadow.mapSize.set(2048, 2048);
@@ -30,16 +31,22 @@ export class PaperScene {
     const site = new Group();
     // The site has z up; three.js has y up.
     site.rotation.x = -Math.PI / 2;
-    const ground = new Mesh(new PlaneGeometry(3000, 3000), groundMaterial);
+    const plane = new PlaneGeometry(3000, 3000);
+    const ground = simple ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground')) : new Mesh(plane, groundMaterial);
     ground.receiveShadow = true;
     site.add(ground, standing);
-    scene.add(site, sun, sun.target, new HemisphereLight('#eef3f6', '#d8c8a4', 1.75));
+    scene.add(site, sun, sun.target, new HemisphereLight(LIGHT.sky, LIGHT.soil, LIGHT.skyStrength));
   }
 
   setLight(dim: boolean): void {
     const sky = new Color(dim ? '#56656c' : '#dde7ea');
+    if (this.simple) this.scene.background = simpleSky(sky);
+    else this.haze(sky);
+  }
+
+  private haze(sky: Color): void {
     this.scene.background = sky;
-    this.scene.fog = new Fog(sky, 60, 420);
+    this.scene.fog = new Fog(sky, LIGHT.hazeFromM, LIGHT.hazeToM);
   }
 
   /** Puts the pieces where they stand; whether anything is different from before. */
@@ -51,16 +58,18 @@ export class PaperScene {
     this.walkers.length = 0;
     for (const geometry of this.merged.splice(0)) geometry.dispose();
     // What stands still and looks alike is drawn in one go.
-    const alike = new Map<MeshLambertMaterial, BufferGeometry[]>();
+    const alike = new Map<Material, BufferGeometry[]>();
     for (const piece of setup.pieces) {
-      const material = materialOf(piece.kind, piece.id === setup.subject?.id);
+      const isSubject = piece.id === setup.subject?.id;
+      const material = this.simple ? simpleMaterial('plain') : materialOf(piece.kind, isSubject);
+      const solid = (geometry: BufferGeometry) => (this.simple ? painted(geometry, paintOf(piece.kind, isSubject)) : geometry);
       const walk = setup.shot.walks.find((row) => row.pieceId === piece.id);
       if (walk) {
-        const mesh = this.stand(geometryOf(piece), material);
+        const mesh = this.stand(solid(geometryOf(piece)), material);
         this.walkers.push({ mesh, piece, walk: walkAt(walk.points) });
       } else {
         const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
-        alike.set(material, [...(alike.get(material) ?? []), geometryOf(piece).clone().applyMatrix4(placed)]);
+        alike.set(material, [...(alike.get(material) ?? []), solid(geometryOf(piece).clone().applyMatrix4(placed))]);
       }
     }
     for (const [material, geometries] of alike) {
@@ -70,11 +79,11 @@ export class PaperScene {
     }
     const about = setup.subject ?? setup.pieces[0] ?? { xM: 0, yM: 0, zM: 0 };
     this.sun.target.position.set(about.xM, about.zM, -about.yM);
-    this.sun.position.set(about.xM + SUN.x, about.zM + SUN.y, -about.yM + SUN.z);
+    this.sun.position.copy(this.sun.target.position).add(LIGHT.from);
     return true;
   }
 
-  private stand(geometry: BufferGeometry, material: MeshLambertMaterial): Mesh {
+  private stand(geometry: BufferGeometry, material: Material): Mesh {
     const mesh = new Mesh(geometry, material);
     mesh.castShadow = true;
     mesh.receiveShadow = true;

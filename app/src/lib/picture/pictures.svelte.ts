@@ -10,12 +10,13 @@ const REST_MS = 200;
 export class Pictures {
   private readonly film: Film;
   private readonly papers = new SvelteMap<string, Paper>();
+  private readonly software = drawsInSoftware();
   private frame = 0;
   private rest: ReturnType<typeof setTimeout> | undefined;
 
   /** Call while a component is being set up. `views`: what each sheet shows, by its name. */
   constructor(views: () => Record<string, View>, playing: () => boolean, many = false) {
-    const simple = many && drawsInSoftware();
+    const simple = many && this.software;
     const dpr = simple ? 0.6 : Math.min(window.devicePixelRatio, 2);
     this.film = new Film(simple, !many, dpr);
     $effect(() => {
@@ -27,12 +28,11 @@ export class Pictures {
       const blur = { lens, motion, tone };
       const plays = playing();
       this.film.setLight(light === 'dim');
-      cancelAnimationFrame(this.frame);
       clearTimeout(this.rest);
       const refine = () => {
         if (this.film.refine()) this.frame = requestAnimationFrame(refine);
       };
-      this.frame = requestAnimationFrame(() => {
+      const draw = () => {
         const more = this.film.show(
           shown.map(({ view }) => view),
           shown.map(({ paper }) => paper),
@@ -41,7 +41,11 @@ export class Pictures {
         );
         // Drawn finely only once the hand rests: meanwhile every drag is answered at once.
         if (more) this.rest = setTimeout(() => (this.frame = requestAnimationFrame(refine)), REST_MS);
-      });
+      };
+      cancelAnimationFrame(this.frame);
+      // The playhead moves within a frame: what is put off to the next one would be replaced again before it is drawn.
+      if (plays) draw();
+      else this.frame = requestAnimationFrame(draw);
     });
     onDestroy(() => {
       clearTimeout(this.rest);
@@ -52,7 +56,7 @@ export class Pictures {
 
   /** An attachment for the canvas that is the sheet of a name. */
   sheet = (name: string) => (canvas: HTMLCanvasElement) => {
-    const context = canvas.getContext('bitmaprenderer', { alpha: false });
+    const context = canvas.getContext('2d', { alpha: false, willReadFrequently: this.software });
     if (!context) return;
     const seen = new ResizeObserver(() => {
       const { clientWidth: width, clientHeight: height } = canvas;

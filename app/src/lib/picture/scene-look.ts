@@ -38,7 +38,7 @@ export function geometryOf(piece: Piece): BufferGeometry {
   return geometry;
 }
 
-const TINT = /* glsl */ `
+export const TINT = /* glsl */ `
 float awayM = length(vViewPosition);
 float warm = 1.0 - smoothstep(0.3 * subjectM, 0.85 * subjectM, awayM);
 float cool = smoothstep(1.3 * subjectM, 9.0 * subjectM, awayM);
@@ -47,7 +47,7 @@ diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.42, 0.55, 0.68), 0.62 * cool * t
 `;
 
 /** What is sharp in strong ink; what is nearer in warm, what is farther in cool pale tones. */
-const SHARPNESS = /* glsl */ `
+export const SHARPNESS = /* glsl */ `
 if (focusTone.x > 0.5) {
   float grey = dot(diffuseColor.rgb, vec3(0.3, 0.6, 0.1));
   float deepM = vViewPosition.z;
@@ -75,9 +75,15 @@ function tinted(colour: string, share: number, texture: Texture): MeshLambertMat
   return material;
 }
 
+/** Light of sun and sky, and the haze. */
+export const LIGHT = { sun: '#fff0d2', sunStrength: 2.3, sky: '#eef3f6', soil: '#d8c8a4', skyStrength: 1.75, from: new Vector3(-32, 42, 26), hazeFromM: 60, hazeToM: 420 };
+
+/** What a piece is painted in, and how much depth tints it. */
+export const paintOf = (kind: PieceKind, isSubject: boolean) => (isSubject ? { colour: SUBJECT, tintShare: 0 } : { colour: COLOURS[kind], tintShare: 1 });
+export const GROUND_PAINT = { colour: GROUND, tintShare: 0.8 };
+
 /** A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would shimmer. */
-const LINES = /* glsl */ `
-#include <color_fragment>
+export const LINES = /* glsl */ `
 vec2 onGround = onPiece.xy;
 vec2 perPixel = fwidth(onGround);
 vec2 fine = smoothstep(perPixel * 1.6, perPixel * 0.4, abs(fract(onGround - 0.5) - 0.5)) * smoothstep(0.28, 0.04, max(perPixel.x, perPixel.y));
@@ -100,7 +106,7 @@ float seen = smoothstep(0.07, 0.01, fwidth(onPiece.x) + fwidth(onPiece.y) + fwid
 diffuseColor.rgb *= mix(1.0, 0.72 + 0.56 * leaf, seen);
 `;
 
-const SURFACES: Record<Texture, string> = { plain: '#include <color_fragment>', ground: LINES, leaves: LEAVES };
+const SURFACES: Record<Texture, string> = { plain: '#include <color_fragment>', ground: `#include <color_fragment>\n${LINES}`, leaves: LEAVES };
 
 const materials = new Map<string, MeshLambertMaterial>();
 

@@ -1,0 +1,97 @@
+import { BufferAttribute, BufferGeometry, Color, ShaderMaterial, Vector3 } from 'three';
+import { mergeVertices } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
+import { depthTint, focusTone, LIGHT, LINES, SHARPNESS, TINT } from './scene-look';
+
+/**
+ * The same look for a browser without a graphics processor: light is worked out at the corners of a solid instead of at each pixel, colours are mixed as they are shown,
+ * and the leaves of hedges are left away. Several small pictures then play far quicker.
+ */
+
+interface Paint {
+  colour: string;
+  tintShare: number;
+}
+
+const rgb = (colour: string, strength: number) => new Color(colour).multiplyScalar(strength / Math.PI);
+const sunFrom = new Vector3(LIGHT.from.x, -LIGHT.from.z, LIGHT.from.y).normalize();
+const sunLight = rgb(LIGHT.sun, LIGHT.sunStrength);
+const skyLight = rgb(LIGHT.sky, LIGHT.skyStrength);
+const soilLight = rgb(LIGHT.soil, LIGHT.skyStrength);
+
+/** A solid with its lit colour, and how much depth tints it, at each corner. Lambert's law with one sun, and a sky lighter above than below: what three.js does at each pixel. */
+export function painted(solid: BufferGeometry, { colour, tintShare }: Paint): BufferGeometry {
+  const normal = solid.getAttribute('normal');
+  const facing = new Vector3();
+  const own = new Color(colour);
+  const rows = new Float32Array(4 * normal.count);
+  for (let i = 0; i < normal.count; i += 1) {
+    facing.fromBufferAttribute(normal, i);
+    const lit = soilLight
+      .clone()
+      .lerp(skyLight, 0.5 + 0.5 * facing.z)
+      .add(sunLight.clone().multiplyScalar(Math.max(0, facing.dot(sunFrom))))
+      .multiply(own)
+      .convertLinearToSRGB();
+    rows.set([lit.r, lit.g, lit.b, tintShare], 4 * i);
+  }
+  const paintedSolid = new BufferGeometry();
+  paintedSolid.setAttribute('position', solid.getAttribute('position').clone());
+  paintedSolid.setAttribute('paint', new BufferAttribute(rows, 4));
+  return mergeVertices(paintedSolid);
+}
+
+const sky = { value: new Color() };
+
+/** Sets the haze, and gives the colour of the sky as it is shown. */
+export function simpleSky(colour: Color): Color {
+  return sky.value.copy(colour).convertLinearToSRGB();
+}
+
+const VERTEX = /* glsl */ `
+attribute vec4 paint;
+varying vec3 vViewPosition;
+varying vec3 lit;
+varying float tintShare;
+varying vec3 onPiece;
+void main() {
+  vec4 seen = modelViewMatrix * vec4(position, 1.0);
+  lit = paint.rgb;
+  tintShare = paint.a;
+  onPiece = position;
+  vViewPosition = -seen.xyz;
+  gl_Position = projectionMatrix * seen;
+}
+`;
+
+const fragment = (lines: string) => /* glsl */ `
+uniform float subjectM;
+uniform vec3 focusTone;
+uniform vec3 sky;
+varying vec3 vViewPosition;
+varying vec3 lit;
+varying float tintShare;
+varying vec3 onPiece;
+void main() {
+  vec4 diffuseColor = vec4(lit, 1.0);
+  ${lines}
+  ${TINT}
+  ${SHARPNESS}
+  float haze = clamp((awayM - ${LIGHT.hazeFromM.toFixed(1)}) / ${(LIGHT.hazeToM - LIGHT.hazeFromM).toFixed(1)}, 0.0, 1.0);
+  gl_FragColor = vec4(mix(diffuseColor.rgb, sky, haze), 1.0);
+}
+`;
+
+const made = (lines: string) =>
+  new ShaderMaterial({
+    vertexShader: VERTEX,
+    fragmentShader: fragment(lines),
+    uniforms: {
+      subjectM: depthTint,
+      focusTone,
+      sky,
+    },
+  });
+
+const materials = { plain: made(''), ground: made(LINES) };
+
+export const simpleMaterial = (surface: keyof typeof materials) => materials[surface];
