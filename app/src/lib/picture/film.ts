@@ -46,6 +46,9 @@ const LOOKS_AT_REST = 64;
 /** At rest a few at a time: the page answers in between. */
 const LOOKS_AT_ONCE = 2;
 
+/** Pixels drawn for each of the page while several pictures play without a graphics processor. */
+const PLAYED_DPR = 0.45;
+
 /** Draws pictures of one site, one after the other, and hands each to its paper: a browser shows several small sheets far quicker than it runs several renderers. */
 export class Film {
   private readonly canvas = new OffscreenCanvas(1, 1);
@@ -62,12 +65,13 @@ export class Film {
   private views: readonly View[] = [];
   private papers: readonly Paper[] = [];
   private blur: Blur = { lens: false, motion: false, tone: false };
+  private playing = false;
   private laid = 0;
   private wanted = 1;
 
-  /** `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels drawn for each of the page. */
+  /** `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels drawn for each of the page at rest. */
   constructor(
-    simple: boolean,
+    private readonly simple: boolean,
     shadows: boolean,
     private readonly dpr: number,
   ) {
@@ -90,7 +94,7 @@ export class Film {
 
   /** Draws each view on its paper; whether they would become finer by drawing on. */
   show(views: readonly View[], papers: readonly Paper[], blur: Blur, playing: boolean): boolean {
-    Object.assign(this, { views, papers, blur });
+    Object.assign(this, { views, papers, blur, playing });
     if (views.length === 0) return false;
     const moved = this.paper.setSite(views[0].setup);
     const walked = this.paper.walkTo(momentAt(views[0].samples, views[0].row).tS);
@@ -148,9 +152,10 @@ export class Film {
 
   /** Gives each paper its place on the one canvas, one above the other, in pixels. */
   private layOut(): void {
+    const dpr = this.simple && this.playing ? PLAYED_DPR : this.dpr;
     let y = 0;
     this.places = this.papers.map(({ width, height }) => {
-      const place = { y, width: Math.max(1, Math.floor(width * this.dpr)), height: Math.max(1, Math.floor(height * this.dpr)) };
+      const place = { y, width: Math.max(1, Math.floor(width * dpr)), height: Math.max(1, Math.floor(height * dpr)) };
       y += place.height;
       return place;
     });

@@ -34,6 +34,8 @@ export class PaperScene {
     const plane = new PlaneGeometry(3000, 3000);
     const ground = simple ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground')) : new Mesh(plane, groundMaterial);
     ground.receiveShadow = true;
+    // Last, so that what stands in front of it need not be drawn over it.
+    ground.renderOrder = 1;
     site.add(ground, standing);
     scene.add(site, sun, sun.target, new HemisphereLight(LIGHT.sky, LIGHT.soil, LIGHT.skyStrength));
   }

@@ -17,8 +17,7 @@ export class Pictures {
   /** Call while a component is being set up. `views`: what each sheet shows, by its name. */
   constructor(views: () => Record<string, View>, playing: () => boolean, many = false) {
     const simple = many && this.software;
-    const dpr = simple ? 0.6 : Math.min(window.devicePixelRatio, 2);
-    this.film = new Film(simple, !many, dpr);
+    this.film = new Film(simple, !many, Math.min(window.devicePixelRatio, simple ? 1 : 2));
     $effect(() => {
       const shown = Object.entries(views()).flatMap(([name, view]) => {
         const paper = this.papers.get(name);

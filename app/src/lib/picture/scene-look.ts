@@ -83,7 +83,7 @@ export const paintOf = (kind: PieceKind, isSubject: boolean) => (isSubject ? { c
 export const GROUND_PAINT = { colour: GROUND, tintShare: 0.8 };
 
 /** A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would shimmer. */
-export const LINES = /* glsl */ `
+const LINES = /* glsl */ `
 vec2 onGround = onPiece.xy;
 vec2 perPixel = fwidth(onGround);
 vec2 fine = smoothstep(perPixel * 1.6, perPixel * 0.4, abs(fract(onGround - 0.5) - 0.5)) * smoothstep(0.28, 0.04, max(perPixel.x, perPixel.y));

@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, Color, ShaderMaterial, Vector3 } from 'three';
 import { mergeVertices } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
-import { depthTint, focusTone, LIGHT, LINES, SHARPNESS, TINT } from './scene-look';
+import { depthTint, focusTone, LIGHT, SHARPNESS, TINT } from './scene-look';
 
 /**
  * The same look for a browser without a graphics processor: light is worked out at the corners of a solid instead of at each pixel, colours are mixed as they are shown,
@@ -36,6 +36,7 @@ export function painted(solid: BufferGeometry, { colour, tintShare }: Paint): Bu
   }
   const paintedSolid = new BufferGeometry();
   paintedSolid.setAttribute('position', solid.getAttribute('position').clone());
+  paintedSolid.setIndex(solid.index);
   paintedSolid.setAttribute('paint', new BufferAttribute(rows, 4));
   return mergeVertices(paintedSolid);
 }
@@ -73,8 +74,8 @@ varying float tintShare;
 varying vec3 onPiece;
 void main() {
   vec4 diffuseColor = vec4(lit, 1.0);
-  ${lines}
   ${TINT}
+  ${lines}
   ${SHARPNESS}
   float haze = clamp((awayM - ${LIGHT.hazeFromM.toFixed(1)}) / ${(LIGHT.hazeToM - LIGHT.hazeFromM).toFixed(1)}, 0.0, 1.0);
   gl_FragColor = vec4(mix(diffuseColor.rgb, sky, haze), 1.0);
@@ -92,6 +93,13 @@ const made = (lines: string) =>
     },
   });
 
-const materials = { plain: made(''), ground: made(LINES) };
+/** A line each metre, as wide as a pixel of a small picture, that fades before it would shimmer. */
+const METRES = /* glsl */ `
+vec2 toLine = abs(fract(onPiece.xy - 0.5) - 0.5);
+float line = step(min(toLine.x, toLine.y), 0.01 + 0.002 * awayM) * max(0.0, 0.3 - 0.012 * awayM);
+diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.36, 0.30, 0.20), line);
+`;
+
+const materials = { plain: made(''), ground: made(METRES) };
 
 export const simpleMaterial = (surface: keyof typeof materials) => materials[surface];
