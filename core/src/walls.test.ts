@@ -14,7 +14,7 @@ const MAY_USE: Record<string, string[]> = {
   rig: ['model', 'optics', 'site', 'motion'],
   reading: ['model', 'optics', 'site', 'motion', 'screen', 'rig'],
   search: ['model', 'optics', 'site', 'motion', 'screen', 'rig', 'reading'],
-  formats: ['model', 'optics', 'site', 'motion', 'reading', 'search'],
+  formats: ['model', 'optics', 'site', 'motion', 'rig', 'reading', 'search'],
   cli: ['model', 'motion', 'reading', 'search', 'formats'],
 };
 

@@ -91,7 +91,7 @@ describe('as a program', () => {
     [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
     [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 28; it is "99"\.\n$/],
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
-    [['fly', DEMO], /^arc: command must be read, path, lens, focus, exposure, time, check, moves or schema; it is "fly"\.\n$/],
+    [['fly', DEMO], /^arc: command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "fly"\.\n$/],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);
     expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);
@@ -124,6 +124,34 @@ describe('arc lens, focus, exposure and time', () => {
     [['lens', DEMO, '--shot', '1', '--by', 'eye'], '--by must be spot or framing; it is "eye".'],
     [['exposure', DEMO, '--shot', '1', '--iso', 'fast'], '--iso must be numbers from 6 to 1000000 with commas between them; "fast" is not.'],
     [['focus', DEMO], '--shot is missing: choose a shot from 1 to 28.'],
+  ])('%j is refused with a sentence', async (args, sentence) => {
+    await expect(run(args)).rejects.toThrow(sentence);
+  });
+});
+
+describe('arc balance and arc stand', () => {
+  const json = async (...args: string[]) =>
+    JSON.parse(await run(args)) as {
+      name: string;
+      facts: { key: string; value: number | null; said: string }[];
+      steps: string[];
+      cautions: string[];
+      checklist: { done: boolean }[];
+    };
+  it('print the numbers of a build, what to do, and what to check', async () => {
+    const sled = await json('balance', DEMO, '--build', '1');
+    expect(sled.name).toBe('Sled with the 35');
+    expect(sled.facts.find((row) => row.key === 'dropS')?.value).toBeGreaterThan(0.3);
+    expect(sled.steps.at(-1)).toContain('2.5 s to upright');
+    expect(sled.checklist.every((row) => !row.done)).toBe(true);
+    const jib = await json('stand', DEMO, '--build', '12');
+    expect(jib.facts.find((row) => row.key === 'counterKg')?.said).toMatch(/kg$/);
+    expect(jib.cautions.join(' ')).toContain('Local law');
+  });
+  it.each([
+    [['balance', DEMO], '--build must be a number from 1 to 25; it is missing.'],
+    [['stand', DEMO, '--build', '99'], '--build must be a number from 1 to 25; it is "99".'],
+    [['stand', DEMO, '--build', '1'], '--build 1, Sled with the 35, is for arc balance, not arc stand.'],
   ])('%j is refused with a sentence', async (args, sentence) => {
     await expect(run(args)).rejects.toThrow(sentence);
   });

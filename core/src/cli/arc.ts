@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { buildJson } from '../formats/build-json';
 import { writePathCsv } from '../formats/path-csv';
 import { writePathGltf } from '../formats/path-gltf';
 import { movesJson } from '../formats/moves-json';
@@ -23,6 +24,8 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc focus <shoot file> --shot <number>              focus over one shot: sharp band, pull, marks
   arc exposure <shoot file> --shot <number> [--ev 15] [--iso 100] [--nd 3,6,10] [--mains 50]   what light asks of shutter, stop and filters
   arc time <shoot file> --shot <number>               seconds of action against seconds on screen, frames, card, buffer
+  arc balance <shoot file> --build <number>           a sled or motor gimbal of the kit: balance, what to slide, checklist
+  arc stand <shoot file> --build <number>             a jib, slider, arm, rope, drone or wheels: what stands and what it takes
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -38,8 +41,8 @@ export async function run(args: string[]): Promise<string> {
   if (rest.length > 0) throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
   if (command === 'moves') return print({ moves: movesJson() });
   if (command === 'schema') return print(shootJsonSchema());
-  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time'].includes(command))
-    throw Refusal.of('command', `command must be read, path, lens, focus, exposure, time, check, moves or schema; it is "${command}".`);
+  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time', 'balance', 'stand'].includes(command))
+    throw Refusal.of('command', `command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "${command}".`);
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
   const shoot = readShootFile(readText(file));
   if (command === 'check') return print({ file, valid: true, name: shoot.name, version: shoot.version, shots: shoot.shots.length, pieces: shoot.site.pieces.length });
@@ -52,6 +55,7 @@ export async function run(args: string[]): Promise<string> {
     });
     return print({ shoot: shoot.name, shots });
   }
+  if (command === 'balance' || command === 'stand') return print(buildCommand(shoot, command, values.build));
   if (values.shot === undefined) throw Refusal.of('--shot', `--shot is missing: choose a shot from 1 to ${shoot.shots.length}.`);
   const { shot } = numbered(shoot, values.shot);
   if (command === 'lens') {
@@ -74,6 +78,19 @@ export async function run(args: string[]): Promise<string> {
   throw Refusal.of('--format', `--format must be csv or gltf; it is ${values.format === undefined ? 'missing' : `"${values.format}"`}.`);
 }
 
+/** The build of a number, where the command is for its kind. */
+function buildCommand(shoot: Shoot, command: 'balance' | 'stand', text: string | undefined) {
+  const { builds } = shoot.kit;
+  if (builds.length === 0) throw Refusal.of('--build', '--build names nothing: this kit has no builds; put one together on the Kit screen.');
+  const number = Number(text);
+  if (text === undefined || !Number.isInteger(number) || number < 1 || number > builds.length)
+    throw Refusal.of('--build', `--build must be a number from 1 to ${builds.length}; it is ${text === undefined ? 'missing' : `"${text}"`}.`);
+  const build = builds[number - 1];
+  const balances = build.support.kind === 'sled' || build.support.kind === 'motorGimbal';
+  if (balances !== (command === 'balance')) throw Refusal.of('--build', `--build ${number}, ${build.name}, is for arc ${balances ? 'balance' : 'stand'}, not arc ${command}.`);
+  return buildJson(shoot, build, number);
+}
+
 const print = (value: unknown): string => JSON.stringify(value, null, 1) + '\n';
 
 function readArguments(args: string[]) {
@@ -90,6 +107,7 @@ function readArguments(args: string[]) {
         iso: { type: 'string' },
         nd: { type: 'string' },
         mains: { type: 'string' },
+        build: { type: 'string' },
         cures: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },
       },

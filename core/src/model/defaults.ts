@@ -1,3 +1,4 @@
+import { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
 import { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT } from './default-rigs';
 import type { Kit } from './kit';
 import type { Aim, Shot } from './shot';
@@ -64,6 +65,8 @@ export const DEFAULT_KIT: Kit = {
     { id: 'filter-vnd', name: 'Dusk variable ND', kind: 'variableNd', stopsMin: 2, stopsMax: 5 },
     { id: 'filter-pol', name: 'Dew polariser', kind: 'polariser', stopsMin: 1.5, stopsMax: 1.5 },
   ],
+  parts: DEFAULT_PARTS,
+  builds: DEFAULT_BUILDS,
 };
 
 /** The subject is kept in the middle. Smoothing, dead band and speed limit are common practice, no published source. */

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { BuildSchema, PartSchema } from './build';
 
 const named = { id: z.string().min(1), name: z.string().min(1).max(80) };
 
@@ -105,6 +106,9 @@ export const KitSchema = z.strictObject({
   rigs: z.array(RigSchema).min(1),
   gaits: z.array(GaitSchema).min(1),
   filters: z.array(FilterSchema),
+  /** What is put on rigs, with its mass and size; and what was put together of it. */
+  parts: z.array(PartSchema).max(300),
+  builds: z.array(BuildSchema).max(100),
 });
 
 export type Camera = z.infer<typeof CameraSchema>;

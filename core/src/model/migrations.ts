@@ -82,11 +82,17 @@ function toVersion4(shoot: Row): Row {
   };
 }
 
+/** From version 4 to 5: the kit gets parts and builds, none at first. */
+function toVersion5(shoot: Row): Row {
+  return { ...shoot, version: 5, kit: isRow(shoot.kit) ? { parts: [], builds: [], ...shoot.kit } : shoot.kit };
+}
+
 /** Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order stays so for the check to find. */
 export function migrated(value: unknown): unknown {
   let shoot = value;
   if (isRow(shoot) && shoot.version === 1) shoot = toVersion2(shoot);
   if (isRow(shoot) && shoot.version === 2) shoot = toVersion3(shoot);
   if (isRow(shoot) && shoot.version === 3) shoot = toVersion4(shoot);
+  if (isRow(shoot) && shoot.version === 4) shoot = toVersion5(shoot);
   return shoot;
 }

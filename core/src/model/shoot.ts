@@ -6,7 +6,7 @@ import { parametersOf } from './move';
 import { focusTargets, legsOf, ShotSchema, type Plan, type Shot } from './shot';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 4;
+export const SHOOT_VERSION = 5;
 
 export const ALSO_SHAPES = ['none', 'upright', 'wide', 'square'] as const;
 
@@ -51,6 +51,18 @@ export const ShootSchema = z
     const rigIds = uniqueIds(shoot.kit.rigs, ['kit', 'rigs']);
     const gaitIds = uniqueIds(shoot.kit.gaits, ['kit', 'gaits']);
     const filterIds = uniqueIds(shoot.kit.filters, ['kit', 'filters']);
+    const partIds = uniqueIds(shoot.kit.parts, ['kit', 'parts']);
+    uniqueIds(shoot.kit.builds, ['kit', 'builds']);
+    shoot.kit.parts.forEach(({ of }, i) => {
+      if (of !== null && ![cameraIds, lensIds, filterIds].some((ids) => ids.has(of)))
+        refuse(['kit', 'parts', i, 'of'], `names "${of}", which is no camera, lens or filter of the kit; choose one that is, or null`);
+    });
+    shoot.kit.builds.forEach((build, i) => {
+      if (!rigIds.has(build.rigId)) refuse(['kit', 'builds', i, 'rigId'], `names "${build.rigId}", which is not in kit.rigs; choose one that is`);
+      build.parts.forEach(({ partId }, k) => {
+        if (!partIds.has(partId)) refuse(['kit', 'builds', i, 'parts', k, 'partId'], `names "${partId}", which is not in kit.parts; choose one that is`);
+      });
+    });
     uniqueIds(shoot.shots, ['shots']);
     const checkPlan = (plan: Plan, path: (string | number)[]) => {
       const known = (ids: Set<string>, id: string, field: string, where: string) => {

@@ -2,6 +2,7 @@
 export type Units = 'metric' | 'imperial';
 
 export const M_PER_FOOT = 0.3048;
+const KG_PER_OUNCE = 0.028349523125;
 
 /** A length in words: `1.25 m`, or `4′ 1″` in feet and inches. */
 export function sayLength(lengthM: number, units: Units): string {
@@ -16,6 +17,16 @@ export function sayLength(lengthM: number, units: Units): string {
 export function saySpeed(speedMps: number, units: Units): string {
   return units === 'metric' ? `${trim(speedMps, 2)} m/s` : `${trim(speedMps / M_PER_FOOT, 1)} ft/s`;
 }
+
+/** A mass in words: grams below a kilogram, else kilograms; or pounds and ounces. */
+export function sayMass(massKg: number, units: Units): string {
+  if (units === 'metric') return Math.abs(massKg) < 0.9995 ? `${trim(massKg * 1000, 0)} g` : `${trim(massKg, 2)} kg`;
+  const ounces = massKg / KG_PER_OUNCE;
+  return Math.abs(ounces) < 16 ? `${trim(ounces, 1)} oz` : `${trim(ounces / 16, 1)} lb`;
+}
+
+/** A small length in words: millimetres, or inches to the hundredth. */
+export const sayMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${trim(mm / 25.4, 2)}″`);
 
 /** Reads a typed speed in metres a second: a bare number is metres, or feet, a second; `m/s`, `ft/s` and `km/h` always work. Null when it is not a speed. */
 export function parseSpeed(text: string, units: Units): number | null {

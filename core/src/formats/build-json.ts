@@ -1,0 +1,21 @@
+import type { Build } from '../model/build';
+import type { Shoot } from '../model/shoot';
+import { balanceOf } from '../rig/build/balance';
+import { checklistOf } from '../rig/build/checklist';
+import { shotsOf } from '../rig/build/needs';
+
+/** A build as `arc balance` and `arc stand` print it: the same numbers as the Kit screen. */
+export function buildJson(shoot: Shoot, build: Build, number: number) {
+  const shots = shotsOf(shoot, build);
+  const { facts, steps, cautions } = balanceOf(build, shoot.kit, 'metric', shots.map(({ shot }) => shot)); // prettier-ignore
+  return {
+    build: number,
+    name: build.name,
+    kind: build.support.kind,
+    facts: facts.map(({ key, label, said, value, grade, why }) => ({ key, label, said, value, grade, ...(why ? { why } : {}) })),
+    steps,
+    shots: shots.map(({ number: shot, need }) => ({ shot, minutes: need.minutes, changes: need.changes })),
+    checklist: checklistOf(build, shoot.kit, shots.map(({ shot }) => shot)).map(({ key, said }) => ({ key, said, done: build.ticked.includes(key) })), // prettier-ignore
+    cautions,
+  };
+}

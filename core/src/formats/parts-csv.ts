@@ -1,0 +1,35 @@
+import Papa from 'papaparse';
+import { PartSchema, type Part } from '../model/build';
+import { problemsOf } from '../model/problems';
+import { Refusal } from './refusal';
+
+const COLUMNS = ['id', 'name', 'kind', 'of', 'massG', 'lengthMm', 'widthMm', 'heightMm', 'centreForeMm', 'centreSideMm', 'centreUpMm', 'zoomShiftMm'] as const;
+const WORDS = new Set<string>(['id', 'name', 'kind', 'of']);
+/** What may be left out: a part's centre of mass is then its middle, and it is nothing of the kit. */
+const USUAL: Partial<Record<(typeof COLUMNS)[number], unknown>> = { of: null, centreForeMm: 0, centreSideMm: 0, centreUpMm: 0, zoomShiftMm: 0 };
+
+/** Parts as CSV (RFC 4180), one a row, under the names of their fields. */
+export const writePartsCsv = (parts: readonly Part[]): string =>
+  Papa.unparse({ fields: [...COLUMNS], data: parts.map((part) => COLUMNS.map((column) => part[column] ?? '')) }, { newline: '\r\n' }) + '\r\n';
+
+/** Reads parts from CSV with a header; columns in any order, and those with a usual value may be missing. Throws a `Refusal` that names row and column. */
+export function readPartsCsv(text: string): Part[] {
+  const parsed = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: 'greedy' });
+  const missing = COLUMNS.filter((column) => !(column in USUAL) && !parsed.meta.fields?.includes(column));
+  if (missing.length > 0) throw Refusal.of('header', `header lacks ${missing.join(', ')}; the columns are ${COLUMNS.join(',')}.`);
+  const unknown = parsed.meta.fields?.find((name) => !COLUMNS.some((column) => column === name));
+  if (unknown !== undefined) throw Refusal.of('header', `header has "${unknown}", which is no column; the columns are ${COLUMNS.join(',')}.`);
+  return parsed.data.map((row, i) => {
+    const value = Object.fromEntries(
+      COLUMNS.map((column) => {
+        const cell = (row[column] ?? '').trim();
+        if (cell === '' && column in USUAL) return [column, USUAL[column]];
+        return [column, WORDS.has(column) ? cell : cell === '' ? undefined : Number(cell)];
+      }),
+    );
+    const checked = PartSchema.safeParse(value);
+    if (checked.success) return checked.data;
+    const { path, sentence } = problemsOf(checked.error, value)[0];
+    throw Refusal.of(`row ${i + 2}, ${path}`, `row ${i + 2}, ${sentence}`);
+  });
+}

@@ -1,0 +1,52 @@
+import type { MotorGimbal } from '../../model/build';
+import { GRAVITY } from './elliptic';
+import { heapOf, type Lump } from './masses';
+
+/** One balance of a motor gimbal: what to slide, by how much to be level, and what its motor holds meanwhile. */
+export interface AxisBalance {
+  name: 'tilt, fore and aft' | 'tilt, up and down' | 'roll' | 'pan';
+  /** Slide by this to balance: forward, up or to the right positive. */
+  slideMm: number;
+  /** What the motor has to hold at the worst angle as it is. */
+  leftoverNm: number;
+  shareOfMotor: number;
+}
+
+export interface GimbalBalance {
+  massKg: number;
+  payloadShare: number;
+  axes: AxisBalance[];
+  /** Run time left of the full battery's, 0 to 1, with the motors holding what is left over. */
+  runShare: number;
+}
+
+/** At full torque a motor takes this many times what the rest of the gimbal takes: a model of copper loss, common practice, no published source. */
+const HOLDING_TIMES = 6;
+
+/** The four balances in the order they are done. The roll and pan balances count what the tilt ones leave, because they carry it. */
+export function gimbalBalance(gimbal: MotorGimbal, placed: readonly Lump[]): GimbalBalance {
+  const camera = heapOf(placed);
+  const xM = camera.xM + gimbal.plateForeMm / 1000;
+  const zM = camera.zM + gimbal.plateUpMm / 1000;
+  const cageKg = gimbal.cageMassG / 1000;
+  const rollKg = camera.massKg + cageKg;
+  // The cage itself is built even about the roll axis: what hangs to one side is the camera and where the cage is slid.
+  const sideM = (camera.yM * camera.massKg) / rollKg + gimbal.cageSideMm / 1000;
+  const panKg = rollKg + gimbal.armMassG / 1000;
+  const foreM = (xM * camera.massKg) / panKg + gimbal.armForeMm / 1000;
+  const axis = (name: AxisBalance['name'], offM: number, massKg: number): AxisBalance => {
+    const leftoverNm = Math.abs(massKg * GRAVITY * offM);
+    return { name, slideMm: offM === 0 ? 0 : -offM * 1000, leftoverNm, shareOfMotor: leftoverNm / gimbal.torqueMaxNm };
+  };
+  const axes = [axis('tilt, fore and aft', xM, camera.massKg), axis('tilt, up and down', zM, camera.massKg), axis('roll', sideM, rollKg), axis('pan', foreM, panKg)];
+  const holding = axes.reduce((sum, { shareOfMotor }) => sum + Math.min(1, shareOfMotor) ** 2, 0);
+  return { massKg: camera.massKg, payloadShare: camera.massKg / (gimbal.payloadMaxG / 1000), axes, runShare: 1 / (1 + HOLDING_TIMES * holding) };
+}
+
+/** The gimbal with every plate slid to balance. */
+export function balanced(gimbal: MotorGimbal, placed: readonly Lump[]): MotorGimbal {
+  const [fore, up] = gimbalBalance(gimbal, placed).axes;
+  const tilted = { ...gimbal, plateForeMm: gimbal.plateForeMm + fore.slideMm, plateUpMm: gimbal.plateUpMm + up.slideMm };
+  const [, , roll, pan] = gimbalBalance(tilted, placed).axes;
+  return { ...tilted, cageSideMm: gimbal.cageSideMm + roll.slideMm, armForeMm: gimbal.armForeMm + pan.slideMm };
+}
