@@ -28,6 +28,14 @@ export function sayMass(massKg: number, units: Units): string {
 /** A small length in words: millimetres, or inches to the hundredth. */
 export const sayMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${trim(mm / 25.4, 2)}″`);
 
+/** Reads a typed mass in kilograms: a bare number is grams, or ounces when the person works in them; `g`, `kg`, `oz` and `lb` always work. Null when it is not a mass. */
+export function parseMass(text: string, units: Units): number | null {
+  const match = /^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(g|kg|oz|lb)?\s*$/.exec(text);
+  if (!match) return null;
+  const perUnit = { g: 0.001, kg: 1, oz: KG_PER_OUNCE, lb: 16 * KG_PER_OUNCE }[match[2] ?? ''] ?? (units === 'metric' ? 0.001 : KG_PER_OUNCE);
+  return Number(match[1].replace(',', '.')) * perUnit;
+}
+
 /** Reads a typed speed in metres a second: a bare number is metres, or feet, a second; `m/s`, `ft/s` and `km/h` always work. Null when it is not a speed. */
 export function parseSpeed(text: string, units: Units): number | null {
   const match = /^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(m\/s|ft\/s|km\/h)?\s*$/.exec(text);

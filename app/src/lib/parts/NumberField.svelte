@@ -1,9 +1,9 @@
 <script lang="ts" module>
-  export type Unit = 'm' | 'deg' | 'tenth' | 'degps' | 's' | 'mm' | 'mps' | 'percent' | 'fine' | 'plain';
+  export type Unit = 'm' | 'deg' | 'tenth' | 'degps' | 's' | 'mm' | 'mps' | 'percent' | 'fine' | 'plain' | 'g' | 'newton';
 </script>
 
 <script lang="ts">
-  import { parseLength, parseSpeed, sayLength, saySpeed, trim } from '@gentle-arc/core/model/units';
+  import { parseLength, parseMass, parseSpeed, sayLength, sayMass, saySpeed, trim } from '@gentle-arc/core/model/units';
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** A number inside a sentence: read it, type over it, or nudge it with the arrow keys. */
@@ -23,10 +23,11 @@
   let problem: string | null = $state(null);
 
   /** `tenth`: degrees with a decimal. */
-  const SUFFIX: Record<Unit, string> = { m: '', deg: '°', tenth: '°', degps: '°/s', s: ' s', mm: ' mm', mps: '', percent: '%', fine: '', plain: '' };
+  const SUFFIX: Record<Unit, string> = { m: '', deg: '°', tenth: '°', degps: '°/s', s: ' s', mm: ' mm', mps: '', percent: '%', fine: '', plain: '', g: '', newton: ' N' };
   const say = (number: number) => {
     if (unit === 'm') return sayLength(number, preferences.units);
     if (unit === 'mps') return saySpeed(number, preferences.units);
+    if (unit === 'g') return sayMass(number / 1000, preferences.units);
     if (unit === 'fine') return `${Number(number.toPrecision(4))}`;
     return `${trim(number, unit === 'deg' || unit === 'degps' ? 0 : 2)}${SUFFIX[unit]}`;
   };
@@ -35,7 +36,11 @@
   function read(text: string): number | null {
     if (unit === 'm') return parseLength(text, preferences.units);
     if (unit === 'mps') return parseSpeed(text, preferences.units);
-    const match = /^\s*([-−]?\d*[.,]?\d+)\s*(°\/s|°|s|mm|deg|%)?\s*$/.exec(text);
+    if (unit === 'g') {
+      const massKg = parseMass(text, preferences.units);
+      return massKg === null ? null : massKg * 1000;
+    }
+    const match = /^\s*([-−]?\d*[.,]?\d+)\s*(°\/s|°|s|mm|deg|%|N)?\s*$/.exec(text);
     return match ? Number(match[1].replace('−', '-').replace(',', '.')) : null;
   }
 

@@ -12,6 +12,7 @@
 
   const shotId = $derived(page.params.shotId);
   const bench = $derived(/\/(lens|marks)$/.test(page.route.id ?? ''));
+  const kit = $derived(page.route.id?.endsWith('/kit') ?? false);
   const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
@@ -42,7 +43,12 @@
     size={Math.max(6, store.shoot.name.length)}
   />
   <nav class="flex min-w-0 items-center gap-1" aria-label="Screens">
-    <a class="quiet-button shrink-0" href={resolve('/shoot/[shootId]', { shootId: store.shoot.id })} aria-current={shotId || limits ? undefined : 'page'}>Shots</a>
+    <a class="quiet-button shrink-0" href={resolve('/shoot/[shootId]', { shootId: store.shoot.id })} aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a>
+    <a
+      class="quiet-button tab shrink-0 {shotId ? 'hidden md:inline-flex' : ''}"
+      href={resolve('/shoot/[shootId]/kit', { shootId: store.shoot.id })}
+      aria-current={kit ? 'page' : undefined}>Kit</a
+    >
     {#if limits}<span class="text-soft" aria-hidden="true">›</span> <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
       <span class="hidden min-w-0 truncate sm:inline"><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span>

@@ -43,7 +43,7 @@ export function armStand(arm: Arm, placed: readonly Lump[]): ArmStand {
   const areaM2 = placed.reduce((sum, row) => sum + Math.max(row.lengthM, row.widthM) * row.heightM, 0);
   const heightM = headHeightM + head.zM;
   const windN = windForceN(arm.windMps, areaM2);
-  const centreAt = (deg: number, pushM: number): Spot => [-(outM + pushM) * Math.sin(deg * RAD), (outM + pushM) * Math.cos(deg * RAD)];
+  const centreAt = (deg: number, pushM: number): Spot => [(outM + pushM) * Math.sin(deg * RAD), (outM + pushM) * Math.cos(deg * RAD)];
   const pushed = shiftByPushM(windN, heightM, massKg);
   const margins = Array.from({ length: 72 }, (_, i) => ({ deg: i * 5, marginM: tippingMarginM(feet, centreAt(i * 5, pushed)) }));
   const worst = margins.reduce((least, row) => (row.marginM < least.marginM - 1e-12 ? row : least));

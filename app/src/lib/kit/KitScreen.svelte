@@ -1,0 +1,255 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { resolve } from '$app/paths';
+  import { page } from '$app/state';
+  import { Button } from 'flowbite-svelte';
+  import type { Build, Support } from '@gentle-arc/core/model/build';
+  import { DEFAULT_BUILDS, DEFAULT_PARTS } from '@gentle-arc/core/model/default-builds';
+  import type { Kit } from '@gentle-arc/core/model/kit';
+  import { K_FROM_LEVEL } from '@gentle-arc/core/rig/balance/elliptic';
+  import { balanced } from '@gentle-arc/core/rig/balance/motor-gimbal';
+  import { partLumps } from '@gentle-arc/core/rig/balance/masses';
+  import { sledBalance, swing } from '@gentle-arc/core/rig/balance/sled';
+  import { balanceOf } from '@gentle-arc/core/rig/build/balance';
+  import { checklistOf } from '@gentle-arc/core/rig/build/checklist';
+  import { viewsOf } from '@gentle-arc/core/rig/build/drawing';
+  import { needOf, shotsOf } from '@gentle-arc/core/rig/build/needs';
+  import { solutionFor } from '@gentle-arc/core/rig/build/sled-facts';
+  import Choice from '$lib/parts/Choice.svelte';
+  import { newId } from '$lib/store/new-id';
+  import { preferences } from '$lib/store/preferences.svelte';
+  import type { ShootStore } from '$lib/store/shoot-store.svelte';
+  import BuildList from './BuildList.svelte';
+  import Checklist from './Checklist.svelte';
+  import FactList from './FactList.svelte';
+  import PartsBench from './PartsBench.svelte';
+  import PartsOn from './PartsOn.svelte';
+  import RigPicture from './RigPicture.svelte';
+  import SledCoach from './SledCoach.svelte';
+  import SupportWords from './SupportWords.svelte';
+  import { withBuild, withMadeUpKit, withSolution } from './edits';
+  import { verdictOf } from './verdict';
+  import WindWords from './WindWords.svelte';
+
+  /** The kit bench: a rig put together, balanced, and known to stand. */
+  let { store }: { store: ShootStore } = $props();
+
+  const shoot = $derived(store.shoot);
+  const kit = $derived(shoot.kit);
+  const build = $derived(kit.builds.find(({ id }) => id === page.url.searchParams.get('build')) ?? kit.builds[0]);
+  const href = (id: string) => `${resolve('/shoot/[shootId]/kit', { shootId: shoot.id })}?build=${id}`;
+  const shots = $derived(build ? shotsOf(shoot, build) : []);
+  const balance = $derived(build ? balanceOf(build, kit, preferences.units, shots.map(({ shot }) => shot)) : null); // prettier-ignore
+  const views = $derived(build ? viewsOf(build, kit) : []);
+  const checks = $derived(build ? checklistOf(build, kit, shots.map(({ shot }) => shot)) : []); // prettier-ignore
+  const without = $derived(shoot.shots.filter((shot) => needOf(shoot, shot).build === null).length);
+
+  const putKit = (next: Kit, join: string | null) => store.change({ ...shoot, kit: next }, join);
+  const put = (next: Build, join: string | null) => putKit(withBuild(kit, next), join);
+  const putSupport = (support: Support, join: string | null) => build && put({ ...build, support }, join);
+  const settle = () => store.settle();
+
+  // One press sets the rig as the steps say.
+  const solution = $derived(build?.support.kind === 'sled' ? solutionFor(build.support, partLumps(build, kit.parts, kit.lenses), kit.parts) : null);
+  function setIt() {
+    if (!build) return;
+    if (solution && !('cannot' in solution)) put(withSolution(build, solution), null);
+    else if (build.support.kind === 'motorGimbal') putSupport(balanced(build.support, partLumps(build, kit.parts, kit.lenses)), null);
+    else if (build.support.kind === 'jib') {
+      const wants = balance?.facts.find(({ key }) => key === 'counterKg')?.value;
+      if (typeof wants === 'number') putSupport({ ...build.support, counterG: Math.round(wants * 1000) }, null);
+    }
+  }
+  const settable = $derived(build?.support.kind === 'motorGimbal' || build?.support.kind === 'jib' || (solution !== null && !('cannot' in solution)));
+
+  let swayDeg = $state(0);
+  let frame = 0;
+  const hangs = $derived(build?.support.kind === 'sled' ? sledBalance(build.support, partLumps(build, kit.parts, kit.lenses)) : null);
+  function watchDrop() {
+    if (!hangs?.dropS) return;
+    const rows = swing(K_FROM_LEVEL / hangs.dropS, 90, Math.min(20, hangs.dropS * 6), 0.08);
+    const fromMs = performance.now();
+    cancelAnimationFrame(frame);
+    const tick = (nowMs: number) => {
+      const i = Math.floor(((nowMs - fromMs) / 1000) * 120);
+      swayDeg = rows[Math.min(rows.length - 1, Math.max(0, i))];
+      if (i < rows.length) frame = requestAnimationFrame(tick);
+      else swayDeg = 0;
+    };
+    frame = requestAnimationFrame(tick);
+  }
+  onDestroy(() => cancelAnimationFrame(frame));
+
+  function add(from: Build) {
+    const copy: Build = { ...from, id: newId('build'), name: `${from.name}, again`.slice(0, 80), ticked: [], ownChecks: [...from.ownChecks] };
+    putKit({ ...kit, builds: [...kit.builds, copy] }, null);
+    void goto(href(copy.id), { noScroll: true });
+  }
+  function remove(id: string) {
+    putKit({ ...kit, builds: kit.builds.filter((row) => row.id !== id) }, null);
+  }
+  const windy = $derived(build !== undefined && 'windMps' in build.support);
+</script>
+
+{#if build && balance}
+  {@const verdict = verdictOf(balance)}
+  <main>
+    <BuildList {shoot} here={build.id} {href} />
+    <div class="rig">
+      <div class="flex flex-wrap items-baseline gap-x-3">
+        <input
+          class="name font-display"
+          aria-label="Name of the build"
+          maxlength="80"
+          value={build.name}
+          onchange={(event) => event.currentTarget.value.trim() && put({ ...build, name: event.currentTarget.value.trim() }, null)}
+        />
+        <span class="said"
+          >for <Choice
+            label="Rig of the build"
+            value={build.rigId}
+            items={kit.rigs.map(({ id, name }) => ({ value: id, name }))}
+            onchange={(rigId) => put({ ...build, rigId }, null)}
+          /></span
+        >
+        <span class="flex-1"></span>
+        <button class="link text-sm" onclick={() => add(build)}>Copy</button>
+        {#if kit.builds.length > 1}<button class="link text-sm" onclick={() => remove(build.id)}>Delete</button>{/if}
+      </div>
+      <h1 class="verdict" aria-live="polite">{verdict}</h1>
+      <p class="jumps">
+        <a class="link" href="#steps">Steps</a>
+        <a class="link" href="#checklist">Checklist</a>
+        {#if build.support.kind === 'sled'}<a class="link" href="#coach">Coach</a>{/if}
+      </p>
+      <div class="views">
+        {#each views as view (view.name)}<RigPicture {build} {view} swayDeg={view.name === 'From the side' ? swayDeg : 0} onchange={put} onsettle={settle} />{/each}
+      </div>
+      <div class="flex flex-wrap gap-x-4 py-1">
+        {#if settable}<button class="link font-semibold" onclick={setIt}>Set it as the steps say</button>{/if}
+        {#if hangs?.dropS}<button class="link" onclick={watchDrop}>Watch the drop</button>{/if}
+      </div>
+      <SupportWords support={build.support} onchange={putSupport} onsettle={settle} />
+      {#if windy}<WindWords place={shoot.name} onwind={(windMps) => build && putSupport({ ...build.support, windMps: Math.min(40, windMps) } as Support, null)} />{/if}
+    </div>
+    <aside>
+      <section aria-label="Balance"><FactList facts={balance.facts} /></section>
+      <section aria-label="Steps" id="steps">
+        <h2 class="font-display text-xl">In this order</h2>
+        <ol class="list-decimal pl-6">
+          {#each balance.steps as step (step)}<li class="py-0.5">{step}</li>{/each}
+        </ol>
+      </section>
+      {#each balance.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+    </aside>
+    <div class="lower">
+      {#if build.support.kind === 'sled'}{#key build.id}<SledCoach {build} sled={build.support} {kit} onchange={put} />{/key}{/if}
+      <Checklist {build} {checks} onchange={put} />
+      <PartsOn {build} {kit} onchange={put} onsettle={settle} />
+      <section aria-label="Shots for it">
+        <h2 class="font-display text-xl">Its shots</h2>
+        {#if shots.length === 0}<p class="text-soft">No shot of this shoot takes it.</p>{/if}
+        <ul>
+          {#each shots as { shot, number, need } (shot.id)}
+            <li class="py-1">
+              <a class="link" href={resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shot.id })}>{number} {shot.name}</a>
+              {#if need.changes.length === 0}<span class="text-soft">as it is</span>{:else}
+                {#each need.changes as change (change.said)}<span class="block text-sm">{change.said}: again {change.redo}, about {change.minutes} min</span>{/each}{/if}
+            </li>
+          {/each}
+        </ul>
+        {#if without > 0}<p class="text-soft">{without} {without === 1 ? 'shot has' : 'shots have'} a rig that nothing is put together for.</p>{/if}
+      </section>
+    </div>
+    <div class="bench"><PartsBench {kit} shootName={shoot.name} onchange={putKit} onsettle={settle} /></div>
+  </main>
+{:else}
+  <div class="mx-auto max-w-xl p-8">
+    <h1 class="font-display text-3xl">Kit</h1>
+    <p class="my-4">Nothing is put together yet. A build is parts on a rig, staged exactly as it will shoot: it can then be balanced here before anyone carries it anywhere.</p>
+    <Button class="rounded-full px-5" onclick={() => putKit(withMadeUpKit(kit, DEFAULT_PARTS, DEFAULT_BUILDS), null)}>Start with the made-up kit</Button>
+  </div>
+{/if}
+
+<style>
+  main {
+    display: grid;
+    grid-template-columns: 13rem minmax(0, 1fr) 21rem;
+    grid-template-areas: 'list rig aside' 'list lower lower' 'list bench bench';
+    gap: 0 1.5rem;
+    padding: 0 1rem 2rem;
+    align-items: start;
+  }
+  .rig {
+    grid-area: rig;
+    min-width: 0;
+  }
+  aside {
+    grid-area: aside;
+    display: grid;
+    gap: 0.8rem;
+  }
+  .lower {
+    grid-area: lower;
+    columns: 19rem 3;
+    column-gap: 2rem;
+    margin-top: 1rem;
+  }
+  .lower > :global(section) {
+    break-inside: avoid-column;
+    padding-bottom: 1.4rem;
+  }
+  .bench {
+    grid-area: bench;
+  }
+  .verdict {
+    padding-bottom: 0.4rem;
+    font-family: var(--font-display);
+    font-size: 1.3rem;
+    line-height: 1.3;
+  }
+  .name {
+    min-width: 0;
+    border: 0;
+    padding: 0;
+    background: transparent;
+    color: inherit;
+    font-size: 1.1rem;
+    field-sizing: content;
+  }
+  .views {
+    display: grid;
+    grid-template-columns: 3fr 2fr;
+    gap: 0.6rem;
+    height: min(56dvh, 28rem);
+  }
+  .jumps {
+    display: none;
+    gap: 1rem;
+    padding-bottom: 0.3rem;
+  }
+  .caution {
+    border-left: 4px solid var(--near);
+    background: var(--raised);
+    padding: 0.4rem 0.7rem;
+    font-size: 0.875rem;
+  }
+  @media (max-width: 899px) {
+    main {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-areas: 'list' 'rig' 'aside' 'lower' 'bench';
+    }
+    .views {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: 15rem 12rem;
+      height: auto;
+    }
+    .jumps {
+      display: flex;
+    }
+    aside {
+      margin-top: 0.8rem;
+    }
+  }
+</style>

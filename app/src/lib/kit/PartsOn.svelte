@@ -1,0 +1,91 @@
+<script lang="ts">
+  import type { Build, Placed } from '@gentle-arc/core/model/build';
+  import type { Kit } from '@gentle-arc/core/model/kit';
+  import { sayMass } from '@gentle-arc/core/model/units';
+  import Choice from '$lib/parts/Choice.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+  import { preferences } from '$lib/store/preferences.svelte';
+
+  /** What is on a build, and where each part sits. */
+  let { build, kit, onchange, onsettle }: { build: Build; kit: Kit; onchange: (build: Build, join: string | null) => void; onsettle: () => void } = $props();
+
+  const partOf = (id: string) => kit.parts.find((part) => part.id === id);
+  const put = (i: number, placed: Placed, join: string | null) => onchange({ ...build, parts: build.parts.map((row, k) => (k === i ? placed : row)) }, join);
+  const OFFSETS = [
+    { key: 'foreMm', said: 'forward' },
+    { key: 'sideMm', said: 'right' },
+    { key: 'upMm', said: 'up' },
+  ] as const;
+  const total = $derived(build.parts.reduce((sum, row) => sum + (partOf(row.partId)?.massG ?? 0), 0) / 1000);
+  const ends = $derived(build.support.kind === 'sled');
+  const lensed = $derived(build.parts.some(({ partId }) => partOf(partId)?.kind === 'lens'));
+</script>
+
+<section aria-label="On it">
+  <h2 class="font-display text-xl">On it, {sayMass(total, preferences.units)}</h2>
+  <ul class="divide-y divide-hairline">
+    {#each build.parts as placed, i (i)}
+      {@const part = partOf(placed.partId)}
+      <li class="py-1">
+        <div class="flex items-baseline gap-2">
+          <b class="flex-1">{part?.name ?? placed.partId}</b>
+          <span class="text-soft">{sayMass((part?.massG ?? 0) / 1000, preferences.units)}</span>
+          <button class="away" aria-label="Take {part?.name} off" title="Take it off" onclick={() => onchange({ ...build, parts: build.parts.filter((_, k) => k !== i) }, null)}
+            >×</button
+          >
+        </div>
+        <p class="text-sm">
+          {#each OFFSETS as { key, said }, k (key)}{k > 0 ? ', ' : ''}<NumberField
+              label="{part?.name} {said}"
+              value={placed[key]}
+              unit="mm"
+              min={-3000}
+              max={3000}
+              step={1}
+              onchange={(value) => put(i, { ...placed, [key]: value }, `kit.part.${i}.${key}`)}
+              {onsettle}
+            />
+            {said}{/each}{#if ends}, <Choice
+              label="End for {part?.name}"
+              value={placed.on}
+              items={[
+                { value: 'top', name: 'at the camera' },
+                { value: 'bottom', name: 'at the bottom' },
+              ]}
+              onchange={(on) => put(i, { ...placed, on: on as Placed['on'] }, null)}
+            />{/if}
+        </p>
+      </li>
+    {/each}
+  </ul>
+  <p class="said">
+    Put on <Choice
+      label="Put a part on"
+      value=""
+      items={[{ value: '', name: 'a part of the kit…' }, ...kit.parts.map((part) => ({ value: part.id, name: part.name }))]}
+      onchange={(partId) => {
+        const part = partOf(partId);
+        if (part)
+          onchange(
+            {
+              ...build,
+              parts: [
+                ...build.parts,
+                { partId, on: ends && (part.kind === 'weight' || part.kind === 'battery') ? 'bottom' : 'top', foreMm: 0, sideMm: 0, upMm: Math.round(part.heightMm / 2) },
+              ],
+            },
+            null,
+          );
+      }}
+    />{#if lensed}. Its zoom is set and taped at <NumberField
+        label="Zoom of the build"
+        value={build.focalLengthMm}
+        unit="mm"
+        min={1}
+        max={3000}
+        step={1}
+        onchange={(focalLengthMm) => onchange({ ...build, focalLengthMm }, 'kit.zoom')}
+        {onsettle}
+      />.{/if}
+  </p>
+</section>

@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { BuildSchema, SupportSchema } from '@gentle-arc/core/model/build';
+import { DEFAULT_BUILDS, DEFAULT_PARTS } from '@gentle-arc/core/model/default-builds';
+import { DEFAULT_KIT } from '@gentle-arc/core/model/defaults';
+import { balanceOf } from '@gentle-arc/core/rig/build/balance';
+import { draggedTo, viewsOf } from '@gentle-arc/core/rig/build/drawing';
+import { solutionFor } from '@gentle-arc/core/rig/build/sled-facts';
+import { partLumps } from '@gentle-arc/core/rig/balance/masses';
+import { withBuild, withMadeUpKit, withSolution } from './edits';
+import { readPartsJson } from './parts-file';
+import { fieldOf, SUPPORT_WORDS, withField } from './support-words';
+import { verdictOf, worstOf } from './verdict';
+
+const built = (id: string) => {
+  const found = DEFAULT_BUILDS.find((row) => row.id === `build-${id}`);
+  if (!found) throw new Error(id);
+  return found;
+};
+
+describe('sentences about rigs', () => {
+  it.each(DEFAULT_BUILDS.map((build) => [build.name, build] as const))('%s: every number and choice is one of its own, and its ends are accepted', (_, { support }) => {
+    const named = SUPPORT_WORDS[support.kind].flat().flatMap((token) => (typeof token === 'string' ? [] : ['number' in token ? token.number : token.choice]));
+    for (const field of named) expect(Object.keys(support)).toContain(field);
+    const meant = Object.keys(support).filter((key) => key !== 'kind' && key !== 'log');
+    expect([...named].sort()).toEqual(meant.sort());
+    for (const token of SUPPORT_WORDS[support.kind].flat()) {
+      if (typeof token === 'string' || ('number' in token && /^post/.test(token.number))) continue;
+      const ends = 'number' in token ? [token.min, token.max] : token.names.map(({ value }) => value);
+      for (const end of ends) expect(SupportSchema.safeParse(withField(support, 'number' in token ? token.number : token.choice, end)).success, JSON.stringify(token)).toBe(true);
+    }
+  });
+  it('yes and no become truth, and back', () => {
+    const rope = built('rope').support;
+    expect(withField(rope, 'secondLine', 'false')).toMatchObject({ secondLine: false });
+    expect(fieldOf(rope, 'secondLine')).toBe('true');
+  });
+});
+
+describe('the verdict', () => {
+  it('leads with what cannot be', () => {
+    const heavy = balanceOf(built('gimbal-long'), DEFAULT_KIT, 'metric');
+    expect(worstOf(heavy)).toBe('cannot');
+    expect(verdictOf(heavy)).toMatch(/^Not like this: payload 2\.38 kg of 2\.2 kg\. Over its maker’s payload/);
+  });
+});
+
+describe('edits of the kit', () => {
+  it('a sled set as solved rests level and drops as wished', () => {
+    for (const id of ['sled-35', 'sled-85', 'sled-zoom', 'sled-wren']) {
+      const build = built(id);
+      if (build.support.kind !== 'sled') throw new Error(id);
+      const solution = solutionFor(build.support, partLumps(build, DEFAULT_PARTS, DEFAULT_KIT.lenses), DEFAULT_PARTS);
+      if ('cannot' in solution) throw new Error(`${id}: ${solution.cannot}`);
+      const set = withSolution(build, solution);
+      expect(BuildSchema.safeParse(set).success).toBe(true);
+      const facts = balanceOf(set, withBuild(DEFAULT_KIT, set), 'metric').facts;
+      expect(facts.find(({ key }) => key === 'leanForeDeg')?.value).toBeCloseTo(0, 6);
+      expect(facts.find(({ key }) => key === 'dropS')?.grade).toBe('fits');
+    }
+  });
+  it('the made-up kit comes to an older kit without naming what is not there', () => {
+    const old = { ...DEFAULT_KIT, lenses: DEFAULT_KIT.lenses.slice(0, 1), rigs: DEFAULT_KIT.rigs.filter(({ id }) => id === 'rig-gimbal'), parts: [], builds: [] };
+    const kit = withMadeUpKit(old, DEFAULT_PARTS, DEFAULT_BUILDS);
+    expect(kit.builds.every(({ rigId }) => rigId === 'rig-gimbal')).toBe(true);
+    expect(kit.builds.length).toBeGreaterThan(2);
+    expect(kit.parts.find(({ id }) => id === 'part-moss-35')?.of).toBeNull();
+  });
+  it('parts as JSON come back, and a wrong one is named', () => {
+    expect(readPartsJson(JSON.stringify({ parts: DEFAULT_PARTS }))).toEqual(DEFAULT_PARTS);
+    expect(() => readPartsJson(JSON.stringify({ parts: [{ ...DEFAULT_PARTS[0], massG: -1 }] }))).toThrow('parts[0].massG must be at least 0.1; it is -1.');
+    expect(() => readPartsJson('{')).toThrow(/not JSON/);
+  });
+});
+
+describe('the drawing', () => {
+  it('has two views of every build, to scale', () => {
+    for (const build of DEFAULT_BUILDS) {
+      const views = viewsOf(build, DEFAULT_KIT);
+      expect(views).toHaveLength(2);
+      const body = views[0].shapes.find((shape) => shape.form === 'box' && shape.name === 'Heron body');
+      if (body?.form === 'box') expect([body.widthMm, body.heightMm]).toEqual([72, 98]);
+      for (const shape of views.flatMap((view) => view.shapes)) for (const value of Object.values(shape)) if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true);
+    }
+  }); // prettier-ignore
+  it('a part dragged goes as far as the hand', () => {
+    const build = built('sled-35');
+    const [side, behind] = viewsOf(build, DEFAULT_KIT);
+    const moved = draggedTo(build, side.name, { part: 1 }, [0, 0], [12, -5]);
+    expect(moved.parts[1]).toMatchObject({ foreMm: build.parts[1].foreMm + 12, upMm: build.parts[1].upMm - 5, sideMm: build.parts[1].sideMm });
+    expect(draggedTo(build, behind.name, { part: 1 }, [0, 0], [4, 0]).parts[1].sideMm).toBe(build.parts[1].sideMm + 4);
+  });
+  it('the pivot dragged up is nearer to the plate, no nearer than it goes', () => {
+    const build = built('sled-35');
+    expect(draggedTo(build, 'From the side', { field: 'gimbalMm' }, [0, 0], [0, 20]).support).toMatchObject({ gimbalMm: 85 });
+    expect(draggedTo(build, 'From the side', { field: 'gimbalMm' }, [0, 0], [0, 500]).support).toMatchObject({ gimbalMm: 60 });
+  });
+  it('a jib’s end follows the hand', () => {
+    expect(draggedTo(built('jib'), 'From the side', { field: 'angleDeg' }, [1900, 1500], [1000, 2500]).support).toMatchObject({ angleDeg: 45 });
+  });
+});

@@ -1,0 +1,111 @@
+import { expect, test } from '@playwright/test';
+
+const KIT = '/shoot/first-flush/kit';
+
+test('a sled is put together, set as the steps say, and rests level', async ({ page }) => {
+  await page.goto(`${KIT}?build=build-sled-35`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Nearly: drop from level');
+  await page.getByRole('button', { name: 'Set it as the steps say' }).click();
+  const balance = page.getByRole('region', { name: 'Balance' });
+  await expect(balance).toContainText('2.5 s, wished 2.5 s');
+  await expect(balance.getByText('level', { exact: true })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(balance).toContainText('0.52 s, wished 2.5 s');
+});
+
+test('a part dragged in the picture, or moved with the arrow keys, moves in the numbers at once', async ({ page }) => {
+  await page.goto(`${KIT}?build=build-gimbal-35`);
+  const lens = page.getByRole('figure', { name: 'From the side' }).getByRole('button', { name: 'Move Moss 35' });
+  const field = page.getByRole('textbox', { name: 'Moss 35 forward' });
+  await expect(field).toHaveValue('52 mm');
+  await lens.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(field).toHaveValue('53 mm');
+  const box = await lens.boundingBox();
+  if (!box) throw new Error('The lens is not drawn.');
+  await page.mouse.move(box.x + box.width - 6, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width + 40, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(field).not.toHaveValue('53 mm');
+  await expect(page.getByRole('region', { name: 'Steps' })).toContainText('slide the camera’s plate back');
+});
+
+test('what cannot be is said, and a number outside is refused at its field', async ({ page }) => {
+  await page.goto(`${KIT}?build=build-gimbal-long`);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Over its maker’s payload');
+  await page.getByRole('link', { name: 'Small drone' }).click();
+  const wind = page.getByRole('textbox', { name: 'Wind', exact: true });
+  await wind.fill('60');
+  await wind.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Wind must be from 0 m/s to 40 m/s');
+  await wind.fill('20');
+  await wind.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('blown away');
+  await expect(page.locator('body')).not.toContainText('NaN');
+  await page.getByRole('button', { name: 'ask for it' }).click();
+  await page.getByRole('button', { name: 'Reckon with the gusts' }).click();
+  await expect(wind).not.toHaveValue('20 m/s');
+  await expect(page.getByText('measure the wind where you are')).toBeVisible();
+});
+
+test('parts come in from CSV; a wrong row is named and nothing is lost', async ({ page }) => {
+  await page.goto(KIT);
+  const parts = page.getByRole('region', { name: 'Parts of the kit' });
+  const header = 'id,name,kind,massG,lengthMm,widthMm,heightMm\n';
+  await parts.getByLabel('Parts file').setInputFiles({ name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(`${header}a,Clamp,other,-5,40,40,60\n`) });
+  await expect(parts.getByRole('alert')).toContainText('row 2, massG must be at least 0.1; it is -5.');
+  await parts.getByLabel('Parts file').setInputFiles({ name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(`${header}a,Clamp,other,125,40,40,60\n`) });
+  await expect(parts.getByRole('textbox', { name: 'Mass of Clamp' })).toHaveValue('125 g');
+  await page.getByRole('combobox', { name: 'Put a part on' }).selectOption({ label: 'Clamp' });
+  await expect(page.getByRole('region', { name: 'On it' })).toContainText('Clamp');
+  await parts.getByRole('button', { name: 'Clamp' }).click();
+  await parts.getByRole('button', { name: 'Delete' }).click();
+  await expect(parts.getByRole('alert')).toContainText('take it off there first');
+});
+
+test('an own shoot of an older file has an empty bench that teaches the next step', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel(/open a shoot file/i).setInputFiles('e2e/files/version-4.arc.json');
+  await page.getByRole('link', { name: 'Kit' }).click();
+  await page.getByRole('button', { name: 'Start with the made-up kit' }).click();
+  await expect(page.getByRole('navigation', { name: 'Builds' }).getByRole('link').first()).toBeVisible();
+});
+
+test.describe('on a phone beside the rig', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('the coach asks what is seen, gives one adjustment at a time, and keeps its log', async ({ page }) => {
+    await page.goto(`${KIT}?build=build-sled-35`);
+    const coach = page.getByRole('region', { name: 'Coach' });
+    await coach.getByRole('combobox', { name: 'Leans forward or back' }).selectOption({ label: 'forward, clearly' });
+    await coach.getByRole('button', { name: 'Let go' }).tap();
+    await page.waitForTimeout(600);
+    await coach.getByRole('button', { name: 'Upright' }).tap();
+    await expect(coach).toContainText('The drop took');
+    await coach.getByRole('button', { name: 'What now?' }).tap();
+    await expect(coach).toContainText(/Move the stage back by|Lower the pivot/);
+    await expect(coach).toContainText('Learnt from 1 look');
+    await coach.getByRole('button', { name: 'Done, look again' }).tap();
+    await expect(coach).toContainText('Set. What does it do now?');
+    await page.waitForTimeout(600);
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Coach' })).toContainText('Learnt from 1 look');
+  });
+
+  test('the checklist is ticked with a thumb, takes an own item, and is still ticked after a reload', async ({ page }) => {
+    await page.goto(`${KIT}?build=build-rope`);
+    const list = page.getByRole('region', { name: 'Checklist' });
+    await list.getByRole('checkbox', { name: 'Second, independent line on camera and lens' }).tap();
+    await list.getByRole('textbox', { name: 'Own item' }).fill('Whistle');
+    await list.getByRole('button', { name: 'Add' }).tap();
+    await expect(list).toContainText('1 of');
+    await page.waitForTimeout(600);
+    await page.reload();
+    await expect(list.getByRole('checkbox', { name: 'Second, independent line on camera and lens' })).toBeChecked();
+    await expect(list.getByRole('checkbox', { name: 'Whistle' })).toBeVisible();
+    await list.getByRole('button', { name: 'Untick all' }).tap();
+    await expect(list).toContainText('0 of');
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
+  });
+});
