@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 
 const KIT = '/shoot/first-flush/kit';
@@ -25,7 +26,7 @@ test('a part dragged in the picture, or moved with the arrow keys, moves in the 
   if (!box) throw new Error('The lens is not drawn.');
   await page.mouse.move(box.x + box.width - 6, box.y + box.height / 2);
   await page.mouse.down();
-  await page.mouse.move(box.x + box.width + 40, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.move(box.x + box.width + 90, box.y + box.height / 2, { steps: 5 });
   await page.mouse.up();
   await expect(field).not.toHaveValue('53 mm');
   await expect(page.getByRole('region', { name: 'Steps' })).toContainText('slide the camera’s plate back');
@@ -65,8 +66,11 @@ test('parts come in from CSV; a wrong row is named and nothing is lost', async (
 });
 
 test('an own shoot of an older file has an empty bench that teaches the next step', async ({ page }) => {
+  const demo = JSON.parse(readFileSync('demo/first-flush.arc.json', 'utf8')) as { kit: object };
+  const old = { ...demo, id: 'older', name: 'Older', version: 4, kit: Object.fromEntries(Object.entries(demo.kit).filter(([key]) => key !== 'parts' && key !== 'builds')) };
   await page.goto('/');
-  await page.getByLabel(/open a shoot file/i).setInputFiles('e2e/files/version-4.arc.json');
+  await page.getByLabel('Shoot file').setInputFiles({ name: 'older.arc.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(old)) });
+  await page.getByRole('link', { name: /Older/ }).first().click();
   await page.getByRole('link', { name: 'Kit' }).click();
   await page.getByRole('button', { name: 'Start with the made-up kit' }).click();
   await expect(page.getByRole('navigation', { name: 'Builds' }).getByRole('link').first()).toBeVisible();

@@ -5,7 +5,7 @@ const demo = readFileSync(new URL('../demo/first-flush.arc.json', import.meta.ur
 const post = { headers: { 'content-type': 'application/json' } };
 
 test('GET /api/health', async ({ request }) => {
-  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 4 });
+  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 5 });
 });
 
 test('POST /api/reading answers with the reading of every shot', async ({ request }) => {
@@ -53,4 +53,14 @@ test('the page may load from nowhere else, and the home page is light', async ({
   const bytes = (await Promise.all(scripts)).reduce((sum, size) => sum + size, 0);
   expect(bytes).toBeGreaterThan(10_000);
   expect(bytes).toBeLessThan(200_000);
+});
+
+test('GET /api/wind answers with a day of wind that says it is made up, and refuses what is no day', async ({ request }) => {
+  const answer = await request.get('/api/wind?place=garden&day=2026-04-12');
+  const { source, hours } = (await answer.json()) as { source: string; hours: unknown[] };
+  expect(source).toContain('simulated');
+  expect(hours).toHaveLength(24);
+  const refused = await request.get('/api/wind?place=garden&day=soon');
+  expect(refused.status()).toBe(422);
+  expect(((await refused.json()) as { error: { sentence: string } }).error.sentence).toBe('day must be a date such as 2026-04-12; it is "soon".');
 });

@@ -15,7 +15,8 @@ const VIEWS = [
   { name: 'reading-numbers', path: `${SHOT}/shot-column`, atS: 3, open: ['The numbers, and marks for a hand move'] },
   { name: 'reading-streaks', path: `${SHOT}/shot-pavilion`, atS: 1.6, press: [/Far things cross the frame/] },
   { name: 'side-by-side', path: `${SHOT}/shot-leaves`, press: ['Try a second way', /^Feather the stop over/, 'Side by side'], atS: 0.1, afterS: 5.9 },
-  { name: 'limits', path: '/shoot/first-flush/limits' },
+  { name: 'kit', path: '/shoot/first-flush/kit?build=build-sled-zoom' },
+  { name: 'kit-phone', path: '/shoot/first-flush/kit?build=build-slider-one', at: 'Checklist', phone: true },
   { name: 'move-chain', path: `${SHOT}/shot-stop`, atS: 5 },
   { name: 'move-drawn', path: `${SHOT}/shot-drawn`, atS: 4 },
   { name: 'move-sharp', path: `${SHOT}/shot-rack`, atS: 5, look: { sharpTone: true } },
@@ -24,7 +25,6 @@ const VIEWS = [
   { name: 'lens-phone', path: `${SHOT}/shot-map/lens`, at: 'Light', phone: true },
   { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Their figures'] },
   { name: 'move-dolly-zoom', path: `${SHOT}/shot-taste`, atS: 8 },
-  { name: 'move-dim', path: `${SHOT}/shot-sorting`, atS: 5, dim: true },
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
 ];
 

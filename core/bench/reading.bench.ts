@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { readShootFile } from '../src/formats/shoot-file';
 import { setupOf, type Setup } from '../src/model/shoot';
+import { DEFAULT_KIT } from '../src/model/defaults';
 import { motionOf } from '../src/motion/legs';
+import { balanceOf } from '../src/rig/build/balance';
 import { sampleShot } from '../src/motion/shown';
 import { readShot } from '../src/reading/read-shot';
 import { everywhere, siteMotion } from '../src/screen/layer-speed';
@@ -78,5 +80,8 @@ const complexMs = quickest(ROUNDS, complex.work);
 row(`sampling the most complex chain (${complex.count} rows)`, complexMs, `${((100 * complexMs) / 5).toFixed(0)}% of the 5 ms it may take`);
 row('of which laying out its legs', complexMs - quickest(ROUNDS, complex.share));
 console.log(`ratio of the most complex chain to a plain move: ${(complexMs / samplingMs).toFixed(1)}`);
+
+const balancing = DEFAULT_KIT.builds.map((build) => quickest(10, () => balanceOf(build, DEFAULT_KIT, 'metric')));
+row(`the slowest of ${balancing.length} builds to balance`, Math.max(...balancing), `${((100 * Math.max(...balancing)) / 50).toFixed(0)}% of the 50 ms it may take`);
 
 readingStages();

@@ -43,7 +43,7 @@
   const balance = $derived(build ? balanceOf(build, kit, preferences.units, shots.map(({ shot }) => shot)) : null); // prettier-ignore
   const views = $derived(build ? viewsOf(build, kit) : []);
   const checks = $derived(build ? checklistOf(build, kit, shots.map(({ shot }) => shot)) : []); // prettier-ignore
-  const without = $derived(shoot.shots.filter((shot) => needOf(shoot, shot).build === null).length);
+  const without = $derived(shoot.shots.filter((shot) => needOf(kit, shot).build === null).length);
 
   const putKit = (next: Kit, join: string | null) => store.change({ ...shoot, kit: next }, join);
   const put = (next: Build, join: string | null) => putKit(withBuild(kit, next), join);

@@ -4,6 +4,8 @@
   import { ALSO_SHAPES, type Delivery, type Setup } from '@gentle-arc/core/model/shoot';
   import { STICK_SPEEDS, type Shot, type StickSpeed } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
+  import { page } from '$app/state';
+  import BuildNeed from '$lib/kit/BuildNeed.svelte';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { choicesOf, deliveryKey } from './deliveries';
@@ -112,6 +114,7 @@
       items={STICK_SPEEDS.map((value) => ({ value, name: value }))}
       onchange={(stick) => onchange((row) => ({ ...row, stick: stick as StickSpeed }), null)}
     /> stick speed{/if}. <RigFigures {setup} {kit} {onkit} {onsettle} />
+  <BuildNeed {kit} {shot} shootId={page.params.shootId ?? ''} />
 </p>
 <p class="said">
   It records <Choice label="Capture rate" value={String(shot.captureRateHz)} items={rates(shot.captureRateHz)} onchange={(hz) => setCapture(Number(hz))} /> frames a second and shows
