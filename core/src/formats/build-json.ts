@@ -2,6 +2,7 @@ import type { Build } from '../model/build';
 import type { Shoot } from '../model/shoot';
 import { balanceOf } from '../rig/build/balance';
 import { checklistOf } from '../rig/build/checklist';
+import { disturbedAxes } from '../rig/build/disturbed';
 import { shotsOf } from '../rig/build/needs';
 
 /** A build as `arc balance` and `arc stand` print it: the same numbers as the Kit screen. */
@@ -14,7 +15,12 @@ export function buildJson(shoot: Shoot, build: Build, number: number) {
     kind: build.support.kind,
     facts: facts.map(({ key, label, said, value, grade, why }) => ({ key, label, said, value, grade, ...(why ? { why } : {}) })),
     steps,
-    shots: shots.map(({ number: shot, need }) => ({ shot, minutes: need.minutes, changes: need.changes })),
+    shots: shots.map(({ number: shot, need }) => ({
+      shot,
+      minutes: need.minutes,
+      changes: need.changes,
+      slides: disturbedAxes(build, shoot.kit, shoot.shots[shot - 1], 'metric'),
+    })),
     checklist: checklistOf(build, shoot.kit, shots.map(({ shot }) => shot)).map(({ key, said }) => ({ key, said, done: build.ticked.includes(key) })), // prettier-ignore
     cautions,
   };

@@ -13,6 +13,7 @@
   import { sledBalance, swing } from '@gentle-arc/core/rig/balance/sled';
   import { balanceOf } from '@gentle-arc/core/rig/build/balance';
   import { checklistOf } from '@gentle-arc/core/rig/build/checklist';
+  import { disturbedAxes } from '@gentle-arc/core/rig/build/disturbed';
   import { viewsOf } from '@gentle-arc/core/rig/build/drawing';
   import { needOf, shotsOf } from '@gentle-arc/core/rig/build/needs';
   import { solutionFor } from '@gentle-arc/core/rig/build/sled-facts';
@@ -23,6 +24,7 @@
   import BuildList from './BuildList.svelte';
   import Checklist from './Checklist.svelte';
   import FactList from './FactList.svelte';
+  import KitThings from './KitThings.svelte';
   import PartsBench from './PartsBench.svelte';
   import PartsOn from './PartsOn.svelte';
   import RigPicture from './RigPicture.svelte';
@@ -81,14 +83,22 @@
   }
   onDestroy(() => cancelAnimationFrame(frame));
 
-  function add(from: Build) {
-    const copy: Build = { ...from, id: newId('build'), name: `${from.name}, again`.slice(0, 80), ticked: [], ownChecks: [...from.ownChecks] };
+  function add(from: Build, again = true) {
+    const copy: Build = { ...from, id: newId('build'), name: (again ? `${from.name}, again` : from.name).slice(0, 80), ticked: [], ownChecks: [...from.ownChecks] };
     putKit({ ...kit, builds: [...kit.builds, copy] }, null);
     void goto(href(copy.id), { noScroll: true });
+  }
+  /** An empty rig of a kind, with the usual figures of the made-up one. */
+  function start(kind: string) {
+    const usual = DEFAULT_BUILDS.find(({ support }) => support.kind === kind);
+    if (!usual) return;
+    const rigId = kit.rigs.some(({ id }) => id === usual.rigId) ? usual.rigId : kit.rigs[0].id;
+    add({ ...usual, name: `New ${KIND_NAMES[usual.support.kind]}`, rigId, parts: [] }, false);
   }
   function remove(id: string) {
     putKit({ ...kit, builds: kit.builds.filter((row) => row.id !== id) }, null);
   }
+  const KIND_NAMES: Record<Support['kind'], string> = { sled: 'sled', motorGimbal: 'motor gimbal', jib: 'jib or pole crane', slider: 'slider', arm: 'tripod or table-top arm', rope: 'rope', drone: 'drone', wheels: 'wheels', improvised: 'home-made rig' }; // prettier-ignore
   const windy = $derived(build !== undefined && 'windMps' in build.support);
 </script>
 
@@ -114,6 +124,14 @@
           /></span
         >
         <span class="flex-1"></span>
+        <span class="text-sm"
+          ><Choice
+            label="Put another together"
+            value=""
+            items={[{ value: '', name: 'Put together…' }, ...Object.entries(KIND_NAMES).map(([value, name]) => ({ value, name: `a new ${name}` }))]}
+            onchange={start}
+          /></span
+        >
         <button class="link text-sm" onclick={() => add(build)}>Copy</button>
         {#if kit.builds.length > 1}<button class="link text-sm" onclick={() => remove(build.id)}>Delete</button>{/if}
       </div>
@@ -155,14 +173,15 @@
             <li class="py-1">
               <a class="link" href={resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shot.id })}>{number} {shot.name}</a>
               {#if need.changes.length === 0}<span class="text-soft">as it is</span>{:else}
-                {#each need.changes as change (change.said)}<span class="block text-sm">{change.said}: again {change.redo}, about {change.minutes} min</span>{/each}{/if}
+                {#each need.changes as change (change.said)}<span class="block text-sm">{change.said}: again {change.redo}, about {change.minutes} min</span>{/each}
+                {#each disturbedAxes(build, kit, shot, preferences.units) as slide (slide)}<span class="block text-sm text-soft">{slide}</span>{/each}{/if}
             </li>
           {/each}
         </ul>
         {#if without > 0}<p class="text-soft">{without} {without === 1 ? 'shot has' : 'shots have'} a rig that nothing is put together for.</p>{/if}
       </section>
     </div>
-    <div class="bench"><PartsBench {kit} shootName={shoot.name} onchange={putKit} onsettle={settle} /></div>
+    <div class="bench"><PartsBench {kit} shootName={shoot.name} onchange={putKit} onsettle={settle} /><KitThings {shoot} onchange={putKit} onsettle={settle} /></div>
   </main>
 {:else}
   <div class="mx-auto max-w-xl p-8">

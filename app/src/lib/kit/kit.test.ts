@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { BuildSchema, SupportSchema } from '@gentle-arc/core/model/build';
 import { DEFAULT_BUILDS, DEFAULT_PARTS } from '@gentle-arc/core/model/default-builds';
-import { DEFAULT_KIT } from '@gentle-arc/core/model/defaults';
+import { DEFAULT_KIT, newShoot } from '@gentle-arc/core/model/defaults';
 import { balanceOf } from '@gentle-arc/core/rig/build/balance';
 import { draggedTo, viewsOf } from '@gentle-arc/core/rig/build/drawing';
 import { solutionFor } from '@gentle-arc/core/rig/build/sled-facts';
 import { partLumps } from '@gentle-arc/core/rig/balance/masses';
 import { withBuild, withMadeUpKit, withSolution } from './edits';
+import { changedThing, namedBy, THINGS, type ThingList } from './kit-things';
 import { readPartsJson } from './parts-file';
 import { fieldOf, SUPPORT_WORDS, withField } from './support-words';
 import { verdictOf, worstOf } from './verdict';
@@ -96,5 +97,29 @@ describe('the drawing', () => {
   });
   it('a jib’s end follows the hand', () => {
     expect(draggedTo(built('jib'), 'From the side', { field: 'angleDeg' }, [1900, 1500], [1000, 2500]).support).toMatchObject({ angleDeg: 45 });
+  });
+});
+
+describe('cameras, lenses, filters and rigs', () => {
+  const shoot = newShoot('s', 'Test', 'shot-1');
+  it('have only fields that they have, whose ends a copy accepts one by one or tells why not', () => {
+    for (const list of Object.keys(THINGS) as ThingList[])
+      for (const { key, min, max } of THINGS[list].fields) {
+        const [thing] = shoot.kit[list];
+        expect(Object.keys(thing)).toContain(key);
+        for (const end of [min, max]) {
+          const next = changedThing(list, thing, { [key]: end });
+          if (typeof next === 'string') expect(next).toMatch(/swap the two/);
+        }
+      }
+  });
+  it('are refused with a sentence when out of order', () => {
+    expect(changedThing('lenses', shoot.kit.lenses[1], { focalLengthMaxMm: 12 })).toBe('Fern 24–70: focalLengthMaxMm must not be below focalLengthMinMm; swap the two.');
+    expect(changedThing('cameras', shoot.kit.cameras[0], { name: 'Other' })).toMatchObject({ name: 'Other' });
+  });
+  it('are kept while a shot, a build or a part names them', () => {
+    expect(namedBy(shoot, 'lenses', shoot.shots[0].lensId)).toEqual(expect.arrayContaining(['“First shot”']));
+    expect(namedBy(shoot, 'rigs', 'rig-sled')).toContain('“Sled with the 35”');
+    expect(namedBy(shoot, 'filters', 'filter-nd2')).toEqual([]);
   });
 });
