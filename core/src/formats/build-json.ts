@@ -21,7 +21,7 @@ export function buildJson(shoot: Shoot, build: Build, number: number) {
       changes: need.changes,
       slides: disturbedAxes(build, shoot.kit, shoot.shots[shot - 1], 'metric'),
     })),
-    checklist: checklistOf(build, shoot.kit, shots.map(({ shot }) => shot)).map(({ key, said }) => ({ key, said, done: build.ticked.includes(key) })), // prettier-ignore
+    checklist: checklistOf(build, shoot.kit, shots.map(({ shot }) => shot), shoot.site.pieces).map(({ key, said }) => ({ key, said, done: build.ticked.includes(key) })), // prettier-ignore
     cautions,
   };
 }

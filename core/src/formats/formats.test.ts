@@ -6,6 +6,7 @@ import { validateString } from 'gltf-validator';
 import Papa from 'papaparse';
 import { Quaternion, Vector3, type AnimationClip, type PerspectiveCamera } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
+import * as defaults from '../model/defaults';
 import { describe, expect, it, vi } from 'vitest';
 import { setupOf } from '../model/shoot';
 import { sampleShot } from '../motion/shown';
@@ -119,6 +120,23 @@ describe('shoot file', () => {
   ])('refuses with %s', (sentence, edit) => {
     const shoot = plainShoot();
     expect(() => checkShoot({ ...shoot, shots: [{ ...shoot.shots[0], ...edit }] })).toThrow(sentence);
+  });
+  it('opens a file of version 4: nothing is put together yet, and nothing else changes', () => {
+    const present = plainShoot();
+    const kit = Object.fromEntries(Object.entries(present.kit).filter(([key]) => key !== 'parts' && key !== 'builds'));
+    expect(checkShoot({ ...present, version: 4, kit })).toEqual({ ...present, kit: { ...present.kit, parts: [], builds: [] } });
+  });
+  it.each([
+    [/^kit\.builds\[0\]\.parts\[0\]\.partId names "gone", which is not in kit\.parts/, { parts: [{ partId: 'gone', on: 'top', foreMm: 0, sideMm: 0, upMm: 0 }] }],
+    [/^kit\.builds\[0\]\.rigId names "gone", which is not in kit\.rigs/, { rigId: 'gone' }],
+    [/^kit\.builds\[0\]\.focalLengthMm must be at least 1; it is 0/, { focalLengthMm: 0 }],
+  ])('refuses a build with %s', (sentence, edit) => {
+    const shoot = plainShoot();
+    const { DEFAULT_KIT: kit } = defaults;
+    const build = kit.builds.find(({ rigId }) => shoot.kit.rigs.some(({ id }) => id === rigId)) ?? kit.builds[0];
+    expect(() =>
+      checkShoot({ ...shoot, kit: { ...shoot.kit, parts: kit.parts.map((part) => ({ ...part, of: null })), builds: [{ ...build, rigId: shoot.kit.rigs[0].id, ...edit }] } }),
+    ).toThrow(sentence);
   });
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { SupportKind } from '@gentle-arc/core/model/build';
+  import type { Build, Part, SupportKind } from '@gentle-arc/core/model/build';
+  import type { Kit, Lens } from '@gentle-arc/core/model/kit';
   import type { Shoot } from '@gentle-arc/core/model/shoot';
   import { balanceOf } from '@gentle-arc/core/rig/build/balance';
   import Choice from '$lib/parts/Choice.svelte';
@@ -16,7 +17,16 @@
     ['Rolling, hanging, flying', ['wheels', 'rope', 'drone']],
     ['Home-made', ['improvised']],
   ];
-  const rows = $derived(shoot.kit.builds.map((build) => ({ build, grade: worstOf(balanceOf(build, shoot.kit, 'metric')) })));
+  /** Known for a build as it was; only what changed is balanced again. */
+  const known = new WeakMap<Build, { parts: readonly Part[]; lenses: readonly Lens[]; grade: ReturnType<typeof worstOf> }>();
+  function gradeOf(build: Build, kit: Kit) {
+    const before = known.get(build);
+    if (before && before.parts === kit.parts && before.lenses === kit.lenses) return before.grade;
+    const grade = worstOf(balanceOf(build, kit, 'metric'));
+    known.set(build, { parts: kit.parts, lenses: kit.lenses, grade });
+    return grade;
+  }
+  const rows = $derived(shoot.kit.builds.map((build) => ({ build, grade: gradeOf(build, shoot.kit) })));
 </script>
 
 <nav class="list" aria-label="Builds">
@@ -28,7 +38,9 @@
         {#each own as { build, grade } (build.id)}
           <li>
             <a href={href(build.id)} data-sveltekit-noscroll aria-current={build.id === here ? 'page' : undefined}
-              ><span class="shrink-0"><GradeMark {grade} /></span><span class="truncate">{build.name}</span></a
+              ><span class="w-7 shrink-0"
+                >{#if grade}<GradeMark {grade} />{/if}</span
+              ><span class="truncate">{build.name}</span></a
             >
           </li>
         {/each}

@@ -44,7 +44,7 @@
   const shots = $derived(build ? shotsOf(shoot, build) : []);
   const balance = $derived(build ? balanceOf(build, kit, preferences.units, shots.map(({ shot }) => shot)) : null); // prettier-ignore
   const views = $derived(build ? viewsOf(build, kit) : []);
-  const checks = $derived(build ? checklistOf(build, kit, shots.map(({ shot }) => shot)) : []); // prettier-ignore
+  const checks = $derived(build ? checklistOf(build, kit, shots.map(({ shot }) => shot), shoot.site.pieces) : []); // prettier-ignore
   const without = $derived(shoot.shots.filter((shot) => needOf(kit, shot).build === null).length);
 
   const putKit = (next: Kit, join: string | null) => store.change({ ...shoot, kit: next }, join);

@@ -45,6 +45,14 @@ describe('the verdict', () => {
   });
 });
 
+describe('the verdict on a rope', () => {
+  it('is none while a second line is on: forces are for a rigger', () => {
+    const rope = balanceOf(built('rope'), DEFAULT_KIT, 'metric');
+    expect(worstOf(rope)).toBeNull();
+    expect(verdictOf(rope)).toContain('qualified people');
+  });
+});
+
 describe('edits of the kit', () => {
   it('a sled set as solved rests level and drops as wished', () => {
     for (const id of ['sled-35', 'sled-85', 'sled-zoom', 'sled-wren']) {
