@@ -76,6 +76,13 @@ test('an own shoot of an older file has an empty bench that teaches the next ste
   await expect(page.getByRole('navigation', { name: 'Builds' }).getByRole('link').first()).toBeVisible();
 });
 
+test('a shot says which build it takes and what to balance again, and leads there', async ({ page }) => {
+  await page.goto('/shoot/first-flush/shot/shot-lane');
+  await expect(page.getByText('balance again tilt fore and aft')).toBeVisible();
+  await page.getByRole('link', { name: 'Gimbal with the 24–70' }).click();
+  await expect(page.getByRole('region', { name: 'Shots for it' })).toContainText('slide the camera’s plate back by 1.1 mm');
+});
+
 test.describe('on a phone beside the rig', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
