@@ -4,7 +4,7 @@ import { readShootFile } from '../src/formats/shoot-file';
 import { setupOf, type Setup } from '../src/model/shoot';
 import { DEFAULT_KIT } from '../src/model/defaults';
 import { motionOf } from '../src/motion/legs';
-import { balanceOf } from '../src/rig/build/balance';
+import { balanceOf } from '../src/rig/builds/balance';
 import { sampleShot } from '../src/motion/shown';
 import { readShot } from '../src/reading/read-shot';
 import { everywhere, siteMotion } from '../src/screen/layer-speed';

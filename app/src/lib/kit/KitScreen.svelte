@@ -11,12 +11,12 @@
   import { balanced } from '@gentle-arc/core/rig/balance/motor-gimbal';
   import { partLumps } from '@gentle-arc/core/rig/balance/masses';
   import { sledBalance, swing } from '@gentle-arc/core/rig/balance/sled';
-  import { balanceOf } from '@gentle-arc/core/rig/build/balance';
-  import { checklistOf } from '@gentle-arc/core/rig/build/checklist';
-  import { disturbedAxes } from '@gentle-arc/core/rig/build/disturbed';
-  import { viewsOf } from '@gentle-arc/core/rig/build/drawing';
-  import { needOf, shotsOf } from '@gentle-arc/core/rig/build/needs';
-  import { solutionFor } from '@gentle-arc/core/rig/build/sled-facts';
+  import { balanceOf } from '@gentle-arc/core/rig/builds/balance';
+  import { checklistOf } from '@gentle-arc/core/rig/builds/checklist';
+  import { disturbedAxes } from '@gentle-arc/core/rig/builds/disturbed';
+  import { viewsOf } from '@gentle-arc/core/rig/builds/drawing';
+  import { needOf, shotsOf } from '@gentle-arc/core/rig/builds/needs';
+  import { solutionFor } from '@gentle-arc/core/rig/builds/sled-facts';
   import Choice from '$lib/parts/Choice.svelte';
   import { newId } from '$lib/store/new-id';
   import { preferences } from '$lib/store/preferences.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Build } from '@gentle-arc/core/model/build';
-  import { draggedTo, type Handle, type RigView, type Shape } from '@gentle-arc/core/rig/build/drawing';
+  import { draggedTo, type Handle, type RigView, type Shape } from '@gentle-arc/core/rig/builds/drawing';
 
   /** One view of the rig to scale. Parts and pivots can be dragged, or moved with the arrow keys by a millimetre. */
   interface Props {

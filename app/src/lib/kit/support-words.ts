@@ -1,5 +1,5 @@
 import { IMPROVISED, type Support, type SupportKind } from '@gentle-arc/core/model/build';
-import { improvisedName } from '@gentle-arc/core/rig/build/improvised';
+import { improvisedName } from '@gentle-arc/core/rig/builds/improvised';
 import type { Unit } from '$lib/parts/NumberField.svelte';
 
 /** A piece of a sentence about a rig: words, a number that can be typed, or a choice. Ranges are those of the model, or narrower where a rig sets them. */
