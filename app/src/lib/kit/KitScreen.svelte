@@ -8,7 +8,6 @@
   import { DEFAULT_BUILDS, DEFAULT_PARTS } from '@gentle-arc/core/model/default-builds';
   import type { Kit } from '@gentle-arc/core/model/kit';
   import { K_FROM_LEVEL } from '@gentle-arc/core/rig/balance/elliptic';
-  import { balanced } from '@gentle-arc/core/rig/balance/motor-gimbal';
   import { partLumps } from '@gentle-arc/core/rig/balance/masses';
   import { sledBalance, swing } from '@gentle-arc/core/rig/balance/sled';
   import { balanceOf } from '@gentle-arc/core/rig/builds/balance';
@@ -16,7 +15,7 @@
   import { disturbedAxes } from '@gentle-arc/core/rig/builds/disturbed';
   import { viewsOf } from '@gentle-arc/core/rig/builds/drawing';
   import { needOf, shotsOf } from '@gentle-arc/core/rig/builds/needs';
-  import { solutionFor } from '@gentle-arc/core/rig/builds/sled-facts';
+  import { setAsTold } from '@gentle-arc/core/rig/builds/set-as-told';
   import Choice from '$lib/parts/Choice.svelte';
   import { newId } from '$lib/store/new-id';
   import { preferences } from '$lib/store/preferences.svelte';
@@ -30,7 +29,7 @@
   import RigPicture from './RigPicture.svelte';
   import SledCoach from './SledCoach.svelte';
   import SupportWords from './SupportWords.svelte';
-  import { withBuild, withMadeUpKit, withSolution } from './edits';
+  import { withBuild, withMadeUpKit } from './edits';
   import { verdictOf } from './verdict';
   import WindWords from './WindWords.svelte';
 
@@ -52,18 +51,7 @@
   const putSupport = (support: Support, join: string | null) => build && put({ ...build, support }, join);
   const settle = () => store.settle();
 
-  // One press sets the rig as the steps say.
-  const solution = $derived(build?.support.kind === 'sled' ? solutionFor(build.support, partLumps(build, kit.parts, kit.lenses), kit.parts) : null);
-  function setIt() {
-    if (!build) return;
-    if (solution && !('cannot' in solution)) put(withSolution(build, solution), null);
-    else if (build.support.kind === 'motorGimbal') putSupport(balanced(build.support, partLumps(build, kit.parts, kit.lenses)), null);
-    else if (build.support.kind === 'jib') {
-      const wants = balance?.facts.find(({ key }) => key === 'counterKg')?.value;
-      if (typeof wants === 'number') putSupport({ ...build.support, counterG: Math.round(wants * 1000) }, null);
-    }
-  }
-  const settable = $derived(build?.support.kind === 'motorGimbal' || build?.support.kind === 'jib' || (solution !== null && !('cannot' in solution)));
+  const told = $derived(build ? setAsTold(build, kit) : null);
 
   let swayDeg = $state(0);
   let frame = 0;
@@ -145,7 +133,7 @@
         {#each views as view (view.name)}<RigPicture {build} {view} swayDeg={view.name === 'From the side' ? swayDeg : 0} onchange={put} onsettle={settle} />{/each}
       </div>
       <div class="flex flex-wrap gap-x-4 py-1">
-        {#if settable}<button class="link font-semibold" onclick={setIt}>Set it as the steps say</button>{/if}
+        {#if told}<button class="link font-semibold" onclick={() => put(told, null)}>Set it as the steps say</button>{/if}
         {#if hangs?.dropS}<button class="link" onclick={watchDrop}>Watch the drop</button>{/if}
       </div>
       <SupportWords support={build.support} onchange={putSupport} onsettle={settle} />

@@ -50,7 +50,7 @@
               {#if open === thing.id}
                 <p class="said">
                   <input
-                    class="name"
+                    class="typed-word"
                     aria-label="Name of {thing.name}"
                     maxlength="80"
                     value={thing.name}
@@ -86,13 +86,5 @@
   .list {
     break-inside: avoid;
     padding-bottom: 1rem;
-  }
-  .name {
-    border: 0;
-    border-bottom: 1.5px dotted var(--soft);
-    background: transparent;
-    padding: 0.05rem 0.2rem;
-    color: var(--subject);
-    font-weight: 650;
   }
 </style>

@@ -81,7 +81,7 @@
         {#if open === part.id}
           <p class="said">
             <input
-              class="name"
+              class="typed-word"
               aria-label="Name of {part.name}"
               maxlength="80"
               value={part.name}
@@ -143,13 +143,5 @@
   .parts li {
     break-inside: avoid;
     padding: 0.15rem 0;
-  }
-  .name {
-    border: 0;
-    border-bottom: 1.5px dotted var(--soft);
-    background: transparent;
-    padding: 0.05rem 0.2rem;
-    color: var(--subject);
-    font-weight: 650;
   }
 </style>

@@ -69,6 +69,23 @@
     event.stopPropagation();
     onchange(draggedTo(build, view.name, handle, [shape.xMm, shape.yMm], [shape.xMm + to[0], shape.yMm + to[1]]), 'kit.keys');
   }
+
+  /** What can be taken hold of answers to pointer and keys. */
+  const grip = (shape: Shape & { xMm: number; yMm: number; handle: Handle | null }) => {
+    const { handle } = shape;
+    return handle === null
+      ? {}
+      : {
+          role: 'button',
+          tabindex: 0,
+          'aria-label': `Move ${shape.name}`,
+          onpointerdown: (event: PointerEvent & { currentTarget: Element }) => take(event, handle),
+          onpointermove: drag,
+          onpointerup: drop,
+          onpointercancel: drop,
+          onkeydown: (event: KeyboardEvent) => keys(event, shape, handle),
+        };
+  };
 </script>
 
 <figure aria-label={view.name} bind:clientWidth={width} bind:clientHeight={height}>
@@ -76,20 +93,7 @@
     <g transform="rotate({swayDeg} {px(0)} {py(0)})">
       {#each view.shapes as shape, i (i)}
         {#if shape.form === 'box'}
-          <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-          <g
-            class="box {shape.ink}"
-            class:held={shape.handle !== null}
-            role={shape.handle ? 'button' : undefined}
-            tabindex={shape.handle ? 0 : undefined}
-            aria-label={shape.handle ? `Move ${shape.name}` : undefined}
-            onpointerdown={shape.handle ? (event) => take(event, shape.handle as Handle) : undefined}
-            onpointermove={drag}
-            onpointerup={drop}
-            onpointercancel={drop}
-            onkeydown={shape.handle ? (event) => keys(event, shape, shape.handle as Handle) : undefined}
-            transform="rotate({-shape.turnDeg} {px(shape.xMm)} {py(shape.yMm)})"
-          >
+          <g class="box {shape.ink}" class:held={shape.handle !== null} {...grip(shape)} transform="rotate({-shape.turnDeg} {px(shape.xMm)} {py(shape.yMm)})">
             <title>{shape.name}</title>
             <rect
               x={px(shape.xMm - shape.widthMm / 2)}
@@ -111,19 +115,7 @@
             ><title>{shape.name}</title></polyline
           >
         {:else}
-          <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-          <g
-            class={shape.ink}
-            class:held={shape.handle !== null}
-            role={shape.handle ? 'button' : undefined}
-            tabindex={shape.handle ? 0 : undefined}
-            aria-label={shape.handle ? `Move ${shape.name}` : undefined}
-            onpointerdown={shape.handle ? (event) => take(event, shape.handle as Handle) : undefined}
-            onpointermove={drag}
-            onpointerup={drop}
-            onpointercancel={drop}
-            onkeydown={shape.handle ? (event) => keys(event, shape, shape.handle as Handle) : undefined}
-          >
+          <g class={shape.ink} class:held={shape.handle !== null} {...grip(shape)}>
             <title>{shape.name}</title>
             {#if shape.ink === 'centre'}
               <circle cx={px(shape.xMm)} cy={py(shape.yMm)} r="7" class="ring" />

@@ -4,9 +4,8 @@ import { DEFAULT_BUILDS, DEFAULT_PARTS } from '@gentle-arc/core/model/default-bu
 import { DEFAULT_KIT, newShoot } from '@gentle-arc/core/model/defaults';
 import { balanceOf } from '@gentle-arc/core/rig/builds/balance';
 import { draggedTo, viewsOf } from '@gentle-arc/core/rig/builds/drawing';
-import { solutionFor } from '@gentle-arc/core/rig/builds/sled-facts';
-import { partLumps } from '@gentle-arc/core/rig/balance/masses';
-import { withBuild, withMadeUpKit, withSolution } from './edits';
+import { setAsTold } from '@gentle-arc/core/rig/builds/set-as-told';
+import { withBuild, withMadeUpKit } from './edits';
 import { changedThing, namedBy, THINGS, type ThingList } from './kit-things';
 import { readPartsJson } from './parts-file';
 import { fieldOf, SUPPORT_WORDS, withField } from './support-words';
@@ -57,15 +56,23 @@ describe('edits of the kit', () => {
   it('a sled set as solved rests level and drops as wished', () => {
     for (const id of ['sled-35', 'sled-85', 'sled-zoom', 'sled-wren']) {
       const build = built(id);
-      if (build.support.kind !== 'sled') throw new Error(id);
-      const solution = solutionFor(build.support, partLumps(build, DEFAULT_PARTS, DEFAULT_KIT.lenses), DEFAULT_PARTS);
-      if ('cannot' in solution) throw new Error(`${id}: ${solution.cannot}`);
-      const set = withSolution(build, solution);
+      const set = setAsTold(build, DEFAULT_KIT);
+      if (!set) throw new Error(id);
       expect(BuildSchema.safeParse(set).success).toBe(true);
       const facts = balanceOf(set, withBuild(DEFAULT_KIT, set), 'metric').facts;
       expect(facts.find(({ key }) => key === 'leanForeDeg')?.value).toBeCloseTo(0, 6);
       expect(facts.find(({ key }) => key === 'dropS')?.grade).toBe('fits');
     }
+  });
+  it('a gimbal and a jib set as told stay where they are left; what has nothing to set is left alone', () => {
+    for (const id of ['gimbal-35', 'jib']) {
+      const set = setAsTold(built(id), DEFAULT_KIT);
+      if (!set) throw new Error(id);
+      const said = balanceOf(set, DEFAULT_KIT, 'metric').facts.filter(({ said: words }) => words === 'stays where it is left');
+      expect(said).toHaveLength(id === 'jib' ? 1 : 4);
+    }
+    expect(setAsTold(built('rope'), DEFAULT_KIT)).toBeNull();
+    expect(setAsTold({ ...built('sled-35'), parts: [] }, DEFAULT_KIT)).toBeNull();
   });
   it('the made-up kit comes to an older kit without naming what is not there', () => {
     const old = { ...DEFAULT_KIT, lenses: DEFAULT_KIT.lenses.slice(0, 1), rigs: DEFAULT_KIT.rigs.filter(({ id }) => id === 'rig-gimbal'), parts: [], builds: [] };

@@ -16,6 +16,7 @@ import { buildCautions } from './cautions';
 import { fact, type Balance, type Fact } from './fact';
 import { gradeOf, gradeOfMargin } from './grade';
 import { improvisedFacts, improvisedSteps } from './improvised';
+import { saySlide } from './slides';
 import { sledFacts, sledSteps, solutionFor } from './sled-facts';
 
 type Told = Pick<Balance, 'facts' | 'steps'>;
@@ -77,13 +78,6 @@ function pictureDeg(build: Build, kit: Kit): number | null {
 
 const improvisedTold = (support: Improvised, headKg: number, units: Units): Told => ({ facts: improvisedFacts(support, headKg, units), steps: improvisedSteps(support) });
 
-const SLIDE: Record<string, [string, string, string]> = {
-  'tilt, fore and aft': ['the camera’s plate', 'forward', 'back'],
-  'tilt, up and down': ['the camera’s plate', 'up', 'down'],
-  roll: ['the cage', 'to the right', 'to the left'],
-  pan: ['the roll arm', 'forward', 'back'],
-};
-
 function gimbalTold(gimbal: MotorGimbal, placed: readonly Lump[], units: Units): Told {
   const found = gimbalBalance(gimbal, placed);
   const facts: Fact[] = [
@@ -95,11 +89,10 @@ function gimbalTold(gimbal: MotorGimbal, placed: readonly Lump[], units: Units):
   ]; // prettier-ignore
   const steps = ['Motors off. Everything on as it will shoot, zoom set and taped.'];
   for (const { name, slideMm } of found.axes) {
-    const [what, more, less] = SLIDE[name];
     steps.push(
       Math.abs(slideMm) < 0.3
         ? `${name[0].toUpperCase() + name.slice(1)}: leave it.`
-        : `${name[0].toUpperCase() + name.slice(1)}: slide ${what} ${slideMm > 0 ? more : less} by ${sayMm(Math.abs(slideMm), units)}, until it stays where it is left.`,
+        : `${name[0].toUpperCase() + name.slice(1)}: ${saySlide(name, slideMm, units)}, until it stays where it is left.`,
     );
   }
   return { facts, steps };

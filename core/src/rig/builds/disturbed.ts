@@ -1,9 +1,10 @@
 import type { Build } from '../../model/build';
 import type { Kit } from '../../model/kit';
 import type { Shot } from '../../model/shot';
-import { sayMm, type Units } from '../../model/units';
+import type { Units } from '../../model/units';
 import { partLumps } from '../balance/masses';
 import { gimbalBalance } from '../balance/motor-gimbal';
+import { saySlide } from './slides';
 
 /** A build with a shot's lens, and zoomed as the shot is: the new lens sits with its mount where the old one's was. The same build where the kit has no such lens among its parts. */
 export function asFor(build: Build, kit: Kit, shot: Shot): Build {
@@ -19,13 +20,6 @@ export function asFor(build: Build, kit: Kit, shot: Shot): Build {
 /** Slides below this are not felt. */
 const FELT_MM = 0.5;
 
-const PLATES: Record<string, [what: string, more: string, less: string]> = {
-  'tilt, fore and aft': ['the camera’s plate', 'forward', 'back'],
-  'tilt, up and down': ['the camera’s plate', 'up', 'down'],
-  roll: ['the cage', 'to the right', 'to the left'],
-  pan: ['the roll arm', 'forward', 'back'],
-};
-
 /** Which axes of a balanced motor gimbal a shot's lens or zoom disturbs, and how far to slide which plate for it; none for other rigs. The tilt balances are done first, so pan is what is left after them. */
 export function disturbedAxes(build: Build, kit: Kit, shot: Shot, units: Units): string[] {
   const { support } = build;
@@ -37,7 +31,6 @@ export function disturbedAxes(build: Build, kit: Kit, shot: Shot, units: Units):
     if (name === 'pan') return [];
     const byMm = slideMm - before.axes[i].slideMm;
     if (Math.abs(byMm) < FELT_MM) return [];
-    const [what, more, less] = PLATES[name];
-    return [`${name}: slide ${what} ${byMm > 0 ? more : less} by ${sayMm(Math.abs(byMm), units)}`];
+    return [`${name}: ${saySlide(name, byMm, units)}`];
   });
 }
