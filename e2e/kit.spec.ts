@@ -120,3 +120,22 @@ test.describe('on a phone beside the rig', () => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
   });
 });
+
+test('a new rig is started empty and says what is missing; a lens is copied, typed over, and kept while something names it', async ({ page }) => {
+  await page.goto(KIT);
+  await page.getByRole('combobox', { name: 'Put another together' }).selectOption({ label: 'a new rope' });
+  await expect(page.getByRole('textbox', { name: 'Name of the build' })).toHaveValue('New rope');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Put the camera on');
+  const things = page.getByRole('region', { name: 'Cameras, lenses, filters, rigs' });
+  await things.getByRole('button', { name: 'Moss 85' }).click();
+  await things.getByRole('button', { name: 'Delete' }).click();
+  await expect(things.getByRole('alert')).toContainText('Moss 85 is named by');
+  await things.getByRole('button', { name: 'Copy' }).click();
+  const longest = things.getByRole('textbox', { name: 'Moss 85, again, at its longest' });
+  await longest.fill('20');
+  await longest.press('Enter');
+  await expect(things.getByRole('alert')).toContainText('swap the two');
+  await longest.fill('90');
+  await longest.press('Enter');
+  await expect(longest).toHaveValue('90 mm');
+});
