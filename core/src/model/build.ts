@@ -1,6 +1,7 @@
 import * as z from 'zod';
+import { idText, nameText } from './text';
 
-const named = { id: z.string().min(1), name: z.string().min(1).max(80) };
+const named = { id: idText, name: nameText(80) };
 const offsetMm = z.number().min(-3000).max(3000);
 
 export const PART_KINDS = ['camera', 'lens', 'filter', 'battery', 'plate', 'monitor', 'microphone', 'head', 'weight', 'bag', 'other'] as const;
@@ -177,6 +178,9 @@ export const SupportSchema = z.discriminatedUnion('kind', [
   ImprovisedSchema,
 ]);
 
+/** What the key of an own item of a checklist begins with among those that are ticked. */
+export const OWN_CHECK = 'own.';
+
 /** Parts put together as they will shoot, on one rig. */
 export const BuildSchema = z.strictObject({
   ...named,
@@ -188,7 +192,7 @@ export const BuildSchema = z.strictObject({
   support: SupportSchema,
   /** Items of the checklist that are done, by their keys, and own items. */
   ticked: z.array(z.string().min(1)).max(200),
-  ownChecks: z.array(z.strictObject({ id: z.string().min(1), text: z.string().min(1).max(120) })).max(60),
+  ownChecks: z.array(z.strictObject({ id: idText, text: nameText(120) })).max(60),
 });
 
 export type Part = z.infer<typeof PartSchema>;

@@ -1,3 +1,4 @@
+import { USUAL_BENCH } from './bench';
 import { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
 import { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT } from './default-rigs';
 import type { Kit } from './kit';
@@ -15,6 +16,7 @@ export const DEFAULT_KIT: Kit = {
       pictureWidthPx: 6000,
       pictureHeightPx: 3376,
       frameRatesHz: [24, 25, 30, 50, 60, 120],
+      picturesFrom: [],
       readOutMs: 20,
       dataRateMbps: 200,
       bufferAboveHz: 120,
@@ -28,6 +30,7 @@ export const DEFAULT_KIT: Kit = {
       pictureWidthPx: 3840,
       pictureHeightPx: 2160,
       frameRatesHz: [24, 25, 30, 50, 60],
+      picturesFrom: [],
       readOutMs: 26,
       dataRateMbps: 100,
       bufferAboveHz: 60,
@@ -41,6 +44,7 @@ export const DEFAULT_KIT: Kit = {
       pictureWidthPx: 5120,
       pictureHeightPx: 2700,
       frameRatesHz: [24, 25, 30, 50, 60],
+      picturesFrom: [],
       readOutMs: 22,
       dataRateMbps: 150,
       bufferAboveHz: 60,
@@ -103,6 +107,7 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     light: { ev100: 15, iso: 100 },
     filterIds: [],
     playback: { reversed: false, ramp: [] },
+    bench: USUAL_BENCH,
     variant: 'A',
     other: null,
   };

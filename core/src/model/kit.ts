@@ -1,25 +1,41 @@
 import * as z from 'zod';
 import { BuildSchema, PartSchema } from './build';
+import { idText, nameText } from './text';
 
-const named = { id: z.string().min(1), name: z.string().min(1).max(80) };
+const named = { id: idText, name: nameText(80) };
 
 /** A camera: the sensor area it records from, the picture it writes, and the frame rates it offers. */
-export const CameraSchema = z.strictObject({
-  ...named,
-  sensorWidthMm: z.number().min(1).max(120),
-  sensorHeightMm: z.number().min(1).max(120),
-  pictureWidthPx: z.number().int().min(160).max(20000),
-  pictureHeightPx: z.number().int().min(120).max(20000),
-  frameRatesHz: z.array(z.number().min(1).max(2000)).min(1),
-  /** From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all at once. */
-  readOutMs: z.number().min(0).max(200),
-  /** What it writes to its card at its first frame rate; more frames write more. */
-  dataRateMbps: z.number().min(1).max(20000),
-  /** Above this rate it records only into a buffer. */
-  bufferAboveHz: z.number().min(1).max(2000),
-  /** How long the buffer lasts, s of action. */
-  bufferS: z.number().min(0.1).max(3600),
-});
+export const CameraSchema = z
+  .strictObject({
+    ...named,
+    sensorWidthMm: z.number().min(1).max(120),
+    sensorHeightMm: z.number().min(1).max(120),
+    pictureWidthPx: z.number().int().min(160).max(20000),
+    pictureHeightPx: z.number().int().min(120).max(20000),
+    frameRatesHz: z.array(z.number().min(1).max(2000)).min(1),
+    /** Pictures of another size that it writes from a frame rate on, slowest first. */
+    picturesFrom: z
+      .array(z.strictObject({ fromHz: z.number().min(1).max(2000), widthPx: z.number().int().min(160).max(20000), heightPx: z.number().int().min(120).max(20000) }))
+      .max(8),
+    /** From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all at once. */
+    readOutMs: z.number().min(0).max(200),
+    /** What it writes to its card at its first frame rate; more frames write more. */
+    dataRateMbps: z.number().min(1).max(20000),
+    /** Above this rate it records only into a buffer. */
+    bufferAboveHz: z.number().min(1).max(2000),
+    /** How long the buffer lasts, s of action. */
+    bufferS: z.number().min(0.1).max(3600),
+  })
+  .superRefine(({ picturesFrom }, context) => {
+    picturesFrom.forEach(({ fromHz }, i) => {
+      if (i > 0 && fromHz <= picturesFrom[i - 1].fromHz)
+        context.addIssue({
+          code: 'custom',
+          path: ['picturesFrom', i, 'fromHz'],
+          message: `must be above the rate before it (${picturesFrom[i - 1].fromHz}); put them in order of rate`,
+        });
+    });
+  });
 
 /** A lens. A prime has equal shortest and longest focal lengths. */
 export const LensSchema = z
@@ -118,3 +134,9 @@ export type RigKind = Rig['kind'];
 export type Filter = z.infer<typeof FilterSchema>;
 export type Gait = z.infer<typeof GaitSchema>;
 export type Kit = z.infer<typeof KitSchema>;
+
+/** The camera as it records at a frame rate: with the picture it writes then. */
+export function cameraAt(camera: Camera, captureRateHz: number): Camera {
+  const other = camera.picturesFrom.findLast(({ fromHz }) => fromHz <= captureRateHz);
+  return other ? { ...camera, pictureWidthPx: other.widthPx, pictureHeightPx: other.heightPx } : camera;
+}

@@ -1,3 +1,5 @@
+import { USUAL_BENCH } from './bench';
+import { OWN_CHECK } from './build';
 import { DEFAULT_AIM, DEFAULT_KIT } from './defaults';
 import { DEFAULT_GAITS, USUAL_GAIT, usualRig } from './default-rigs';
 import { RIG_KINDS, type Rig, type RigKind } from './kit';
@@ -87,6 +89,52 @@ function toVersion5(shoot: Row): Row {
   return { ...shoot, version: 5, kit: isRow(shoot.kit) ? { parts: [], builds: [], ...shoot.kit } : shoot.kit };
 }
 
+const UNNAMED = 'Unnamed';
+
+/** Rows under ids that only the first of them has: what repeats an id gets a number behind it. */
+function toldApart(list: unknown[]): unknown[] {
+  const seen = new Set<unknown>();
+  return list.map((row) => {
+    if (!isRow(row) || typeof row.id !== 'string') return row;
+    let id = row.id;
+    for (let k = 2; seen.has(id); k += 1) id = `${row.id}-${k}`;
+    seen.add(id);
+    return id === row.id ? row : { ...row, id };
+  });
+}
+
+/** From version 5 to 6: shots keep what is worked out on the Lens screen, cameras may write other sizes from a rate on; a name is more than white space, a piece walks once in a shot, and the own items of a checklist stand apart from the usual ones. */
+function toVersion6(shoot: Row): Row {
+  const named = (row: unknown): unknown => (isRow(row) && typeof row.name === 'string' && row.name !== '' && row.name.trim() === '' ? { ...row, name: UNNAMED } : row);
+  const list = (value: unknown): unknown => (Array.isArray(value) ? value.map(named) : value);
+  const walkOnce = (plan: Row): Row => {
+    const walkers = new Set<unknown>();
+    return Array.isArray(plan.walks) ? { ...plan, walks: plan.walks.filter((walk) => !isRow(walk) || (!walkers.has(walk.pieceId) && walkers.add(walk.pieceId))) } : plan;
+  };
+  const build = (row: unknown): unknown => {
+    if (!isRow(row) || !Array.isArray(row.ownChecks) || !Array.isArray(row.ticked)) return row;
+    const ownChecks = toldApart(row.ownChecks.filter((check) => !isRow(check) || typeof check.text !== 'string' || check.text.trim() !== ''));
+    const own = new Set(ownChecks.map((check) => (isRow(check) ? check.id : null)));
+    return { ...row, ownChecks, ticked: row.ticked.map((key) => (own.has(key) ? `${OWN_CHECK}${String(key)}` : key)) };
+  };
+  const kit = isRow(shoot.kit) ? (Object.fromEntries(Object.entries(shoot.kit).map(([key, value]) => [key, list(value)])) as Row) : shoot.kit;
+  return {
+    ...(named(shoot) as Row),
+    version: 6,
+    site: isRow(shoot.site) ? { ...shoot.site, pieces: list(shoot.site.pieces) } : shoot.site,
+    kit: isRow(kit)
+      ? {
+          ...kit,
+          cameras: rows(kit.cameras).map((camera) => (isRow(camera) ? { picturesFrom: [], ...camera } : camera)),
+          builds: Array.isArray(kit.builds) ? kit.builds.map(build) : kit.builds,
+        }
+      : kit,
+    shots: Array.isArray(shoot.shots)
+      ? shoot.shots.map((shot) => (isRow(shot) ? { bench: USUAL_BENCH, ...walkOnce(named(shot) as Row), other: isRow(shot.other) ? walkOnce(shot.other) : shot.other } : shot))
+      : shoot.shots,
+  };
+}
+
 /** Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order stays so for the check to find. */
 export function migrated(value: unknown): unknown {
   let shoot = value;
@@ -94,5 +142,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 2) shoot = toVersion3(shoot);
   if (isRow(shoot) && shoot.version === 3) shoot = toVersion4(shoot);
   if (isRow(shoot) && shoot.version === 4) shoot = toVersion5(shoot);
+  if (isRow(shoot) && shoot.version === 5) shoot = toVersion6(shoot);
   return shoot;
 }

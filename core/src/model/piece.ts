@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { idText, nameText } from './text';
 
 export const LAYERS = ['auto', 'near', 'subject', 'far'] as const;
 
@@ -7,8 +8,8 @@ export const LAYERS = ['auto', 'near', 'subject', 'far'] as const;
  * north; its length runs along the heading), and a bounding size: length along the heading, depth across it, height up.
  */
 const placed = {
-  id: z.string().min(1),
-  name: z.string().min(1).max(80),
+  id: idText,
+  name: nameText(80),
   xM: z.number().min(-5000).max(5000),
   yM: z.number().min(-5000).max(5000),
   zM: z.number().min(-500).max(500),

@@ -1,4 +1,5 @@
 import type * as z from 'zod';
+import { clipped } from './text';
 
 /** One thing wrong with a value that crossed a border: the path to the field, and a sentence that names it and the mend. */
 export interface Problem {
@@ -9,7 +10,7 @@ export interface Problem {
 /** `['shots', 1, 'timing', 'durationS']` as `shots[1].timing.durationS`; the whole value is `(the whole file)`. */
 export function pathText(path: readonly PropertyKey[]): string {
   let text = '';
-  for (const key of path) text += typeof key === 'number' ? `[${key}]` : (text ? '.' : '') + String(key);
+  for (const key of path) text += typeof key === 'number' ? `[${key}]` : (text ? '.' : '') + clipped(String(key), 40);
   return text || '(the whole file)';
 }
 
@@ -24,8 +25,9 @@ function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
 
 const said = (value: unknown): string => {
   if (value === undefined) return 'missing';
-  const text = typeof value === 'string' ? `"${value}"` : Array.isArray(value) ? 'a list' : value !== null && typeof value === 'object' ? 'an object' : String(value);
-  return text.length > 60 ? text.slice(0, 57) + '…' : text;
+  const text =
+    typeof value === 'string' ? `"${value}"` : Array.isArray(value) ? `a list of ${value.length}` : value !== null && typeof value === 'object' ? 'an object' : String(value);
+  return clipped(text, 60);
 };
 
 /** Turns what Zod reports into sentences, in the order Zod found them. `value` is what was checked. */
@@ -44,7 +46,7 @@ export function problemsOf(error: z.ZodError, value: unknown): Problem[] {
       case 'invalid_value':
         return { path, sentence: `${path} must be ${issue.values.map(said).join(' or ')}; it is ${said(found)}.` };
       case 'unrecognized_keys':
-        return { path, sentence: `${path} has ${issue.keys.map(said).join(' and ')}, which this format does not know; take it out.` };
+        return { path, sentence: `${path} has ${listed(issue.keys)}, which this format does not know; take it out.` };
       case 'invalid_union':
         return { path, sentence: `${path} is ${said(found)}, which is not one of the kinds this format knows.` };
       default:
@@ -52,6 +54,9 @@ export function problemsOf(error: z.ZodError, value: unknown): Problem[] {
     }
   });
 }
+
+/** Keys that this format does not know, the first few of them. */
+const listed = (keys: readonly string[]): string => keys.slice(0, 3).map(said).join(' and ') + (keys.length > 3 ? ` and ${keys.length - 3} more` : '');
 
 const countedUnit = (origin: string): string => (origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : '');
 const article = (type: string): string => (type === 'int' ? 'a whole number' : /^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`);

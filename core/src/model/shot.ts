@@ -1,5 +1,7 @@
 import * as z from 'zod';
+import { BenchSchema } from './bench';
 import { MoveSchema } from './move';
+import { idText, nameText } from './text';
 
 /** A subject is here at this time. Times run from the start of the shot and may begin before it or end after it. */
 export const WalkPointSchema = z.strictObject({
@@ -137,10 +139,11 @@ export const PlanSchema = z.strictObject(plan);
 
 /** A shot is made one way; another way can be kept beside it. `variant` says which of the two the shot's own fields are. */
 export const ShotSchema = z.strictObject({
-  id: z.string().min(1),
-  name: z.string().min(1).max(120),
+  id: idText,
+  name: nameText(120),
   note: z.string().max(2000),
   ...plan,
+  bench: BenchSchema,
   variant: z.enum(['A', 'B']),
   other: PlanSchema.nullable(),
 });

@@ -1,4 +1,4 @@
-import type { Build } from '../../model/build';
+import { OWN_CHECK, type Build } from '../../model/build';
 import type { Kit } from '../../model/kit';
 import type { Piece } from '../../model/piece';
 import type { Shot } from '../../model/shot';
@@ -60,7 +60,7 @@ export function checklistOf(build: Build, kit: Kit, shots: readonly Shot[], piec
   add('word', 'The word that stops everything agreed', kind === 'wheels' || kind === 'drone' || kind === 'jib' || kind === 'rope');
   add('tape', 'Taped what can loosen, tried with a dummy', kind === 'improvised');
   add('spares', 'Spare batteries and cards within reach');
-  return [...checks, ...build.ownChecks.map(({ id, text }) => ({ key: id, said: text, own: true }))];
+  return [...checks, ...build.ownChecks.map(({ id, text }) => ({ key: `${OWN_CHECK}${id}`, said: text, own: true }))];
 }
 
 function zooms(kit: Kit, lensId: string | null): boolean {

@@ -1,0 +1,64 @@
+import * as z from 'zod';
+import { KitSchema } from './kit';
+import { pathText, problemsOf, type Problem } from './problems';
+import { checkReferences } from './references';
+import { ShootSchema, SiteSchema, type Shoot } from './shoot';
+import { clipped } from './text';
+
+/**
+ * Whether a shoot that the app has changed is still one that can be read back. The same rules as `ShootSchema`, but rows
+ * (pieces, shots, things of the kit) that were in order before are not looked at again: a shoot is never changed in place,
+ * so a row that is the same object is the same row.
+ */
+
+/** A list as long as it may be, whatever its rows are. */
+const lengthOnly = (list: z.ZodArray): z.ZodArray => z.array(z.unknown()).check(...((list._zod.def.checks ?? []) as z.core.$ZodCheck<unknown[]>[]));
+
+const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => readonly object[] }[] = [
+  { path: ['site', 'pieces'], list: SiteSchema.shape.pieces, rowsOf: ({ site }) => site.pieces },
+  { path: ['shots'], list: ShootSchema.shape.shots, rowsOf: ({ shots }) => shots },
+  ...(Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[]).map((name) => ({
+    path: ['kit', name],
+    list: KitSchema.shape[name] as z.ZodArray,
+    rowsOf: ({ kit }: Shoot) => kit[name] as readonly object[],
+  })),
+];
+
+/** What is not a row: name, note, delivery, limits, and that there are no other fields. */
+const ShellSchema = z.strictObject({
+  ...ShootSchema.shape,
+  site: z.strictObject({ pieces: lengthOnly(SiteSchema.shape.pieces) }),
+  kit: z.strictObject(Object.fromEntries(Object.entries(KitSchema.shape).map(([name, list]) => [name, lengthOnly(list as z.ZodArray)]))),
+  shots: lengthOnly(ShootSchema.shape.shots),
+});
+
+const inOrder = new WeakSet<object>();
+
+/** Every problem of a shoot, in sentences that name the field; empty when it can be kept. */
+export function problemsIn(shoot: Shoot): Problem[] {
+  const shell = ShellSchema.safeParse(shoot);
+  if (!shell.success) return problemsOf(shell.error, shoot);
+  for (const { path, list, rowsOf } of LISTS)
+    for (const [i, row] of rowsOf(shoot).entries()) {
+      if (inOrder.has(row)) continue;
+      const checked = z.safeParse(list.element, row);
+      if (!checked.success) return problemsOf(new z.ZodError(checked.error.issues.map((issue) => ({ ...issue, path: [...path, i, ...issue.path] }))), shoot);
+      inOrder.add(row);
+    }
+  const found: Problem[] = [];
+  checkReferences(shoot, (path, message) => found.push({ path: pathText(path), sentence: `${pathText(path)} ${message}.` }));
+  return found;
+}
+
+/** Things of a shoot by what a person calls them: `shots[2].timing.durationS` is `“The stair”: durationS`. */
+export function saidOf(shoot: Shoot, { path, sentence }: Problem): string {
+  for (const { path: list, rowsOf } of LISTS) {
+    const start = `${list.join('.')}[`;
+    if (!path.startsWith(start)) continue;
+    const index = Number.parseInt(path.slice(start.length), 10);
+    const row = rowsOf(shoot)[index] as { name?: string } | undefined;
+    const whole = `${start}${index}]`;
+    if (row?.name?.trim()) return sentence.replace(whole, `“${clipped(row.name)}”`).replace('”.', '”: ');
+  }
+  return sentence;
+}

@@ -1,0 +1,68 @@
+import { parametersOf } from './move';
+import type { Shoot } from './shoot';
+import { focusTargets, legsOf, type Plan } from './shot';
+import { clipped } from './text';
+
+type Path = (string | number)[];
+
+/** Tells everything of a shoot that names what is not there, or is told twice, by its path and why. */
+export function checkReferences(shoot: Shoot, refuse: (path: Path, message: string) => void): void {
+  const { kit, site } = shoot;
+  const uniqueIds = (rows: readonly { id: string }[], path: Path): Set<string> => {
+    const seen = new Set<string>();
+    rows.forEach(({ id }, i) => {
+      if (seen.has(id)) refuse([...path, i, 'id'], `repeats "${clipped(id)}"; give each its own`);
+      seen.add(id);
+    });
+    return seen;
+  };
+  const pieces = uniqueIds(site.pieces, ['site', 'pieces']);
+  const cameras = uniqueIds(kit.cameras, ['kit', 'cameras']);
+  const lenses = uniqueIds(kit.lenses, ['kit', 'lenses']);
+  const rigs = uniqueIds(kit.rigs, ['kit', 'rigs']);
+  const gaits = uniqueIds(kit.gaits, ['kit', 'gaits']);
+  const filters = uniqueIds(kit.filters, ['kit', 'filters']);
+  const parts = uniqueIds(kit.parts, ['kit', 'parts']);
+  uniqueIds(kit.builds, ['kit', 'builds']);
+  uniqueIds(shoot.shots, ['shots']);
+
+  const known = (ids: Set<string>, id: string, path: Path, where: string) => {
+    if (!ids.has(id)) refuse(path, `names "${clipped(id)}", which is not in ${where}; choose one that is`);
+  };
+  kit.parts.forEach(({ of }, i) => {
+    if (of !== null && ![cameras, lenses, filters].some((ids) => ids.has(of)))
+      refuse(['kit', 'parts', i, 'of'], `names "${clipped(of)}", which is no camera, lens or filter of the kit; choose one that is, or null`);
+  });
+  kit.builds.forEach((build, i) => {
+    const path = ['kit', 'builds', i];
+    known(rigs, build.rigId, [...path, 'rigId'], 'kit.rigs');
+    build.parts.forEach(({ partId }, k) => known(parts, partId, [...path, 'parts', k, 'partId'], 'kit.parts'));
+    uniqueIds(build.ownChecks, [...path, 'ownChecks']);
+  });
+
+  const checkPlan = (plan: Plan, path: Path) => {
+    known(cameras, plan.cameraId, [...path, 'cameraId'], 'kit.cameras');
+    known(lenses, plan.lensId, [...path, 'lensId'], 'kit.lenses');
+    known(rigs, plan.rigId, [...path, 'rigId'], 'kit.rigs');
+    known(gaits, plan.gaitId, [...path, 'gaitId'], 'kit.gaits');
+    if (plan.subjectId !== null) known(pieces, plan.subjectId, [...path, 'subjectId'], 'site.pieces');
+    plan.filterIds.forEach((id, k) => known(filters, id, [...path, 'filterIds', k], 'kit.filters'));
+    legsOf(plan).forEach(({ move }, k) => {
+      for (const { key } of parametersOf(move.kind).filter(({ type }) => type === 'piece')) {
+        const id = (move as Record<string, unknown>)[key];
+        if (typeof id === 'string') known(pieces, id, [...path, ...(k === 0 ? ['move', key] : ['then', k - 1, 'move', key])], 'site.pieces');
+      }
+    });
+    for (const { target, at } of focusTargets(plan.focus)) if (target.on === 'piece') known(pieces, target.pieceId, [...path, 'focus', ...at, 'pieceId'], 'site.pieces');
+    const walkers = new Set<string>();
+    plan.walks.forEach(({ pieceId }, k) => {
+      known(pieces, pieceId, [...path, 'walks', k, 'pieceId'], 'site.pieces');
+      if (walkers.has(pieceId)) refuse([...path, 'walks', k, 'pieceId'], `walks a second time ("${clipped(pieceId)}"); a piece has one walk in a shot`);
+      walkers.add(pieceId);
+    });
+  };
+  shoot.shots.forEach((shot, i) => {
+    checkPlan(shot, ['shots', i]);
+    if (shot.other) checkPlan(shot.other, ['shots', i, 'other']);
+  });
+}
