@@ -1,9 +1,20 @@
 import { svelte } from '@sveltejs/vite-plugin-svelte';
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 import { fileURLToPath } from 'node:url';
 
+const alias = { $lib: fileURLToPath(new URL('./app/src/lib', import.meta.url)) };
+const plugins = [svelte()];
+
 export default defineConfig({
-  plugins: [svelte()],
-  resolve: { alias: { $lib: fileURLToPath(new URL('./app/src/lib', import.meta.url)) } },
-  test: { include: ['core/**/*.test.ts', 'app/src/**/*.test.ts'], testTimeout: 60_000 },
+  test: {
+    testTimeout: 60_000,
+    // Every processor works: Vitest would leave one idle, which here is half of them.
+    maxWorkers: availableParallelism(),
+    projects: [
+      // The core keeps no state between tests: its files share one load of the modules.
+      { plugins, resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts'], isolate: false, testTimeout: 60_000, exclude: ['core/src/formats/formats.test.ts'] } },
+      { plugins, resolve: { alias }, test: { name: 'app', include: ['app/src/**/*.test.ts', 'core/src/formats/formats.test.ts'], testTimeout: 60_000 } },
+    ],
+  },
 });

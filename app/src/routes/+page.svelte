@@ -1,98 +1,98 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
-  import { resolve } from '$app/paths';
-  import { Button, Toast } from 'flowbite-svelte';
-  import { Refusal } from '@gentle-arc/core/formats/refusal';
-  import { readShootFile, SHOOT_FILE_ENDING } from '@gentle-arc/core/formats/shoot-file';
+  import { Button } from 'flowbite-svelte';
+  import { MOST_MB } from '@gentle-arc/core/formats/any-file';
+  import { SHOOT_FILE_ENDING } from '@gentle-arc/core/formats/shoot-file';
   import { newShoot } from '@gentle-arc/core/model/defaults';
+  import { differencesOf } from '@gentle-arc/core/model/differences';
   import type { Shoot } from '@gentle-arc/core/model/shoot';
   import { lengthOnScreenS } from '@gentle-arc/core/motion/playback';
+  import { opening } from '$lib/files/opening.svelte';
   import PlanThumb from '$lib/home/PlanThumb.svelte';
+  import { openHref, shotsHref } from '$lib/links';
   import Mark from '$lib/parts/Mark.svelte';
-  import { allShoots, deleteShoot, saveShoot } from '$lib/store/database';
+  import { exportShoot } from '$lib/shots/exports';
+  import { bringBack, listShoots, removeShoot, saveShoot, type Listed } from '$lib/store/database';
   import { DEMO_ID, fetchDemo } from '$lib/store/demo';
+  import { allInMemory, forgetMemory, keepInMemory } from '$lib/store/memory';
   import { newId } from '$lib/store/new-id';
+  import { hearTabs } from '$lib/store/tabs';
+  import { storageTrouble } from '$lib/store/trouble';
 
-  let demo: Shoot | null = $state.raw(null);
-  let own: Shoot[] = $state.raw([]);
+  let shipped: Shoot | null = $state.raw(null);
+  let rows: Listed[] = $state.raw([]);
+  let unkept: Shoot[] = $state.raw(allInMemory());
   let problem: string | null = $state(null);
-  let said: { text: string; undo?: () => Promise<void> } | null = $state.raw(null);
-  let changedDemo = $state(false);
+  let demoProblem: string | null = $state(null);
   let files: HTMLInputElement;
 
+  const kept = $derived(rows.find(({ id }) => id === DEMO_ID) ?? null);
+  const demo = $derived(kept?.shoot ?? shipped);
+  const changedDemo = $derived(kept !== null && shipped !== null && (kept.shoot === null || differencesOf(kept.shoot, shipped, { one: '', other: '' }).length > 0));
+  const own = $derived(rows.filter(({ id }) => id !== DEMO_ID));
+
   async function list() {
-    const shoots = await allShoots();
-    own = shoots.filter((shoot) => shoot.id !== DEMO_ID);
-    const kept = shoots.find((shoot) => shoot.id === DEMO_ID);
-    const shipped = await fetchDemo();
-    if (!kept) await saveShoot(shipped);
-    changedDemo = kept !== undefined && JSON.stringify(kept) !== JSON.stringify(shipped);
-    demo = kept ?? shipped;
+    try {
+      rows = await listShoots();
+      problem = null;
+    } catch (error) {
+      problem = `Your own shoots cannot be shown. ${storageTrouble(error)} What you start now lasts as long as this tab: take it away as a file.`;
+    }
+    unkept = allInMemory();
   }
 
   onMount(() => {
-    list().catch((error: Error) => (problem = error.message));
+    // The demo ships with the app: it shows whatever the storage does.
+    fetchDemo().then(
+      (shoot) => (shipped = shoot),
+      (error: Error) => (demoProblem = error.message),
+    );
+    void list();
+    return hearTabs(() => void list());
   });
 
   async function startOwn() {
     const shoot = newShoot(newId('shoot'), 'My shoot', newId('shot'));
-    await saveShoot(shoot);
-    await goto(resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shoot.shots[0].id }));
+    try {
+      await saveShoot({ shoot, rev: null, past: [], future: [] });
+    } catch (error) {
+      keepInMemory(shoot);
+      opening.problem = `This shoot is not kept. ${storageTrouble(error)} Take it away as a file before you leave.`;
+    }
+    await goto(openHref(shoot));
   }
 
-  async function open(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    if (!file) return;
-    problem = null;
+  async function choose(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const [file] = input.files ?? [];
+    if (file) await opening.take(file);
+    // The same name can be chosen again once the file is mended.
+    input.value = '';
+  }
+
+  /** Deletes what lies under an id, and says so with a way back. */
+  async function remove(id: string, text: string) {
     try {
-      const shoot = readShootFile(await file.text());
-      const known = [...own, ...(demo ? [demo] : [])].find((row) => row.id === shoot.id);
-      const same = known !== undefined && JSON.stringify(known) === JSON.stringify(shoot);
-      const taken = known && !same ? { ...shoot, id: newId('shoot'), name: `${shoot.name} (opened)`.slice(0, 120) } : shoot;
-      await saveShoot(taken);
-      await list();
-      said = { text: same ? `“${shoot.name}” is here already and nothing differs.` : `“${taken.name}” is open below.` };
+      const removed = await removeShoot(id);
+      opening.said = {
+        text,
+        undo: async () => {
+          opening.said = null;
+          await bringBack(removed);
+        },
+      };
     } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      problem = `“${file.name}” was not opened, and nothing here has changed. ${error.message}`;
-    } finally {
-      event.currentTarget.value = '';
+      problem = storageTrouble(error);
     }
   }
 
-  async function remove(shoot: Shoot) {
-    await deleteShoot(shoot.id);
-    await list();
-    said = {
-      text: `“${shoot.name}” is deleted.`,
-      undo: async () => {
-        await saveShoot(shoot);
-        said = null;
-        await list();
-      },
-    };
-  }
-
-  async function restoreDemo() {
-    if (!demo) return;
-    const changed = demo;
-    await saveShoot(await fetchDemo());
-    await list();
-    said = {
-      text: 'The demo is as it shipped.',
-      undo: async () => {
-        await saveShoot(changed);
-        said = null;
-        await list();
-      },
-    };
-  }
-
   const seconds = (shoot: Shoot) => Math.round(shoot.shots.reduce((sum, shot) => sum + lengthOnScreenS(shot), 0));
-  const first = (shoot: Shoot) =>
-    shoot.shots[0] ? resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shoot.shots[0].id }) : resolve('/shoot/[shootId]', { shootId: shoot.id });
 </script>
+
+{#snippet counts(shoot: Shoot)}
+  <span class="text-soft"> · {shoot.shots.length} {shoot.shots.length === 1 ? 'shot' : 'shots'}, {seconds(shoot)} s</span>
+{/snippet}
 
 <main class="mx-auto max-w-6xl px-5 py-6 md:px-10 md:py-10">
   <header class="flex items-center gap-3">
@@ -100,7 +100,7 @@
     <p class="font-display text-xl">Gentle Arc</p>
   </header>
 
-  <section class="mt-6 grid items-end gap-6 md:mt-8 md:grid-cols-[1.05fr_1fr] md:gap-10">
+  <section class="mt-6 grid items-end gap-6 md:mt-8 md:grid-cols-[1.05fr_1fr] md:gap-10" aria-label="What it is for">
     <h1 class="font-display text-3xl leading-tight md:text-[2.7rem]">Will this move read smoothly on screen?</h1>
     <p class="max-w-prose leading-relaxed text-soft">
       Plan a camera move on a ground plan, watch it through the lens, and read in plain sentences what the audience will notice, before anyone carries a rig anywhere.
@@ -113,59 +113,79 @@
 
   <section class="mt-8 grid gap-8 md:grid-cols-[1.55fr_1fr] md:gap-12" aria-label="Shoots">
     {#if demo}
+      {@const shoot = demo}
       <article>
-        <a href={first(demo)} class="block overflow-hidden rounded-2xl" aria-label="Open the demo shoot {demo.name}">
-          <div class="h-56 md:h-72"><PlanThumb shoot={demo} /></div>
+        <a href={openHref(shoot)} class="block overflow-hidden rounded-2xl" aria-label="Open the demo shoot {shoot.name}">
+          <div class="h-56 md:h-72">
+            <svelte:boundary>
+              <PlanThumb {shoot} />
+              {#snippet failed()}<p class="p-6 text-soft">Its plan cannot be drawn.</p>{/snippet}
+            </svelte:boundary>
+          </div>
         </a>
         <div class="mt-3 flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
           <div>
-            <h2 class="font-display text-2xl">{demo.name}</h2>
-            <p class="text-soft">A made-up shoot to try things on: {demo.shots.length} shots, {seconds(demo)} s. Change anything.</p>
+            <h2 class="font-display text-2xl">{shoot.name}</h2>
+            <p class="text-soft">A made-up shoot to try things on: {shoot.shots.length} shots, {seconds(shoot)} s. Change anything.</p>
+            {#if kept?.problem}<p class="text-near">Your changed copy of it cannot be read: <a class="link" href={shotsHref(DEMO_ID)}>see what can be</a>.</p>{/if}
           </div>
           <div class="flex items-center gap-2">
-            {#if changedDemo}<button class="quiet-button" onclick={restoreDemo}>Put it back as it was</button>{/if}
-            <Button href={first(demo)} class="rounded-full px-5">Open “{demo.name}”</Button>
+            {#if changedDemo}<button class="quiet-button" onclick={() => remove(DEMO_ID, 'The demo is as it shipped.')}>Put it back as it was</button>{/if}
+            <Button href={openHref(shoot)} class="rounded-full px-5">Open “{shoot.name}”</Button>
           </div>
         </div>
       </article>
-    {:else if !problem}
+    {:else if demoProblem}
+      <p role="alert" class="border-l-4 border-near bg-raised px-4 py-3">{demoProblem}</p>
+    {:else}
       <p class="text-soft">Fetching the demo shoot…</p>
     {/if}
 
     <div>
       <h2 class="font-display text-2xl">Your own</h2>
-      {#if own.length === 0}
+      {#if own.length === 0 && unkept.length === 0}
         <p class="mt-2 leading-relaxed text-soft">
           Start on empty ground: put a figure and something near the lens on the plan, choose a move, and read what it does. It stays in this browser and is saved as you go.
         </p>
       {:else}
         <ul class="mt-2 divide-y divide-hairline">
-          {#each own as shoot (shoot.id)}
+          {#each unkept as shoot (shoot.id)}
+            <li class="py-2">
+              <a class="py-1 hover:underline" href={openHref(shoot)}><span class="font-semibold">{shoot.name}</span>{@render counts(shoot)}</a>
+              <p class="text-sm text-near">
+                Not kept by this browser: it goes with this tab. <button class="link font-semibold" onclick={() => exportShoot(shoot)}>Take it away as a file</button>
+                <button
+                  class="link"
+                  aria-label="Let go of {shoot.name}"
+                  onclick={() => {
+                    forgetMemory(shoot.id);
+                    unkept = allInMemory();
+                  }}>Let it go</button
+                >
+              </p>
+            </li>
+          {/each}
+          {#each own as row (row.id)}
             <li class="flex items-center justify-between gap-2 py-2">
-              <a class="min-w-0 flex-1 py-1 hover:underline" href={first(shoot)}>
-                <span class="font-semibold">{shoot.name}</span>
-                <span class="text-soft"> · {shoot.shots.length} {shoot.shots.length === 1 ? 'shot' : 'shots'}, {seconds(shoot)} s</span>
-              </a>
-              <button class="quiet-button text-sm" onclick={() => remove(shoot)} aria-label="Delete {shoot.name}">Delete</button>
+              {#if row.shoot}
+                <a class="min-w-0 flex-1 py-1 hover:underline" href={openHref(row.shoot)}><span class="font-semibold">{row.name}</span>{@render counts(row.shoot)}</a>
+              {:else}
+                <a class="min-w-0 flex-1 py-1 hover:underline" href={shotsHref(row.id)}
+                  ><span class="font-semibold">{row.name}</span> <span class="block text-sm text-near">cannot be read as it is: export it, or open what can be read</span></a
+                >
+              {/if}
+              <button class="quiet-button text-sm" onclick={() => remove(row.id, `“${row.name}” is deleted.`)} aria-label="Delete {row.name}">Delete</button>
             </li>
           {/each}
         </ul>
       {/if}
       <div class="mt-4 flex flex-wrap gap-3">
         <Button onclick={startOwn} color="primary" outline class="rounded-full px-5">Start an own shoot</Button>
-        <button class="quiet-button" onclick={() => files.click()}>Open a shoot file…</button>
-        <input bind:this={files} class="sr-only" type="file" accept="{SHOOT_FILE_ENDING},.json,application/json" aria-label="Shoot file" tabindex="-1" onchange={open} />
+        <button class="quiet-button" onclick={() => files.click()} title="An .arc.json file of at most {MOST_MB.shoot} MB; it can be dropped here as well"
+          >Open a shoot file…</button
+        >
+        <input bind:this={files} class="sr-only" type="file" accept="{SHOOT_FILE_ENDING},.json,application/json" aria-label="Shoot file" tabindex="-1" onchange={choose} />
       </div>
     </div>
   </section>
-
-  {#if said}
-    <div class="fixed right-5 bottom-5 z-40">
-      <Toast dismissable={false} class="rounded-xl bg-raised text-ink shadow-lg">
-        <span role="status">{said.text}</span>
-        {#if said.undo}<button class="quiet-button ml-3 font-semibold underline" onclick={said.undo}>Undo</button>{/if}
-        <button class="quiet-button ml-1" onclick={() => (said = null)}>Close</button>
-      </Toast>
-    </div>
-  {/if}
 </main>

@@ -7,13 +7,13 @@ import { readPartsCsv, writePartsCsv } from './parts-csv';
 
 const mm = fc.integer({ min: 1, max: 3000 });
 const offset = fc.integer({ min: -300, max: 300 });
-const name = fc.constantFrom('Plain', 'With, a comma', 'With "quotes"', 'two\nlines', 'Ümlaut – 24');
+const name = fc.constantFrom('Plain', 'With, a comma', 'With "quotes"', 'two\nlines', 'Ümlaut – 24', '=1+2', '+49', '-5', '@home', "'=1", "''@", "'quoted'", ' spaced ');
 const parts: fc.Arbitrary<Part[]> = fc.array(
   fc.record({
     id: fc.uuid(), name, kind: fc.constantFrom(...PART_KINDS), of: fc.constantFrom(null, 'lens-moss-35'), massG: fc.double({ min: 0.1, max: 5000, noNaN: true }),
     lengthMm: mm, widthMm: mm, heightMm: mm, centreForeMm: offset, centreSideMm: offset, centreUpMm: offset, zoomShiftMm: offset,
   }),
-  { maxLength: 8 },
+  { minLength: 1, maxLength: 8 },
 ); // prettier-ignore
 
 describe('parts as CSV', () => {

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { migrated } from '../model/migrations';
 import { problemsOf } from '../model/problems';
 import { SHOOT_FORMAT, SHOOT_VERSION, ShootSchema, type Shoot } from '../model/shoot';
+import { jsonOf } from './json';
 import { Refusal } from './refusal';
 
 export const SHOOT_FILE_ENDING = '.arc.json';
@@ -13,13 +14,7 @@ export function writeShootFile(shoot: Shoot): string {
 
 /** Reads a shoot file. Throws a `Refusal` for text that is not JSON, another format, a newer version, or any field out of order. */
 export function readShootFile(text: string): Shoot {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    throw Refusal.of('(the whole file)', `(the whole file) is not JSON: ${(error as Error).message}.`);
-  }
-  return checkShoot(value);
+  return checkShoot(jsonOf(text));
 }
 
 /** Checks a value that claims to be a shoot, after bringing an older version to the present one. Throws a `Refusal`. */

@@ -2,6 +2,7 @@ import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import geodesic from 'geographiclib-geodesic';
 import * as z from 'zod';
 import type { WalkPoint } from '../model/shot';
+import { clipped } from '../model/text';
 import { Refusal } from './refusal';
 import { checkWalk } from './walk-csv';
 
@@ -20,14 +21,44 @@ export interface Landing {
   zM: number;
 }
 
+/** Twenty thousand points with all that devices write about each. */
+const MOST_TAGS = 360_000;
+
+function tagsIn(text: string): number {
+  let count = 0;
+  for (let i = text.indexOf('<'); i >= 0; i = text.indexOf('<', i + 1)) count += 1;
+  return count;
+}
+
+const damaged = (error: unknown) => Refusal.of('(the whole file)', `(the whole file) is no track that can be read: ${clipped((error as Error).message)}.`);
+
+/** What the parser throws (too deep, a tag that is no name) is said as a refusal. */
+function parsed(parser: XMLParser, text: string): unknown {
+  try {
+    return parser.parse(text);
+  } catch (error) {
+    throw damaged(error);
+  }
+}
+function validated(text: string): ReturnType<typeof XMLValidator.validate> {
+  try {
+    return XMLValidator.validate(text);
+  } catch (error) {
+    throw damaged(error);
+  }
+}
+
 /**
  * Reads the first track of a GPX 1.1 file as a walk. Longitude and latitude become site metres by geodesic distance and
  * azimuth on WGS 84 from the first point, which is laid on `landing` at time 0; heights count from the first point's,
  * or stay level when the file has none. Throws a `Refusal` that names the track point.
  */
 export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
-  const valid = XMLValidator.validate(text);
-  if (valid !== true) throw Refusal.of('(the whole file)', `(the whole file) is not XML: ${valid.err.msg} (line ${valid.err.line}).`);
+  if (/<!(DOCTYPE|ENTITY)/i.test(text))
+    throw Refusal.of('(the whole file)', '(the whole file) declares a document type or entities, which no track needs; take the declaration out.');
+  if (tagsIn(text) > MOST_TAGS) throw Refusal.of('(the whole file)', `(the whole file) has more than ${MOST_TAGS} tags; record fewer points, or take extensions out.`);
+  const valid = validated(text);
+  if (valid !== true) throw Refusal.of('(the whole file)', `(the whole file) is not XML: ${clipped(valid.err.msg)} (line ${valid.err.line}).`);
   const many = new Set(['trk', 'trkseg', 'trkpt']);
   const parser = new XMLParser({
     ignoreAttributes: false,
@@ -37,7 +68,7 @@ export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
     isArray: (name) => many.has(name),
     processEntities: false,
   });
-  const gpx = GpxSchema.safeParse(parser.parse(text));
+  const gpx = GpxSchema.safeParse(parsed(parser, text));
   if (!gpx.success) throw Refusal.of('gpx', 'gpx is missing: this is not a GPX file.');
   const raw = (gpx.data.gpx.trk[0]?.trkseg ?? []).flatMap((segment) => segment.trkpt);
   if (raw.length === 0) throw Refusal.of('trk', 'trk has no track points: record a track, not a route or waypoints.');

@@ -12,7 +12,7 @@ export const CameraSchema = z
     sensorHeightMm: z.number().min(1).max(120),
     pictureWidthPx: z.number().int().min(160).max(20000),
     pictureHeightPx: z.number().int().min(120).max(20000),
-    frameRatesHz: z.array(z.number().min(1).max(2000)).min(1),
+    frameRatesHz: z.array(z.number().min(1).max(2000)).min(1).max(100),
     /** Pictures of another size that it writes from a frame rate on, slowest first. */
     picturesFrom: z
       .array(z.strictObject({ fromHz: z.number().min(1).max(2000), widthPx: z.number().int().min(160).max(20000), heightPx: z.number().int().min(120).max(20000) }))
@@ -116,14 +116,16 @@ export const FilterSchema = z
   .strictObject({ ...named, kind: z.enum(FILTER_KINDS), stopsMin: z.number().min(0).max(24), stopsMax: z.number().min(0).max(24) })
   .refine((filter) => filter.stopsMax >= filter.stopsMin, { path: ['stopsMax'], error: 'must not be below stopsMin; swap the two' });
 
+export const MOST_PARTS = 300;
+
 export const KitSchema = z.strictObject({
-  cameras: z.array(CameraSchema).min(1),
-  lenses: z.array(LensSchema).min(1),
-  rigs: z.array(RigSchema).min(1),
-  gaits: z.array(GaitSchema).min(1),
-  filters: z.array(FilterSchema),
+  cameras: z.array(CameraSchema).min(1).max(300),
+  lenses: z.array(LensSchema).min(1).max(300),
+  rigs: z.array(RigSchema).min(1).max(300),
+  gaits: z.array(GaitSchema).min(1).max(300),
+  filters: z.array(FilterSchema).max(300),
   /** What is put on rigs, with its mass and size; and what was put together of it. */
-  parts: z.array(PartSchema).max(300),
+  parts: z.array(PartSchema).max(MOST_PARTS),
   builds: z.array(BuildSchema).max(100),
 });
 

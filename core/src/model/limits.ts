@@ -36,6 +36,7 @@ export const LIMITS = {
   heldSizeChange: { group: 'Framing', label: 'Change of a held size', value: 0.02, unit: 'share', source: PRACTICE },
   growthRate: { group: 'Framing', label: 'Growth or shrinking of the subject', value: 0.35, unit: 'share a second', source: PRACTICE },
   coveredS: { group: 'Framing', label: 'Foreground before the subject for longer than', value: 1.5, unit: 's', source: PRACTICE },
+  coveredAtEnd: { group: 'Framing', label: 'Part of the subject that foreground may cover in the first and the last frame', value: 0.35, unit: 'share', source: PRACTICE },
   cutOffS: { group: 'Framing', label: 'Head or side outside the frame for longer than', value: 0.2, unit: 's', source: PRACTICE },
   screenAcceleration: { group: 'Smoothness', label: 'Start or stop felt as a bump', value: 0.35, unit: 'frame widths per second squared', source: PRACTICE },
   accelerationJoltFactor: { group: 'Smoothness', label: 'From a soft bump to a jolt', value: 3, unit: '×', source: PRACTICE },

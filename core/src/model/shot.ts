@@ -11,7 +11,9 @@ export const WalkPointSchema = z.strictObject({
   zM: z.number().min(-5000).max(9000),
 });
 
-export const WalkSchema = z.strictObject({ pieceId: z.string().min(1), points: z.array(WalkPointSchema).min(1).max(20000) }).superRefine((walk, context) => {
+export const MOST_WALK_POINTS = 20_000;
+
+export const WalkSchema = z.strictObject({ pieceId: z.string().min(1), points: z.array(WalkPointSchema).min(1).max(MOST_WALK_POINTS) }).superRefine((walk, context) => {
   walk.points.forEach((point, i) => {
     if (i > 0 && point.tS <= walk.points[i - 1].tS)
       context.addIssue({

@@ -12,7 +12,7 @@ export const nameText = (most: number) =>
 export const idText = z
   .string()
   .min(1)
-  .refine((id) => id.trim() !== '' && id !== '.' && id !== '..', { error: 'must be more than white space or dots; give it another' });
+  .refine((id) => id.trim() !== '' && id !== '.' && id !== '..' && !/\p{Surrogate}/u.test(id), { error: 'must be more than white space or dots; give it another' });
 
 /** Most letters of a text from outside that a sentence repeats. */
 export const MOST_ECHOED = 80;

@@ -3,6 +3,7 @@ export type Units = 'metric' | 'imperial';
 
 export const M_PER_FOOT = 0.3048;
 const KG_PER_OUNCE = 0.028349523125;
+const MM_PER_INCH = 25.4;
 
 /** A length in words: `1.25 m`, or `4′ 1″` in feet and inches. */
 export function sayLength(lengthM: number, units: Units): string {
@@ -11,6 +12,33 @@ export function sayLength(lengthM: number, units: Units): string {
   const sign = lengthM < 0 && inches > 0 ? '−' : '';
   const feet = Math.floor(inches / 12);
   return feet === 0 ? `${sign}${inches}″` : `${sign}${feet}′ ${inches % 12}″`;
+}
+
+/** A length as it is kept, for a field that is typed over: millimetres, or tenths of an inch. */
+export function sayExactLength(lengthM: number, units: Units): string {
+  if (units === 'metric') return `${trim(lengthM, 3)} m`;
+  const inches = Math.round((Math.abs(lengthM) / M_PER_FOOT) * 120) / 10;
+  const sign = lengthM < 0 && inches > 0 ? '−' : '';
+  const feet = Math.floor(inches / 12 + 1e-9);
+  return feet === 0 ? `${sign}${trim(inches, 1)}″` : `${sign}${feet}′ ${trim(inches - feet * 12, 1)}″`;
+}
+
+/** A mass as it is kept, kg: grams to the tenth, or ounces to the hundredth. */
+export function sayExactMass(massKg: number, units: Units): string {
+  if (units === 'metric') return Math.abs(massKg) < 0.99995 ? `${trim(massKg * 1000, 1)} g` : `${trim(massKg, 4)} kg`;
+  const ounces = massKg / KG_PER_OUNCE;
+  return Math.abs(ounces) < 16 ? `${trim(ounces, 2)} oz` : `${trim(ounces / 16, 3)} lb`;
+}
+
+/** The size of something on a rig as it is kept, mm: millimetres to the hundredth, or inches to the thousandth. */
+export const sayExactMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, 2)} mm` : `${trim(mm / MM_PER_INCH, 3)}″`);
+
+/** Reads a typed size in millimetres: a bare number is millimetres, or inches when the person works in them; `mm`, `cm`, `m`, `in` and `"` always work. Null when it is not one. */
+export function parseMm(text: string, units: Units): number | null {
+  const match = /^\s*([-−]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*(mm|cm|m|in|"|″|”)?\s*$/.exec(text);
+  if (!match) return null;
+  const perUnit = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, '"': MM_PER_INCH, '″': MM_PER_INCH, '”': MM_PER_INCH }[match[2] ?? ''] ?? (units === 'metric' ? 1 : MM_PER_INCH);
+  return Number(match[1].replace('−', '-').replace(',', '.')) * perUnit;
 }
 
 /** A speed in words: metres or feet a second. */
@@ -26,11 +54,11 @@ export function sayMass(massKg: number, units: Units): string {
 }
 
 /** A small length in words: millimetres, or inches to the hundredth. */
-export const sayMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${trim(mm / 25.4, 2)}″`);
+export const sayMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${trim(mm / MM_PER_INCH, 2)}″`);
 
 /** Reads a typed mass in kilograms: a bare number is grams, or ounces when the person works in them; `g`, `kg`, `oz` and `lb` always work. Null when it is not a mass. */
 export function parseMass(text: string, units: Units): number | null {
-  const match = /^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(g|kg|oz|lb)?\s*$/.exec(text);
+  const match = /^\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*(g|kg|oz|lb)?\s*$/.exec(text);
   if (!match) return null;
   const perUnit = { g: 0.001, kg: 1, oz: KG_PER_OUNCE, lb: 16 * KG_PER_OUNCE }[match[2] ?? ''] ?? (units === 'metric' ? 0.001 : KG_PER_OUNCE);
   return Number(match[1].replace(',', '.')) * perUnit;
@@ -38,7 +66,7 @@ export function parseMass(text: string, units: Units): number | null {
 
 /** Reads a typed speed in metres a second: a bare number is metres, or feet, a second; `m/s`, `ft/s` and `km/h` always work. Null when it is not a speed. */
 export function parseSpeed(text: string, units: Units): number | null {
-  const match = /^\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(m\/s|ft\/s|km\/h)?\s*$/.exec(text);
+  const match = /^\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*(m\/s|ft\/s|km\/h)?\s*$/.exec(text);
   if (!match) return null;
   const perUnit = { 'm/s': 1, 'ft/s': M_PER_FOOT, 'km/h': 1 / 3.6 }[match[2] ?? ''] ?? (units === 'metric' ? 1 : M_PER_FOOT);
   return Number(match[1].replace(',', '.')) * perUnit;
@@ -64,3 +92,7 @@ export function trim(value: number, decimals: number): string {
   const short = text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text;
   return short === '-0' ? '0' : short.replace('-', '−');
 }
+
+/** A moment of inertia in words. */
+export const sayInertia = (kgM2: number, units: Units): string =>
+  units === 'metric' ? `${trim(kgM2, 3)} kg m²` : `${trim(kgM2 / (16 * KG_PER_OUNCE) / M_PER_FOOT ** 2, 2)} lb ft²`;

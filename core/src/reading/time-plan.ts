@@ -45,12 +45,11 @@ export function timePlan(shoot: Shoot, shot: Shot): TimePlan {
   const filmed = filmShot(setup, motion);
   const shown = asShown(filmed, shot, playing);
   const share = shot.captureRateHz / camera.frameRatesHz[0];
-  const slow = [...shown.slow];
   return {
     actionS: durationS,
     screenS: playing.lengthS,
-    slowest: 1 / Math.max(...slow),
-    fastest: 1 / Math.min(...slow),
+    slowest: 1 / shown.slow.reduce((most, value) => Math.max(most, value), 0),
+    fastest: 1 / shown.slow.reduce((least, value) => Math.min(least, value), Infinity),
     exposureS: exposureTimeS(shot.shutterDeg, shot.captureRateHz),
     recordedFrames: filmed.count,
     shownFrames: shown.count,

@@ -50,6 +50,7 @@ const inTheWay = ({ setup, kit, units }: Trouble): Change[] => [
   lever.travel(setup, SHORTER, units),
   lever.distance(setup, [...NEARER.slice(0, 2), ...FARTHER.slice(0, 3)], units),
   lever.otherWay(setup),
+  aside(setup, units),
   ...each(lever.otherRig(setup, kit)),
 ];
 const tooQuickForTheRig = ({ setup, kit, units }: Trouble): Change[] => [
@@ -59,6 +60,24 @@ const tooQuickForTheRig = ({ setup, kit, units }: Trouble): Change[] => [
   ...each(lever.otherRig(setup, kit)),
 ];
 const otherRig = ({ setup, kit }: Trouble): Change[] => [...each(lever.otherRig(setup, kit))];
+
+const faceOut = ({ setup, units }: Trouble): Change[] => [
+  aim.placeUp(setup, -1),
+  lever.distance(setup, FARTHER, units),
+  lever.travel(setup, SHORTER, units),
+  lever.wider(setup),
+  aim.placeUp(setup, 1),
+  aim.modes(setup, ['subject']),
+];
+const inFront = ({ setup, units }: Trouble): Change[] => [
+  aside(setup, units),
+  lever.higher(setup, units),
+  lever.otherWay(setup),
+  lever.travel(setup, [...SHORTER.slice(0, 5), ...FURTHER_ALONG.slice(0, 3)], units),
+  foreground(setup, 'farther', units),
+  lever.lower(setup, units),
+  lever.distance(setup, NEARER, units),
+];
 
 /** What could cure each kind of finding, most natural first. */
 const CURES: Record<string, (trouble: Trouble) => Change[]> = {
@@ -91,6 +110,10 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     aim.placeInMiddle(setup),
     lever.travel(setup, SHORTER, units),
   ],
+  'opening.face': faceOut,
+  'closing.face': faceOut,
+  'opening.covered': inFront,
+  'closing.covered': inFront,
   covered: ({ setup, units }) => [
     lever.higher(setup, units),
     lever.otherWay(setup),
@@ -167,6 +190,7 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     lever.atHeight(setup, (finding.grade === 'tight' ? setup.limits.tightShare * 0.98 : 1) * finding.limit - finding.value, units),
     ...each(lever.otherRig(setup, kit)),
   ],
+  'rig.held': ({ setup, finding, kit, units }) => [lever.atHeight(setup, finding.limit - finding.value, units), ...each(lever.otherRig(setup, kit))],
   'rig.speed': tooQuickForTheRig,
   'rig.pan': tooQuickForTheRig,
   'rig.climb': tooQuickForTheRig,

@@ -145,7 +145,7 @@ class Search {
       findingId: finding.id,
       instruction: rung.instruction,
       effect,
-      numbers: numbers && `${finding.said} → ${same?.said}`,
+      numbers: numbers && `${finding.measure} ${finding.said} → ${same?.said}`,
       costs: words,
       sentence: `${rung.instruction}: ${[numbers ? `${effect} (${numbers})` : effect, ...words].join('; ')}.`,
       removes: now === 0,

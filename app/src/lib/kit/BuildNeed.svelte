@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { resolve } from '$app/paths';
+  import { kitHref } from '$lib/links';
   import type { Kit } from '@gentle-arc/core/model/kit';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { needOf } from '@gentle-arc/core/rig/builds/needs';
@@ -8,7 +8,7 @@
   let { kit, shot, shootId }: { kit: Kit; shot: Shot; shootId: string } = $props();
 
   const need = $derived(needOf(kit, shot));
-  const href = $derived(`${resolve('/shoot/[shootId]/kit', { shootId })}${need.build ? `?build=${need.build.id}` : ''}`);
+  const href = $derived(kitHref(shootId, need.build?.id));
 </script>
 
 {#if need.build}

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import type { Build } from '@gentle-arc/core/model/build';
+  import { OWN_CHECK, type Build } from '@gentle-arc/core/model/build';
   import type { Check } from '@gentle-arc/core/rig/builds/checklist';
   import { newId } from '$lib/store/new-id';
 
   /** What to check before it shoots, in the order of hands; ticked with a thumb. */
-  let { build, checks, onchange }: { build: Build; checks: readonly Check[]; onchange: (build: Build, join: string | null) => void } = $props();
+  let { build, checks, onchange }: { build: Build; checks: readonly Check[]; onchange: (build: Build, join: string | null) => boolean } = $props();
 
   let own = $state('');
   const done = $derived(checks.filter(({ key }) => build.ticked.includes(key)).length);
@@ -14,8 +14,7 @@
     event.preventDefault();
     const text = own.trim();
     if (text === '') return;
-    onchange({ ...build, ownChecks: [...build.ownChecks, { id: newId('check'), text: text.slice(0, 120) }] }, null);
-    own = '';
+    if (onchange({ ...build, ownChecks: [...build.ownChecks, { id: newId('check'), text: text.slice(0, 120) }] }, null)) own = '';
   }
 </script>
 
@@ -31,7 +30,8 @@
         {#if mine}<button
             class="away"
             aria-label="Take away: {said}"
-            onclick={() => onchange({ ...build, ticked: build.ticked.filter((row) => row !== key), ownChecks: build.ownChecks.filter(({ id }) => id !== key) }, null)}>×</button
+            onclick={() =>
+              onchange({ ...build, ticked: build.ticked.filter((row) => row !== key), ownChecks: build.ownChecks.filter(({ id }) => `${OWN_CHECK}${id}` !== key) }, null)}>×</button
           >{/if}
       </li>
     {/each}

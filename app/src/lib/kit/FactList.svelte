@@ -10,7 +10,7 @@
 </script>
 
 <ul aria-label="What is known of it">
-  {#each rows as { key, label, said, grade, why } (key)}
+  {#each rows as { label, said, grade, why }, i (i)}
     <li class="graded-line">
       <span class="w-7 shrink-0"
         >{#if grade}<GradeMark {grade} /><span class="sr-only">{grade}</span>{/if}</span

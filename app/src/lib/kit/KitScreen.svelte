@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { kitHref, moveHref } from '$lib/links';
   import { onDestroy } from 'svelte';
   import { goto } from '$app/navigation';
-  import { resolve } from '$app/paths';
   import { page } from '$app/state';
   import { Button } from 'flowbite-svelte';
   import type { Build, Support } from '@gentle-arc/core/model/build';
@@ -16,6 +16,7 @@
   import { viewsOf } from '@gentle-arc/core/rig/builds/drawing';
   import { needOf, shotsOf } from '@gentle-arc/core/rig/builds/needs';
   import { setAsTold } from '@gentle-arc/core/rig/builds/set-as-told';
+  import TextField from '$lib/parts/TextField.svelte';
   import Choice from '$lib/parts/Choice.svelte';
   import { newId } from '$lib/store/new-id';
   import { preferences } from '$lib/store/preferences.svelte';
@@ -39,7 +40,7 @@
   const shoot = $derived(store.shoot);
   const kit = $derived(shoot.kit);
   const build = $derived(kit.builds.find(({ id }) => id === page.url.searchParams.get('build')) ?? kit.builds[0]);
-  const href = (id: string) => `${resolve('/shoot/[shootId]/kit', { shootId: shoot.id })}?build=${id}`;
+  const href = (id: string) => kitHref(shoot.id, id);
   const shots = $derived(build ? shotsOf(shoot, build) : []);
   const balance = $derived(build ? balanceOf(build, kit, preferences.units, shots.map(({ shot }) => shot)) : null); // prettier-ignore
   const views = $derived(build ? viewsOf(build, kit) : []);
@@ -73,8 +74,7 @@
 
   function add(from: Build, again = true) {
     const copy: Build = { ...from, id: newId('build'), name: (again ? `${from.name}, again` : from.name).slice(0, 80), ticked: [], ownChecks: [...from.ownChecks] };
-    putKit({ ...kit, builds: [...kit.builds, copy] }, null);
-    void goto(href(copy.id), { noScroll: true });
+    if (putKit({ ...kit, builds: [...kit.builds, copy] }, null)) void goto(href(copy.id), { noScroll: true });
   }
   /** An empty rig of a kind, with the usual figures of the made-up one. */
   function start(kind: string) {
@@ -96,13 +96,7 @@
     <BuildList {shoot} here={build.id} {href} />
     <div class="rig">
       <div class="flex flex-wrap items-baseline gap-x-3">
-        <input
-          class="name font-display"
-          aria-label="Name of the build"
-          maxlength="80"
-          value={build.name}
-          onchange={(event) => event.currentTarget.value.trim() && put({ ...build, name: event.currentTarget.value.trim() }, null)}
-        />
+        <TextField class="build-name font-display" label="Name of the build" most={80} value={build.name} onchange={(name) => put({ ...build, name }, null)} />
         <span class="said"
           >for <Choice
             label="Rig of the build"
@@ -130,24 +124,24 @@
         {#if build.support.kind === 'sled'}<a class="link" href="#coach">Coach</a>{/if}
       </p>
       <div class="views">
-        {#each views as view (view.name)}<RigPicture {build} {view} swayDeg={view.name === 'From the side' ? swayDeg : 0} onchange={put} onsettle={settle} />{/each}
+        {#each views as view, i (i)}<RigPicture {build} {view} swayDeg={view.name === 'From the side' ? swayDeg : 0} onchange={put} onsettle={settle} />{/each}
       </div>
       <div class="flex flex-wrap gap-x-4 py-1">
         {#if told}<button class="link font-semibold" onclick={() => put(told, null)}>Set it as the steps say</button>{/if}
         {#if hangs?.dropS}<button class="link" onclick={watchDrop}>Watch the drop</button>{/if}
       </div>
       <SupportWords support={build.support} onchange={putSupport} onsettle={settle} />
-      {#if windy}<WindWords place={shoot.name} onwind={(windMps) => build && putSupport({ ...build.support, windMps: Math.min(40, windMps) } as Support, null)} />{/if}
+      {#if windy}<WindWords place={shoot.name} onwind={(windMps) => void (build && putSupport({ ...build.support, windMps: Math.min(40, windMps) } as Support, null))} />{/if}
     </div>
     <aside>
       <section aria-label="Balance"><FactList facts={balance.facts} /></section>
       <section aria-label="Steps" id="steps">
         <h2 class="font-display text-xl">In this order</h2>
         <ol class="list-decimal pl-6">
-          {#each balance.steps as step (step)}<li class="py-0.5">{step}</li>{/each}
+          {#each balance.steps as step, i (i)}<li class="py-0.5">{step}</li>{/each}
         </ol>
       </section>
-      {#each balance.cautions as caution (caution)}<p class="caution">{caution}</p>{/each}
+      {#each balance.cautions as caution, i (i)}<p class="caution">{caution}</p>{/each}
     </aside>
     <div class="lower">
       {#if build.support.kind === 'sled'}{#key build.id}<SledCoach {build} sled={build.support} {kit} onchange={put} />{/key}{/if}
@@ -159,10 +153,10 @@
         <ul>
           {#each shots as { shot, number, need } (shot.id)}
             <li class="py-1">
-              <a class="link" href={resolve('/shoot/[shootId]/shot/[shotId]', { shootId: shoot.id, shotId: shot.id })}>{number} {shot.name}</a>
+              <a class="link" href={moveHref(shoot.id, shot.id)}>{number} {shot.name}</a>
               {#if need.changes.length === 0}<span class="text-soft">as it is</span>{:else}
-                {#each need.changes as change (change.said)}<span class="block text-sm">{change.said}: again {change.redo}, about {change.minutes} min</span>{/each}
-                {#each disturbedAxes(build, kit, shot, preferences.units) as slide (slide)}<span class="block text-sm text-soft">{slide}</span>{/each}{/if}
+                {#each need.changes as change, i (i)}<span class="block text-sm">{change.said}: again {change.redo}, about {change.minutes} min</span>{/each}
+                {#each disturbedAxes(build, kit, shot, preferences.units) as slide, i (i)}<span class="block text-sm text-soft">{slide}</span>{/each}{/if}
             </li>
           {/each}
         </ul>
@@ -216,7 +210,7 @@
     font-size: 1.3rem;
     line-height: 1.3;
   }
-  .name {
+  main :global(.build-name) {
     min-width: 0;
     border: 0;
     padding: 0;

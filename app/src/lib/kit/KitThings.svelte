@@ -1,17 +1,20 @@
 <script lang="ts">
-  import type { Kit } from '@gentle-arc/core/model/kit';
+  import type { Camera, Kit } from '@gentle-arc/core/model/kit';
   import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import TextField from '$lib/parts/TextField.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { newId } from '$lib/store/new-id';
+  import RatePictures from './RatePictures.svelte';
   import { changedThing, namedBy, THINGS, withThings, type Thing, type ThingList } from './kit-things';
 
   /** Cameras, lenses, filters and rigs that shots name: copied, typed over, taken out. */
-  let { shoot, onchange, onsettle }: { shoot: Shoot; onchange: (kit: Kit, join: string | null) => void; onsettle: () => void } = $props();
+  let { shoot, onchange, onsettle }: { shoot: Shoot; onchange: (kit: Kit, join: string | null) => boolean; onsettle: () => void } = $props();
 
   let open: string | null = $state(null);
   let problem: string | null = $state(null);
   const lists = Object.keys(THINGS) as ThingList[];
   const thingsOf = (list: ThingList): Thing[] => shoot.kit[list];
+  const cameraOf = (thing: Thing) => thing as Camera;
   const numberOf = (thing: Thing, key: string) => Number((thing as unknown as Record<string, unknown>)[key]);
 
   function change(list: ThingList, thing: Thing, edit: Record<string, unknown>, join: string | null) {
@@ -21,8 +24,7 @@
   }
   function copy(list: ThingList, thing: Thing) {
     const added = { ...thing, id: newId(THINGS[list].one), name: `${thing.name}, again`.slice(0, 80) };
-    onchange(withThings(shoot.kit, list, [...thingsOf(list), added]), null);
-    open = added.id;
+    if (onchange(withThings(shoot.kit, list, [...thingsOf(list), added]), null)) open = added.id;
   }
   function remove(list: ThingList, thing: Thing) {
     const by = namedBy(shoot, list, thing.id);
@@ -49,12 +51,11 @@
               <button class="link py-0.5 text-left" aria-expanded={open === thing.id} onclick={() => (open = open === thing.id ? null : thing.id)}><b>{thing.name}</b></button>
               {#if open === thing.id}
                 <p class="said">
-                  <input
-                    class="typed-word"
-                    aria-label="Name of {thing.name}"
-                    maxlength="80"
+                  <TextField
+                    label="Name of {thing.name}"
+                    most={80}
                     value={thing.name}
-                    onchange={(event) => event.currentTarget.value.trim() && change(list, thing, { name: event.currentTarget.value.trim() }, null)}
+                    onchange={(name) => change(list, thing, { name }, null)}
                   />{#each THINGS[list].fields as row (row.key)}, <NumberField
                       label="{thing.name}, {row.said}"
                       value={numberOf(thing, row.key)}
@@ -66,6 +67,7 @@
                       {onsettle}
                     />
                     {row.said}{/each}.
+                  {#if list === 'cameras'}<RatePictures camera={cameraOf(thing)} onchange={(picturesFrom, join) => change(list, thing, { picturesFrom }, join)} {onsettle} />{/if}
                   <button class="link" onclick={() => copy(list, thing)}>Copy</button>
                   <button class="link" onclick={() => remove(list, thing)}>Delete</button>
                 </p>

@@ -1,16 +1,19 @@
 <script lang="ts">
-  import { readPartsCsv, writePartsCsv } from '@gentle-arc/core/formats/parts-csv';
-  import { Refusal } from '@gentle-arc/core/formats/refusal';
+  import { MOST_MB } from '@gentle-arc/core/formats/any-file';
+  import { writePartsCsv } from '@gentle-arc/core/formats/parts-csv';
+  import { writePartsJson } from '@gentle-arc/core/formats/parts-json';
   import { PART_KINDS, type Part, type PartKind } from '@gentle-arc/core/model/build';
   import type { Kit } from '@gentle-arc/core/model/kit';
   import Choice from '$lib/parts/Choice.svelte';
   import { download, fileName } from '$lib/parts/download';
+  import TextField from '$lib/parts/TextField.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { newId } from '$lib/store/new-id';
-  import { readPartsJson } from './parts-file';
+  import { readFile } from '$lib/workers/read-file';
+  import { takeDropped } from '$lib/files/takers.svelte';
 
   /** The kit's parts: mass, size, where their weight lies; typed, copied, taken in and out as files. */
-  let { kit, shootName, onchange, onsettle }: { kit: Kit; shootName: string; onchange: (kit: Kit, join: string | null) => void; onsettle: () => void } = $props();
+  let { kit, shootName, onchange, onsettle }: { kit: Kit; shootName: string; onchange: (kit: Kit, join: string | null) => boolean; onsettle: () => void } = $props();
 
   let problem: string | null = $state(null);
   let open: string | null = $state(null);
@@ -22,8 +25,7 @@
 
   function add(from?: Part) {
     const part: Part = { id: newId('part'), name: from ? `${from.name}, again`.slice(0, 80) : 'New part', kind: 'other', of: null, massG: 200, lengthMm: 60, widthMm: 60, heightMm: 60, centreForeMm: 0, centreSideMm: 0, centreUpMm: 0, zoomShiftMm: 0, ...(from ? { ...from, id: newId('part'), name: `${from.name}, again`.slice(0, 80) } : {}) }; // prettier-ignore
-    onchange({ ...kit, parts: [...kit.parts, part] }, null);
-    open = part.id;
+    if (onchange({ ...kit, parts: [...kit.parts, part] }, null)) open = part.id;
   }
 
   function remove(part: Part) {
@@ -32,22 +34,24 @@
     if (on.length === 0) onchange({ ...kit, parts: kit.parts.filter(({ id }) => id !== part.id) }, null);
   }
 
+  function takeIn(parts: Part[]) {
+    const known = new Set([...kit.cameras, ...kit.lenses, ...kit.filters].map(({ id }) => id));
+    const fitting = parts.map((part) => (part.of !== null && !known.has(part.of) ? { ...part, of: null } : part));
+    const ids = new Set(fitting.map(({ id }) => id));
+    onchange({ ...kit, parts: [...kit.parts.filter(({ id }) => !ids.has(id)), ...fitting] }, null);
+    problem = null;
+  }
+  takeDropped(() => ({ parts: takeIn }));
+
   async function take(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    event.currentTarget.value = '';
-    if (!file) return;
-    const text = await file.text();
-    try {
-      const parts = /\.json$/i.test(file.name) ? readPartsJson(text) : readPartsCsv(text);
-      const known = new Set([...kit.cameras, ...kit.lenses, ...kit.filters].map(({ id }) => id));
-      const fitting = parts.map((part) => (part.of !== null && !known.has(part.of) ? { ...part, of: null } : part));
-      const ids = new Set(fitting.map(({ id }) => id));
-      onchange({ ...kit, parts: [...kit.parts.filter(({ id }) => !ids.has(id)), ...fitting] }, null);
-      problem = null;
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      problem = `“${file.name}” was not taken in, and nothing has changed. ${error.message}`;
+    const input = event.currentTarget;
+    const [file] = input.files ?? [];
+    if (file) {
+      const contents = await readFile(file, 'parts');
+      if (typeof contents === 'string') problem = contents;
+      else if (contents.kind === 'parts') takeIn(contents.parts);
     }
+    input.value = '';
   }
 </script>
 
@@ -57,10 +61,16 @@
   <div class="flex flex-wrap gap-x-4 gap-y-1 py-1">
     <button class="link font-semibold" onclick={() => add()}>Add a part</button>
     <label class="link"
-      >Take in a file (CSV or JSON)<input class="sr-only" type="file" accept=".csv,.json,text/csv,application/json" aria-label="Parts file" onchange={take} /></label
+      >Take in a file (CSV or JSON, up to {MOST_MB.parts} MB)<input
+        class="sr-only"
+        type="file"
+        accept=".csv,.json,text/csv,application/json"
+        aria-label="Parts file"
+        onchange={take}
+      /></label
     >
     <button class="link" onclick={() => download(`${fileName(shootName)}-parts.csv`, 'text/csv', writePartsCsv(kit.parts))}>As CSV</button>
-    <button class="link" onclick={() => download(`${fileName(shootName)}-parts.json`, 'application/json', `${JSON.stringify({ parts: kit.parts }, null, 1)}\n`)}>As JSON</button>
+    <button class="link" onclick={() => download(`${fileName(shootName)}-parts.json`, 'application/json', writePartsJson(kit.parts))}>As JSON</button>
   </div>
   <ul class="parts">
     {#each kit.parts as part (part.id)}
@@ -80,13 +90,7 @@
         </p>
         {#if open === part.id}
           <p class="said">
-            <input
-              class="typed-word"
-              aria-label="Name of {part.name}"
-              maxlength="80"
-              value={part.name}
-              onchange={(event) => event.currentTarget.value.trim() && put({ ...part, name: event.currentTarget.value.trim() })}
-            />,
+            <TextField label="Name of {part.name}" most={80} value={part.name} onchange={(name) => put({ ...part, name })} />,
             <Choice
               label="Kind of {part.name}"
               value={part.kind}
@@ -97,7 +101,7 @@
             {#each [{ key: 'lengthMm', said: 'long' }, { key: 'widthMm', said: 'wide' }, { key: 'heightMm', said: 'high' }] as const as { key, said } (key)}<NumberField
                 label="{part.name} {said}"
                 value={part[key]}
-                unit="mm"
+                unit="size"
                 min={1}
                 max={3000}
                 step={1}
@@ -105,11 +109,12 @@
                 {onsettle}
               />
               {said},
-            {/each}its weight
+            {/each}
+            its weight
             {#each [{ key: 'centreForeMm', said: 'forward' }, { key: 'centreSideMm', said: 'right' }, { key: 'centreUpMm', said: 'up' }] as const as { key, said } (key)}<NumberField
                 label="Weight of {part.name} {said}"
                 value={part[key]}
-                unit="mm"
+                unit="size"
                 min={-3000}
                 max={3000}
                 step={1}
@@ -120,7 +125,7 @@
             {/each}of its middle{#if part.kind === 'lens'}; zoomed all the way in it goes <NumberField
                 label="Zoom shift of {part.name}"
                 value={part.zoomShiftMm}
-                unit="mm"
+                unit="size"
                 min={-500}
                 max={500}
                 step={1}

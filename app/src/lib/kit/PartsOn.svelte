@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Build, Placed } from '@gentle-arc/core/model/build';
   import type { Kit } from '@gentle-arc/core/model/kit';
+  import { placeFor } from '@gentle-arc/core/rig/builds/overlaps';
   import { sayMass } from '@gentle-arc/core/model/units';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
@@ -38,7 +39,7 @@
           {#each OFFSETS as { key, said }, k (key)}{k > 0 ? ', ' : ''}<NumberField
               label="{part?.name} {said}"
               value={placed[key]}
-              unit="mm"
+              unit="size"
               min={-3000}
               max={3000}
               step={1}
@@ -65,17 +66,7 @@
       items={[{ value: '', name: 'a part of the kit…' }, ...kit.parts.map((part) => ({ value: part.id, name: part.name }))]}
       onchange={(partId) => {
         const part = partOf(partId);
-        if (part)
-          onchange(
-            {
-              ...build,
-              parts: [
-                ...build.parts,
-                { partId, on: ends && (part.kind === 'weight' || part.kind === 'battery') ? 'bottom' : 'top', foreMm: 0, sideMm: 0, upMm: Math.round(part.heightMm / 2) },
-              ],
-            },
-            null,
-          );
+        if (part) onchange({ ...build, parts: [...build.parts, placeFor(build, kit, part)] }, null);
       }}
     />{#if lensed}. Its zoom is set and taped at <NumberField
         label="Zoom of the build"

@@ -54,7 +54,7 @@
     held = { handle, build, view: view.name, from: place(event) };
   }
   function drag(event: PointerEvent) {
-    if (held) onchange(draggedTo(held.build, held.view, held.handle, held.from, place(event)), `kit.drag`);
+    if (held) onchange(draggedTo(held.build, held.view, held.handle, held.from, place(event)), 'kit.drag');
   }
   function drop() {
     held = null;
@@ -67,7 +67,7 @@
     if (!to) return;
     event.preventDefault();
     event.stopPropagation();
-    onchange(draggedTo(build, view.name, handle, [shape.xMm, shape.yMm], [shape.xMm + to[0], shape.yMm + to[1]]), 'kit.keys');
+    onchange(draggedTo(build, view.name, handle, [shape.xMm, shape.yMm], [shape.xMm + to[0], shape.yMm + to[1]]), `kit.keys.${view.name}.${JSON.stringify(handle)}`);
   }
 
   /** What can be taken hold of answers to pointer and keys. */
@@ -95,6 +95,13 @@
         {#if shape.form === 'box'}
           <g class="box {shape.ink}" class:held={shape.handle !== null} {...grip(shape)} transform="rotate({-shape.turnDeg} {px(shape.xMm)} {py(shape.yMm)})">
             <title>{shape.name}</title>
+            {#if shape.handle}<rect
+                class="reach"
+                x={px(shape.xMm - shape.widthMm / 2)}
+                y={py(shape.yMm) - Math.max(11, shape.heightMm / at.perPx / 2)}
+                width={Math.max(2, shape.widthMm / at.perPx)}
+                height={Math.max(22, shape.heightMm / at.perPx)}
+              />{/if}
             <rect
               x={px(shape.xMm - shape.widthMm / 2)}
               y={py(shape.yMm + shape.heightMm / 2)}
@@ -189,6 +196,8 @@
     pointer-events: none;
   }
   polyline {
+    /* What is drawn over a grip does not hide it from the hand. */
+    pointer-events: none;
     fill: none;
     stroke: var(--soft);
     stroke-width: 4;
@@ -228,6 +237,7 @@
   .handle circle {
     fill: var(--subject);
   }
+  .box.held rect.reach,
   circle.reach {
     fill: transparent;
     stroke: none;

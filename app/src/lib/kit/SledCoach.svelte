@@ -17,7 +17,7 @@
   let startedMs: number | null = $state(null);
 
   const placed = $derived(partLumps(build, kit.parts, kit.lenses));
-  const advice = $derived(coach(sled, placed, sled.log));
+  const advice = $derived(coach(sled, placed, sled.log, preferences.units));
   const set = (next: Partial<Sled>, join: string | null = null) => onchange({ ...build, support: { ...sled, ...next } }, join);
 
   /** Words stand for degrees: choosing one writes the middle of what it means. */
@@ -62,7 +62,7 @@
     <p class="advice" aria-live="polite">{advice.said}</p>
     <button class="big" onclick={done}>Done, look again</button>
   {:else}
-    <p class="said" aria-live="polite">{sled.log.length === 0 ? advice.said : 'Set. What does it do now?'}</p>
+    <p class="said" aria-live="polite">{sled.log.length === 0 || !advice.next ? advice.said : 'Set. What does it do now?'}</p>
   {/if}
   {#if !waiting}
     <p class="said">
@@ -100,10 +100,10 @@
       <ol class="list-decimal pl-6">
         {#each sled.log as round, i (i)}
           <li>
-            stage {trim(round.stageForeMm, 2)} / {trim(round.stageSideMm, 2)} mm, pivot {trim(round.gimbalMm, 1)} mm: leaned {trim(round.leanForeDeg ?? 0, 1)}° / {trim(
-              round.leanSideDeg ?? 0,
+            stage {sayMm(round.stageForeMm, preferences.units)} / {sayMm(round.stageSideMm, preferences.units)}, pivot {sayMm(round.gimbalMm, preferences.units)}: leaned {trim(
+              round.leanForeDeg ?? 0,
               1,
-            )}°{round.dropS === null ? '' : `, dropped in ${trim(round.dropS, 2)} s`}
+            )}° / {trim(round.leanSideDeg ?? 0, 1)}°{round.dropS === null ? '' : `, dropped in ${trim(round.dropS, 2)} s`}
           </li>
         {/each}
       </ol>

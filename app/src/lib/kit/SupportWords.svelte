@@ -2,7 +2,7 @@
   import type { Support } from '@gentle-arc/core/model/build';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
-  import { fieldOf, SUPPORT_WORDS, withField } from './support-words';
+  import { fieldOf, rangeIn, SUPPORT_WORDS, withField } from './support-words';
 
   /** The rig of a build in sentences whose numbers can be typed. */
   let { support, onchange, onsettle }: { support: Support; onchange: (support: Support, join: string | null) => void; onsettle: () => void } = $props();
@@ -17,8 +17,7 @@
           label={token.label}
           value={Number(fieldOf(support, token.number))}
           unit={token.unit}
-          min={token.min}
-          max={token.max}
+          {...rangeIn(support, token)}
           step={token.step}
           onchange={(value) => onchange(withField(support, token.number, value), `kit.${token.number}`)}
           {onsettle}

@@ -2,7 +2,7 @@ import type * as z from 'zod';
 import { CameraSchema, FilterSchema, LensSchema, RigSchema, type Kit } from '@gentle-arc/core/model/kit';
 import { problemsOf } from '@gentle-arc/core/model/problems';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
-import type { Unit } from '$lib/parts/NumberField.svelte';
+import type { Unit } from '$lib/parts/quantities';
 
 export type ThingList = 'cameras' | 'lenses' | 'filters' | 'rigs';
 export interface Thing {
@@ -39,7 +39,9 @@ export const THINGS: Record<ThingList, { title: string; one: string; schema: z.Z
 
 /** The thing with another number or name; a sentence when it is then out of order, and nothing is changed. */
 export function changedThing(list: ThingList, thing: Thing, change: Record<string, unknown>): Thing | string {
-  const next = { ...thing, ...change };
+  // Pixels are whole.
+  const whole = Object.fromEntries(Object.entries(change).map(([key, value]) => [key, key.endsWith('Px') ? Math.round(Number(value)) : value]));
+  const next = { ...thing, ...whole };
   const checked = THINGS[list].schema.safeParse(next);
   return checked.success ? next : `${thing.name}: ${problemsOf(checked.error, next)[0].sentence}`;
 }

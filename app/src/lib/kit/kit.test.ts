@@ -7,7 +7,7 @@ import { draggedTo, viewsOf } from '@gentle-arc/core/rig/builds/drawing';
 import { setAsTold } from '@gentle-arc/core/rig/builds/set-as-told';
 import { withBuild, withMadeUpKit } from './edits';
 import { changedThing, namedBy, THINGS, type ThingList } from './kit-things';
-import { readPartsJson } from './parts-file';
+import { readPartsJson } from '@gentle-arc/core/formats/parts-json';
 import { fieldOf, SUPPORT_WORDS, withField } from './support-words';
 import { verdictOf, worstOf } from './verdict';
 

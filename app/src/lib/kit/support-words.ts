@@ -1,6 +1,7 @@
 import { IMPROVISED, type Support, type SupportKind } from '@gentle-arc/core/model/build';
 import { improvisedName } from '@gentle-arc/core/rig/builds/improvised';
-import type { Unit } from '$lib/parts/NumberField.svelte';
+import { BELOW_GIMBAL_MM } from '@gentle-arc/core/rig/balance/sled-solver';
+import type { Unit } from '$lib/parts/quantities';
 
 /** A piece of a sentence about a rig: words, a number that can be typed, or a choice. Ranges are those of the model, or narrower where a rig sets them. */
 export type Token =
@@ -12,7 +13,7 @@ const choice = (field: string, label: string, names: Record<string, string>): To
   label,
   names: Object.entries(names).map(([value, name]) => ({ value, name })),
 });
-const mm = (field: string, label: string, min: number, max: number, step = 1) => number(field, label, 'mm', min, max, step);
+const mm = (field: string, label: string, min: number, max: number, step = 1) => number(field, label, 'size', min, max, step);
 const g = (field: string, label: string, max: number, min = 1) => number(field, label, 'g', min, max, 50);
 const WIND = number('windMps', 'Wind', 'mps', 0, 40, 0.5);
 
@@ -62,3 +63,20 @@ export const fieldOf = (support: Support, field: string): string | number => {
   const own = (support as Record<string, unknown>)[field];
   return typeof own === 'number' ? own : String(own);
 };
+
+/** From where to where a number of a support goes as the rest of it is set: its field's own range, or less. What is kept now is always inside. */
+export function rangeIn(support: Support, { number: key, min, max }: Extract<Token, { number: string }>): { min: number; max: number } {
+  const own = (): [number, number] => {
+    if (support.kind !== 'sled') return [min, max];
+    const { postMm, postMinMm, postMaxMm, gimbalMinMm, stageTravelMm } = support;
+    if (key === 'postMinMm') return [min, postMaxMm];
+    if (key === 'postMaxMm') return [postMinMm, max];
+    if (key === 'postMm') return [postMinMm, postMaxMm];
+    if (key === 'gimbalMm') return [gimbalMinMm, Math.max(gimbalMinMm, postMm - BELOW_GIMBAL_MM)];
+    if (key === 'stageForeMm' || key === 'stageSideMm') return [-stageTravelMm, stageTravelMm];
+    return [min, max];
+  };
+  const now = Number(fieldOf(support, key));
+  const [least, most] = own();
+  return { min: Math.min(now, Math.max(min, least)), max: Math.max(now, Math.min(max, most)) };
+}

@@ -7,27 +7,32 @@
   import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
   import { roomM } from '@gentle-arc/core/site/room';
   import type { Samples } from '@gentle-arc/core/motion/sample';
+  import type { SetBench } from './set-bench';
   import PhotoMeasure from './PhotoMeasure.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** Distances from sizes in the picture, and how far back two things look alike. */
-  let { shoot, shot, samples }: { shoot: Shoot; shot: Shot; samples: Samples } = $props();
+  interface Props {
+    shoot: Shoot;
+    shot: Shot;
+    samples: Samples;
+    onbench: SetBench;
+    onsettle: () => void;
+  }
+  let { shoot, shot, samples, onbench, onsettle }: Props = $props();
 
   const setup = $derived(setupOf(shoot, shot));
   const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
   const length = (m: number) => sayLength(m, preferences.units);
   const subjectM = $derived(setup.subject?.heightM ?? 1.7);
 
-  let heightM: number | null = $state(null);
-  let share = $state(50);
-  let atM = $state(5);
-  let betweenM = $state(4);
-  let alike = $state(10);
-  const knownM = $derived(heightM ?? subjectM);
+  const bench = $derived(shot.bench);
+  const share = $derived(bench.fillsPercent);
+  const knownM = $derived(bench.knownHeightM ?? subjectM);
   const awayM = $derived(distanceFromShareM(knownM, share / 100, shot.focalLengthMm, frame.heightMm));
-  const fills = $derived(shareAtDistance(knownM, atM, shot.focalLengthMm, frame.heightMm));
-  const stack = $derived(stacked(betweenM, 1 + alike / 100, knownM, share / 100, frame.heightMm));
+  const fills = $derived(shareAtDistance(knownM, bench.distanceM, shot.focalLengthMm, frame.heightMm));
+  const stack = $derived(stacked(bench.apartM, 1 + bench.alikePercent / 100, knownM, share / 100, frame.heightMm));
   /** How far one can go straight back from where the shot starts. */
   const back = $derived.by(() => {
     if (!setup.subject) return null;
@@ -37,28 +42,69 @@
     const room = roomM(setup.pieces, from, (Math.atan2(dx, dy) * 180) / Math.PI, groundM);
     return { ...room, mostM: Math.hypot(dx, dy) + room.roomM };
   });
-  const reach = $derived(Math.max(...shoot.kit.lenses.map((lens) => lens.focalLengthMaxMm)));
+  const reach = $derived(shoot.kit.lenses.reduce((most, lens) => Math.max(most, lens.focalLengthMaxMm), 0));
 </script>
 
 <section aria-label="Distances">
   <h2 class="font-display text-xl">How far</h2>
   <p class="said">
-    Something <NumberField label="Known height" value={knownM} unit="m" min={0.01} max={500} step={0.1} onchange={(value) => (heightM = value)} /> high that fills
-    <NumberField label="Share of the frame height" value={share} unit="percent" min={1} max={500} step={5} onchange={(value) => (share = value)} /> of the frame height at {trim(
-      shot.focalLengthMm,
-      0,
-    )} mm is
-    <b>{length(awayM)}</b> away. At <NumberField label="Distance" value={atM} unit="m" min={0.1} max={5000} step={0.5} onchange={(value) => (atM = value)} /> it fills
+    Something <NumberField
+      label="Known height"
+      value={knownM}
+      unit="m"
+      min={0.01}
+      max={500}
+      step={0.1}
+      onchange={(knownHeightM) => onbench({ knownHeightM }, 'bench.known')}
+      {onsettle}
+    /> high that fills
+    <NumberField
+      label="Share of the frame height"
+      value={share}
+      unit="percent"
+      min={1}
+      max={500}
+      step={5}
+      onchange={(fillsPercent) => onbench({ fillsPercent }, 'bench.fills')}
+      {onsettle}
+    /> of the frame height at {trim(shot.focalLengthMm, 0)} mm is
+    <b>{length(awayM)}</b> away. At <NumberField
+      label="Distance"
+      value={bench.distanceM}
+      unit="m"
+      min={0.1}
+      max={5000}
+      step={0.5}
+      onchange={(distanceM) => onbench({ distanceM }, 'bench.distance')}
+      {onsettle}
+    /> it fills
     <b>{trim(fills * 100, 0)}%</b>.
   </p>
   <p class="said">
-    Two such things <NumberField label="Apart in depth" value={betweenM} unit="m" min={0.1} max={1000} step={0.5} onchange={(value) => (betweenM = value)} /> one behind the other look
-    next to each other (sizes within <NumberField label="Sizes alike within" value={alike} unit="percent" min={1} max={100} step={1} onchange={(value) => (alike = value)} />) from
+    Two such things <NumberField
+      label="Apart in depth"
+      value={bench.apartM}
+      unit="m"
+      min={0.1}
+      max={1000}
+      step={0.5}
+      onchange={(apartM) => onbench({ apartM }, 'bench.apart')}
+      {onsettle}
+    /> one behind the other look next to each other (sizes within <NumberField
+      label="Sizes alike within"
+      value={bench.alikePercent}
+      unit="percent"
+      min={1}
+      max={100}
+      step={1}
+      onchange={(alikePercent) => onbench({ alikePercent }, 'bench.alike')}
+      {onsettle}
+    />) from
     <b>{length(stack.toNearerM)}</b>
     on, with
     <b>{trim(stack.focalLengthMm, 0)} mm</b> for the nearer to fill {trim(share, 0)}% of the height.
     {#if stack.focalLengthMm > reach}The kit’s longest is {trim(reach, 0)} mm: from there the nearer looks {trim(
-        stackRatio((knownM * reach) / ((share / 100) * frame.heightMm), betweenM),
+        stackRatio((knownM * reach) / ((share / 100) * frame.heightMm), bench.apartM),
         2,
       )} times as large as the other.{/if}
     {#if back}
@@ -66,8 +112,16 @@
           ? `there are ${length(back.roomM)} before ${back.piece.name} stands in the way`
           : 'is open ground'}: {back.mostM >= stack.toNearerM
           ? 'far enough.'
-          : `at most ${length(back.mostM)} from ${setup.subject?.name}, where the nearer looks ${trim(stackRatio(back.mostM, betweenM), 2)} times as large.`}{/if}
+          : `at most ${length(back.mostM)} from ${setup.subject?.name}, where the nearer looks ${trim(stackRatio(back.mostM, bench.apartM), 2)} times as large.`}{/if}
     {/if}
   </p>
-  <PhotoMeasure shootId={shoot.id} {knownM} focalLengthMm={shot.focalLengthMm} sensor={{ widthMm: setup.camera.sensorWidthMm, heightMm: setup.camera.sensorHeightMm }} />
+  <PhotoMeasure
+    shootId={shoot.id}
+    {bench}
+    {onbench}
+    {onsettle}
+    {knownM}
+    focalLengthMm={shot.focalLengthMm}
+    sensor={{ widthMm: setup.camera.sensorWidthMm, heightMm: setup.camera.sensorHeightMm }}
+  />
 </section>

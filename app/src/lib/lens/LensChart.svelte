@@ -1,14 +1,21 @@
 <script lang="ts">
   import { line, max, scaleLinear, scaleLog } from 'd3';
+  import type { Bench } from '@gentle-arc/core/model/bench';
   import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
   import { M_PER_FOOT } from '@gentle-arc/core/model/units';
   import { preferences } from '$lib/store/preferences.svelte';
   import Choice from '$lib/parts/Choice.svelte';
 
   /** One measure over the focal lengths of the kit: where wide wins, and where long does. */
-  let { columns, own }: { columns: readonly LensColumn[]; own: number } = $props();
+  interface Props {
+    columns: readonly LensColumn[];
+    own: number;
+    measure: Measure;
+    onmeasure: (measure: Measure) => void;
+  }
+  let { columns, own, measure, onmeasure }: Props = $props();
 
-  type Measure = 'parallax' | 'nearSlide' | 'farSlide' | 'sharpFromM' | 'distanceM' | 'slidePerM' | 'slidePerDeg' | 'nearSpeed' | 'farSpeed' | 'wobble' | 'backgroundGrowth';
+  type Measure = Bench['measure'];
   const MEASURES: Record<Measure, { name: string; unit: string; times: number }> = $derived({
     parallax: { name: 'depth', unit: '%/s', times: 100 },
     nearSlide: { name: 'slide of near things in all', unit: '% of the width', times: 100 },
@@ -22,7 +29,6 @@
     sharpFromM: { name: 'nearest sharp distance', unit: preferences.units === 'metric' ? 'm' : 'ft', times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT },
     distanceM: { name: 'distance of the camera', unit: preferences.units === 'metric' ? 'm' : 'ft', times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT },
   });
-  let measure: Measure = $state('parallax');
   let width = $state(600);
   const HEIGHT = 150;
   const [LEFT, RIGHT, TOP, BOTTOM] = [46, 12, 8, 24];
@@ -48,7 +54,7 @@
 <figure class="mt-3">
   <figcaption class="said">
     Over the kit’s focal lengths:
-    <Choice label="Measure" value={measure} items={Object.entries(MEASURES).map(([value, { name }]) => ({ value, name }))} onchange={(value) => (measure = value as Measure)} />,
+    <Choice label="Measure" value={measure} items={Object.entries(MEASURES).map(([value, { name }]) => ({ value, name }))} onchange={(value) => onmeasure(value as Measure)} />,
     <span class="text-soft">{MEASURES[measure].unit}; hollow: rig or lens cannot.</span>
   </figcaption>
   <div bind:clientWidth={width}>
@@ -60,7 +66,7 @@
       {#if points.length > 1}
         <line class="own" x1={x(own)} x2={x(own)} y1={TOP} y2={HEIGHT - BOTTOM} />
         <path d={curve} />
-        {#each points as point (point.mm)}
+        {#each points as point, i (i)}
           {#if point.value !== null}<circle class:possible={point.possible} cx={x(point.mm)} cy={y(point.value)} r="4" />{/if}
           <text x={x(point.mm)} y={HEIGHT - 7} text-anchor="middle">{point.mm}</text>
         {/each}

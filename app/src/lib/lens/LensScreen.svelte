@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { limitsHref, marksHref } from '$lib/links';
   import { onDestroy } from 'svelte';
-  import { resolve } from '$app/paths';
   import { setupOf } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sampleShot } from '@gentle-arc/core/motion/shown';
@@ -22,18 +22,20 @@
   import PixelFrames from './PixelFrames.svelte';
   import TimeWords from './TimeWords.svelte';
   import { rangeOf, usualFocals } from './focals';
+  import type { SetBench } from './set-bench';
 
   /** The lens bench of one shot: which focal length, how sharp, how bright; chosen by what each does to this very shot. */
   let { store, shotId }: { store: ShootStore; shotId: string } = $props();
 
   const playhead = new Playhead();
   const live = new LiveLenses();
-  let by: CompareBy = $state('framing');
 
   const shoot = $derived(store.shoot);
   const shot = $derived(shoot.shots.find((row) => row.id === shotId) ?? shoot.shots[0]);
-  let chosen: number[] | null = $state(null);
-  const focals = $derived(chosen ?? usualFocals(shoot.kit.lenses, shot.focalLengthMm));
+  const bench = $derived(shot.bench);
+  const by = $derived(bench.compareBy);
+  const focals = $derived(bench.focalLengthsMm ?? usualFocals(shoot.kit.lenses, shot.focalLengthMm));
+  const setBench: SetBench = (edit, join = null) => change((row) => ({ ...row, bench: { ...row.bench, ...edit } }), join);
 
   const samples = $derived(sampleShot(setupOf(shoot, shot)));
   const ways = $derived(
@@ -50,15 +52,21 @@
         true,
       )
     : null;
-  const columns = $derived(live.shown.answer ?? []);
+  /** Only what is listed, and only once it is read: a headline never outlives its numbers. */
+  const columns = $derived.by(() => {
+    const { answer, question, problem } = live.shown;
+    if (!answer || problem || question?.by !== by || question.shotId !== shot.id) return [];
+    const listed = answer.filter(({ focalLengthMm }) => focals.includes(focalLengthMm));
+    return listed.length === focals.length ? listed : [];
+  });
   const seen = $derived.by(() => {
     const own = columns.find((column) => column.focalLengthMm === shot.focalLengthMm);
     return own ? { fastest: Math.max(own.nearSpeed ?? 0, own.subjectSpeed ?? 0, own.farSpeed ?? 0), subjectBlur: own.subjectBlur } : null;
   });
 
   $effect(() => playhead.fit(samples.count, samples.frameRateHz));
-  $effect(() => live.shown.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: focals, by }));
-  $effect(() => live.spread.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: rangeOf(shoot.kit.lenses), by }));
+  $effect(() => void live.shown.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: [...focals], by }));
+  $effect(() => void live.spread.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: rangeOf(shoot.kit.lenses), by }));
   onDestroy(() => {
     playhead.pause();
     live.close();
@@ -73,6 +81,8 @@
     if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) playhead.toggle();
     else if (event.key === 'ArrowLeft') playhead.step(-1);
     else if (event.key === 'ArrowRight') playhead.step(1);
+    else if (event.key === 'Home') playhead.toRow(0);
+    else if (event.key === 'End') playhead.toRow(samples.count - 1);
     else return;
     event.preventDefault();
   }
@@ -81,6 +91,7 @@
 <svelte:window onkeydown={keys} />
 
 <main class="bench">
+  <h1 class="sr-only">Lens: {shot.name}</h1>
   <section aria-label="Focal lengths">
     <div class="flex flex-wrap items-center justify-between gap-x-4">
       <p class="said">
@@ -92,14 +103,20 @@
             { value: 'framing', name: 'same framing' },
             { value: 'spot', name: 'same spot' },
           ]}
-          onchange={(value) => (by = value as CompareBy)}
+          onchange={(value) => setBench({ compareBy: value as CompareBy })}
         />
-        ({by === 'framing' ? 'the camera moves to suit' : 'only the lens changes'}), through <FocalChips {focals} own={shot.focalLengthMm} onchange={(next) => (chosen = next)} />
+        ({by === 'framing' ? 'the camera moves to suit' : 'only the lens changes'}), through <FocalChips
+          {focals}
+          own={shot.focalLengthMm}
+          usual={bench.focalLengthsMm === null}
+          onchange={(focalLengthsMm, join) => setBench({ focalLengthsMm }, join)}
+          onsettle={() => store.settle()}
+        />
       </p>
       <Transport {playhead} {samples} bodied={false} />
     </div>
-    {#if live.shown.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">The comparison could not be made: {live.shown.problem}</p>{/if}
-    <h2 class="verdict" aria-live="polite">{columns.length ? verdictOnLenses(columns, by) : 'Reading…'}</h2>
+    {#if live.shown.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">The comparison could not be made. {live.shown.problem}</p>{/if}
+    <h2 class="verdict" aria-live="polite">{columns.length ? verdictOnLenses(columns, by) : live.shown.problem ? 'Not compared.' : 'Reading…'}</h2>
     <div class="cards">
       {#each ways as way (way.focalLengthMm)}
         <LensCard
@@ -112,7 +129,7 @@
         />
       {/each}
     </div>
-    <LensChart columns={live.spread.answer ?? []} own={shot.focalLengthMm} />
+    <LensChart columns={live.spread.answer ?? []} own={shot.focalLengthMm} measure={bench.measure} onmeasure={(measure) => setBench({ measure })} />
   </section>
 
   <div class="lower">
@@ -124,14 +141,14 @@
       onchange={change}
       onkit={(kit, join) => store.change({ ...shoot, kit }, join)}
       onlimits={(limits) => store.change({ ...shoot, limits }, null)}
-      limitsHref={resolve('/shoot/[shootId]/limits', { shootId: shoot.id })}
-      marksHref={resolve('/shoot/[shootId]/shot/[shotId]/marks', { shootId: shoot.id, shotId: shot.id })}
+      limitsHref={limitsHref(shoot.id)}
+      marksHref={marksHref(shoot.id, shot.id)}
       onsettle={() => store.settle()}
     />
-    <LightWords {shoot} {shot} {seen} onchange={change} onsettle={() => store.settle()} />
-    <TimeWords {shoot} {shot} fastest={seen?.fastest ?? null} onchange={change} onsettle={() => store.settle()} />
-    <PixelFrames {shoot} {shot} {samples} />
-    <HowFar {shoot} {shot} {samples} />
+    <LightWords {shoot} {shot} {seen} onbench={setBench} onchange={change} onsettle={() => store.settle()} />
+    <TimeWords {shoot} {shot} fastest={seen?.fastest ?? null} onbench={setBench} onchange={change} onsettle={() => store.settle()} />
+    <PixelFrames {shoot} {shot} {samples} onbench={setBench} onsettle={() => store.settle()} />
+    <HowFar {shoot} {shot} {samples} onbench={setBench} onsettle={() => store.settle()} />
   </div>
 </main>
 

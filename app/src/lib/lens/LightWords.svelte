@@ -8,6 +8,7 @@
   import { LIGHT_CONDITIONS, neutralDensity } from '@gentle-arc/core/optics/exposure';
   import type { FilterStack } from '@gentle-arc/core/optics/filter-stack';
   import { shutterLook } from '@gentle-arc/core/screen/shutter-look';
+  import type { SetBench } from './set-bench';
   import Choice from '$lib/parts/Choice.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
@@ -19,10 +20,11 @@
     shot: Shot;
     /** What moves in the picture as the shot is taken now; null while it is read. */
     seen: { fastest: number; subjectBlur: number } | null;
+    onbench: SetBench;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onsettle: () => void;
   }
-  let { shoot, shot, seen, onchange, onsettle }: Props = $props();
+  let { shoot, shot, seen, onbench, onchange, onsettle }: Props = $props();
 
   const setup = $derived(setupOf(shoot, shot));
   const mainsHz = $derived(preferences.mainsHz);
@@ -35,8 +37,8 @@
   const look = $derived(seen && shutterLook(shot, seen, limits));
   const faster = $derived(shot.captureRateHz > shot.frameRateHz);
 
-  let sunDeg = $state(40);
-  let sky: Sky = $state('clear');
+  const sunDeg = $derived(shot.bench.sunDeg);
+  const sky = $derived(shot.bench.sky);
   const SKY_NAMES: Record<Sky, string> = { clear: 'a clear sky', partly: 'some cloud', cloudy: 'a closed sky' };
 
   const setEv = (ev100: number, join: string | null = null) => onchange((row) => ({ ...row, light: { ...row.light, ev100 } }), join);
@@ -85,7 +87,8 @@
     <NumberField
       label="Shutter angle"
       value={shot.shutterDeg}
-      unit="deg"
+      unit="shutter"
+      rateHz={shot.captureRateHz}
       min={1}
       max={360}
       step={5}
@@ -106,8 +109,9 @@
   <details>
     <summary>From the sun</summary>
     <p class="said">
-      The sun <NumberField label="Height of the sun" value={sunDeg} unit="deg" min={0} max={90} step={5} onchange={(value) => (sunDeg = value)} /> above the horizon under
-      <Choice label="Sky" value={sky} items={SKIES.map((value) => ({ value, name: SKY_NAMES[value] }))} onchange={(value) => (sky = value as Sky)} /> gives EV
+      The sun <NumberField label="Height of the sun" value={sunDeg} unit="deg" min={0} max={90} step={5} onchange={(value) => onbench({ sunDeg: value }, 'bench.sun')} {onsettle} /> above
+      the horizon under
+      <Choice label="Sky" value={sky} items={SKIES.map((value) => ({ value, name: SKY_NAMES[value] }))} onchange={(value) => onbench({ sky: value as Sky })} /> gives EV
       <b>{trim(evOfDaylight(sunDeg, sky), 1)}</b> on open ground.
       <button class="link font-semibold" onclick={() => setEv(Math.round(evOfDaylight(sunDeg, sky) * 10) / 10)}>Take that</button>
     </p>

@@ -1,34 +1,25 @@
 <script lang="ts">
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import { setupOf } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sayLength } from '@gentle-arc/core/model/units';
   import { focusPlan } from '@gentle-arc/core/reading/focus-plan';
+  import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
+  import { stripOf } from './ring-strip';
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** Marks for whoever pulls focus: a strip to cut out and lay round the ring, and a list to count by. Made for paper. */
-  let { shoot, shot }: { shoot: Shoot; shot: Shot } = $props();
+  let { store, shot }: { store: ShootStore; shot: Shot } = $props();
 
+  const shoot = $derived(store.shoot);
   const setup = $derived(setupOf(shoot, shot));
   const plan = $derived(focusPlan(shoot, shot));
   const length = (m: number) => sayLength(m, preferences.units);
   /** A ring this far across carries the strip; typed by whoever prints it. */
-  let acrossMm = $state(75);
-  const mmPerDeg = $derived((Math.PI * acrossMm) / 360);
-  const from = $derived(Math.min(...plan.marks.map(({ ringDeg }) => ringDeg)));
-  const to = $derived(Math.max(...plan.marks.map(({ ringDeg }) => ringDeg)));
-  const stripMm = $derived(Math.max(24, (to - from) * mmPerDeg + 24));
-  const at = (ringDeg: number) => 12 + (ringDeg - from) * mmPerDeg;
-  /** Marks at the same place of the ring are written once, with all their numbers. */
-  const places = $derived.by(() => {
-    const found: { ringDeg: number; numbers: number[] }[] = [];
-    plan.marks.forEach(({ ringDeg }, i) => {
-      const same = found.find((row) => Math.abs(row.ringDeg - ringDeg) * mmPerDeg < 1.5);
-      if (same) same.numbers.push(i + 1);
-      else found.push({ ringDeg, numbers: [i + 1] });
-    });
-    return found;
-  });
+  const acrossMm = $derived(shot.bench.ringAcrossMm);
+  const strip = $derived(stripOf(plan.marks.map(({ ringDeg }) => ringDeg), (Math.PI * acrossMm) / 360)); // prettier-ignore
+  const ROW_MM = 5;
+  const heightMm = $derived(17 + strip.rows * ROW_MM);
 </script>
 
 <main>
@@ -38,13 +29,30 @@
   </header>
   <div class="no-print tools">
     <button class="link font-semibold" onclick={() => window.print()}>Print</button>
-    <span class="said">The ring is <NumberField label="Ring diameter" value={acrossMm} unit="mm" min={20} max={200} step={1} onchange={(mm) => (acrossMm = mm)} /> across</span>
+    <span class="said"
+      >The ring is <NumberField
+        label="Ring diameter"
+        value={acrossMm}
+        unit="mm"
+        min={20}
+        max={200}
+        step={1}
+        onchange={(ringAcrossMm) => store.changeShot(shot.id, (row) => ({ ...row, bench: { ...row.bench, ringAcrossMm } }), 'bench.ring')}
+        onsettle={() => store.settle()}
+      /> across</span
+    >
   </div>
-  <svg width="{stripMm}mm" height="22mm" viewBox="0 0 {stripMm} 22" role="img" aria-label="Strip for the focus ring, {stripMm.toFixed(0)} millimetres long">
-    <rect x="0.2" y="0.2" width={stripMm - 0.4} height="21.6" />
-    {#each places as place (place.ringDeg)}
-      <line x1={at(place.ringDeg)} x2={at(place.ringDeg)} y1="0" y2="9" />
-      <text x={at(place.ringDeg)} y="15" text-anchor="middle">{place.numbers.join(' ')}</text>
+  <svg
+    width="{strip.lengthMm}mm"
+    height="{heightMm}mm"
+    viewBox="0 0 {strip.lengthMm} {heightMm}"
+    role="img"
+    aria-label="Strip for the focus ring, {strip.lengthMm.toFixed(0)} millimetres long"
+  >
+    <rect x="0.2" y="0.2" width={strip.lengthMm - 0.4} height={heightMm - 0.4} />
+    {#each strip.places as { atMm, text, row } (atMm)}
+      <line x1={atMm} x2={atMm} y1="0" y2={9 + row * ROW_MM} />
+      <text x={atMm} y={15 + row * ROW_MM} text-anchor="middle">{text}</text>
     {/each}
   </svg>
   <p class="small">Cut along the edge and lay it round the ring: it goes by a ring of {setup.lens.ringDeg}° that turns evenly. Check each mark against the lens before the take.</p>

@@ -2,18 +2,25 @@
   import { onDestroy } from 'svelte';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import { distanceFromShareM } from '@gentle-arc/core/optics/sizes';
+  import type { Bench } from '@gentle-arc/core/model/bench';
+  import { takeDropped } from '$lib/files/takers.svelte';
+  import { storageTrouble } from '$lib/store/trouble';
+  import type { SetBench } from './set-bench';
   import { loadPhoto, savePhoto } from '$lib/store/database';
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** How far a thing in a photograph is: a line on its top and one on its foot. The photograph stays in this browser. */
   interface Props {
+    bench: Bench;
+    onbench: SetBench;
+    onsettle: () => void;
     shootId: string;
     knownM: number;
     focalLengthMm: number;
     /** Of the sensor that took it. */
     sensor: { widthMm: number; heightMm: number };
   }
-  let { shootId, knownM, focalLengthMm, sensor }: Props = $props();
+  let { bench, onbench, onsettle, shootId, knownM, focalLengthMm, sensor }: Props = $props();
 
   let url: string | null = $state(null);
   let problem: string | null = $state(null);
@@ -21,7 +28,8 @@
   let naturalHeight = $state(2);
   const aspect = $derived(naturalWidth > 0 && naturalHeight > 0 ? naturalWidth / naturalHeight : 1.5);
   /** From the top, as shares of the photograph's height. */
-  let lines = $state({ top: 0.25, foot: 0.75 });
+  const lines = $derived({ top: bench.photoTop, foot: bench.photoFoot });
+  const setLine = (line: 'top' | 'foot', at: number) => onbench(line === 'top' ? { photoTop: within(at) } : { photoFoot: within(at) }, `bench.photo.${line}`);
   let dragged: 'top' | 'foot' | null = $state(null);
   let frame: HTMLElement | undefined = $state();
 
@@ -37,27 +45,32 @@
   $effect(() => {
     loadPhoto(shootId).then(
       (photo) => photo && show(photo),
-      (error: Error) => (problem = `The photograph kept here cannot be read: ${error.message}`),
+      (error: Error) => (problem = `The photograph kept here cannot be shown. ${storageTrouble(error)}`),
     );
   });
   onDestroy(() => url && URL.revokeObjectURL(url));
 
   async function load(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    event.currentTarget.value = '';
-    if (!file) return;
+    const input = event.currentTarget;
+    const [file] = input.files ?? [];
+    if (file) await take(file);
+    input.value = '';
+  }
+  takeDropped(() => ({ photo: (file) => void take(file) }));
+
+  async function take(file: File) {
     problem = null;
     try {
       (await createImageBitmap(file)).close();
     } catch {
-      problem = `“${file.name}” is not a photograph that this browser can show; choose a JPEG, PNG or WebP file.`;
+      problem = `“${file.name.slice(0, 60)}” is not a photograph that this browser can show; choose a JPEG, PNG or WebP file.`;
       return;
     }
     show(file);
     try {
       await savePhoto(shootId, file);
     } catch (error) {
-      problem = `It is shown, but could not be kept for later: ${(error as Error).message}`;
+      problem = `It is shown, but could not be kept for later. ${storageTrouble(error)}`;
     }
   }
 
@@ -65,12 +78,16 @@
   function move(event: PointerEvent) {
     if (!dragged || !frame) return;
     const box = frame.getBoundingClientRect();
-    lines[dragged] = within((event.clientY - box.top) / box.height);
+    setLine(dragged, (event.clientY - box.top) / box.height);
+  }
+  function drop() {
+    if (dragged) onsettle();
+    dragged = null;
   }
   function keys(event: KeyboardEvent, line: 'top' | 'foot') {
     const step = event.shiftKey ? 0.05 : 0.005;
-    if (event.key === 'ArrowUp') lines[line] = within(lines[line] - step);
-    else if (event.key === 'ArrowDown') lines[line] = within(lines[line] + step);
+    if (event.key === 'ArrowUp') setLine(line, lines[line] - step);
+    else if (event.key === 'ArrowDown') setLine(line, lines[line] + step);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -84,7 +101,7 @@
   {#if problem}<span role="alert" class="problem">{problem}</span>{/if}
 </p>
 {#if url}
-  <figure bind:this={frame} onpointermove={move} onpointerup={() => (dragged = null)} onpointercancel={() => (dragged = null)}>
+  <figure bind:this={frame} onpointermove={move} onpointerup={drop} onpointercancel={drop}>
     <img src={url} alt="To measure in" draggable="false" bind:naturalWidth bind:naturalHeight />
     {#each ['top', 'foot'] as const as line (line)}
       <div

@@ -6,25 +6,30 @@
   import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
   import { cropFactor, fromFullFrame, onFullFrame } from '@gentle-arc/core/optics/formats';
   import { aspectAfterBars, pixelChain, type PixelStep } from '@gentle-arc/core/optics/pixels';
+  import type { SetBench } from './set-bench';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
 
   /** How many pixels are left between recording and delivery: each cut as a frame inside the one before. */
-  let { shoot, shot, samples }: { shoot: Shoot; shot: Shot; samples: Samples } = $props();
+  interface Props {
+    shoot: Shoot;
+    shot: Shot;
+    samples: Samples;
+    onbench: SetBench;
+    onsettle: () => void;
+  }
+  let { shoot, shot, samples, onbench, onsettle }: Props = $props();
 
-  /** A few percent of stabilising afterwards is usual; black bars are for the look. */
-  let stabilising = $state(5);
-  let bars = $state(0);
+  const bench = $derived(shot.bench);
+  const bars = $derived(bench.barsPercent);
 
   const setup = $derived(setupOf(shoot, shot));
   const enlargement = $derived(samples.crop.reduce((most, value) => Math.max(most, value), 1));
-  const chain = $derived(pixelChain(setup.camera, setup.delivery, { stabilisingShare: stabilising / 100, enlargement }));
+  const chain = $derived(pixelChain(setup.camera, setup.delivery, { stabilisingShare: bench.stabilisingPercent / 100, enlargement }));
   const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
   const equal = $derived(onFullFrame(frame, shot.focalLengthMm, shot.fNumber));
 
-  let fullMm = $state(50);
-  let fullStop = $state(2.8);
-  const here = $derived(fromFullFrame(frame, fullMm, fullStop));
+  const here = $derived(fromFullFrame(frame, bench.fullFocalLengthMm, bench.fullFNumber));
 
   const NAMES: Record<PixelStep['what'], string> = {
     recorded: 'recorded',
@@ -48,9 +53,18 @@
   <p class="said">
     {setup.camera.name} records {setup.camera.pictureWidthPx} × {setup.camera.pictureHeightPx}; the cut is {setup.delivery.widthPx} × {setup.delivery.heightPx}. Kept back for
     stabilising
-    <NumberField label="Kept back for stabilising" value={stabilising} unit="percent" min={0} max={40} step={1} onchange={(value) => (stabilising = value)} />, black bars at top
-    and bottom
-    <NumberField label="Black bars" value={bars} unit="percent" min={0} max={40} step={1} onchange={(value) => (bars = value)} /> each{bars > 0
+    <NumberField
+      label="Kept back for stabilising"
+      value={bench.stabilisingPercent}
+      unit="percent"
+      min={0}
+      max={40}
+      step={1}
+      onchange={(stabilisingPercent) => onbench({ stabilisingPercent }, 'bench.stabilising')}
+      {onsettle}
+    />, black bars at top and bottom
+    <NumberField label="Black bars" value={bars} unit="percent" min={0} max={40} step={1} onchange={(barsPercent) => onbench({ barsPercent }, 'bench.bars')} {onsettle} /> each{bars >
+    0
       ? `, which leaves ${trim(aspectAfterBars(setup.delivery.widthPx / setup.delivery.heightPx, bars / 100), 2)}:1`
       : ''}.
   </p>
@@ -72,14 +86,24 @@
     like {trim(equal.focalLengthMm, 0)} mm at f/{trim(equal.fNumber, 1)} on full frame.
   </p>
   <p class="said">
-    What is <NumberField label="Focal length on full frame" value={fullMm} unit="mm" min={1} max={3000} step={1} onchange={(mm) => (fullMm = mm)} /> at f/<NumberField
+    What is <NumberField
+      label="Focal length on full frame"
+      value={bench.fullFocalLengthMm}
+      unit="mm"
+      min={1}
+      max={3000}
+      step={1}
+      onchange={(fullFocalLengthMm) => onbench({ fullFocalLengthMm }, 'bench.full')}
+      {onsettle}
+    /> at f/<NumberField
       label="Stop on full frame"
-      value={fullStop}
+      value={bench.fullFNumber}
       unit="plain"
       min={0.5}
       max={64}
       step={0.1}
-      onchange={(stop) => (fullStop = stop)}
+      onchange={(fullFNumber) => onbench({ fullFNumber }, 'bench.fullStop')}
+      {onsettle}
     /> on full frame takes <b>{trim(here.focalLengthMm, 1)} mm at f/{trim(here.fNumber, 1)}</b> on this one.
   </p>
 </section>

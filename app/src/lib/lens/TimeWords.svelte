@@ -5,7 +5,7 @@
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import { playingOf } from '@gentle-arc/core/motion/playback';
   import { timePlan } from '@gentle-arc/core/reading/time-plan';
-  import Choice from '$lib/parts/Choice.svelte';
+  import type { SetBench } from './set-bench';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import RampChart from './RampChart.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
@@ -17,10 +17,11 @@
     shot: Shot;
     /** Fastest thing in the picture, frame widths a second; null while it is read. */
     fastest: number | null;
+    onbench: SetBench;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onsettle: () => void;
   }
-  let { shoot, shot, fastest, onchange, onsettle }: Props = $props();
+  let { shoot, shot, fastest, onbench, onchange, onsettle }: Props = $props();
 
   let width = $state(320);
   const HEIGHT = 150;
@@ -29,7 +30,6 @@
   const setup = $derived(setupOf(shoot, shot));
   const plan = $derived(timePlan(shoot, shot));
   const length = (m: number) => sayLength(m, preferences.units);
-  const rates = $derived([...new Set([...setup.camera.frameRatesHz, shot.captureRateHz])].sort((a, b) => a - b).map((hz) => ({ value: String(hz), name: `${hz}` })));
   /** The slow-shutter look: common practice, no published source. */
   const SMEAR_HZ = 6;
   const { ramp } = $derived(shot.playback);
@@ -54,7 +54,7 @@
   }
 
   /** Seconds wanted on screen, and what of the action fills them. */
-  let wantedS: number | null = $state(null);
+  const wantedS = $derived(shot.bench.wantedS);
   const playing = $derived(playingOf(shot, shotDurationS(shot)));
   const askedS = $derived(Math.min(wantedS ?? 5, plan.screenS));
   const actionForS = $derived(Math.abs(playing.actionAt(askedS) - playing.actionAt(0)));
@@ -72,11 +72,15 @@
 <section aria-label="Time">
   <h2 class="font-display text-xl">How fast</h2>
   <p class="said">
-    It records <Choice
+    It records <NumberField
       label="Frames recorded"
-      value={String(shot.captureRateHz)}
-      items={rates}
-      onchange={(hz) => onchange((row) => ({ ...row, captureRateHz: Number(hz) }), null)}
+      value={shot.captureRateHz}
+      unit="hz"
+      min={1}
+      max={2000}
+      step={1}
+      onchange={(captureRateHz) => onchange((row) => ({ ...row, captureRateHz }), 'capture')}
+      {onsettle}
     /> frames a second and the cut shows <b>{shot.frameRateHz}</b>: it plays <b>{pace}</b>. {trim(plan.actionS, 1)} s of action become <b>{trim(plan.screenS, 1)} s</b> on screen.
     <button class="link" aria-pressed={shot.playback.reversed} onclick={() => setPlayback({ reversed: !shot.playback.reversed })}
       >{shot.playback.reversed ? 'Play it forwards' : 'Play it in reverse'}</button
@@ -141,7 +145,16 @@
       >{/if}
   </p>
   <p class="said">
-    For <NumberField label="Seconds on screen" value={askedS} unit="s" min={0.1} max={100000} step={0.5} onchange={(value) => (wantedS = value)} />
+    For <NumberField
+      label="Seconds on screen"
+      value={wantedS ?? askedS}
+      unit="s"
+      min={0.1}
+      max={100000}
+      step={0.5}
+      onchange={(value) => onbench({ wantedS: value }, 'bench.wanted')}
+      {onsettle}
+    />
     on screen from the first frame, <b>{trim(actionForS, 2)} s</b> have to be filmed{askedS < (wantedS ?? 0) ? ' (all there is)' : ''}.
     {#if plan.subjectM !== null && plan.subjectM > 0.05}{setup.subject?.name} goes {length(plan.subjectM)} in the whole action, {length(plan.subjectM / plan.actionS)} a second.{/if}
   </p>

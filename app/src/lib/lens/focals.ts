@@ -1,8 +1,8 @@
+import { MOST_FOCALS } from '@gentle-arc/core/model/bench';
 import type { Lens } from '@gentle-arc/core/model/kit';
 
 /** Focal lengths that people speak of, mm. */
 const USUAL = [12, 16, 20, 24, 28, 35, 50, 70, 85, 100, 135, 200, 300];
-export const MOST_FOCALS = 6;
 const SPREAD = 13;
 
 /** Up to six focal lengths that the kit reaches, spread from short to long, the shot's own among them. */

@@ -1,23 +1,24 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
-  import { resolve } from '$app/paths';
+  import { limitsHref } from '$lib/links';
+  import { onDestroy, tick } from 'svelte';
   import type { Finding } from '@gentle-arc/core/model/finding';
   import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/model/variants';
   import { type MoveKind } from '@gentle-arc/core/model/move';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
-  import { legsOf, withLeg, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+  import { legsOf, shotDurationS, withLeg, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
   import { playingOf } from '@gentle-arc/core/motion/playback';
   import { motionOf } from '@gentle-arc/core/motion/legs';
   import { sampleShot } from '@gentle-arc/core/motion/shown';
   import { withBody } from '@gentle-arc/core/motion/sample';
   import { asKind, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
+  import { pieceAtPoint } from '@gentle-arc/core/screen/pick';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
   import { aboutOf } from './about';
-  import { addLeg, changePiece, changeWalk, groundAt, removeLeg, removePiece } from './edits';
+  import { addLeg, changePiece, changeWalk, duplicatePiece, movePiece, removeLeg, removePiece } from './edits';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
   import Picture from '$lib/picture/Picture.svelte';
@@ -26,14 +27,17 @@
   import { Playhead } from './playhead.svelte';
   import ReadingList from './ReadingList.svelte';
   import ShotWords from './ShotWords.svelte';
+  import TextField from '$lib/parts/TextField.svelte';
   import SideBySide from './SideBySide.svelte';
   import Strip from './Strip.svelte';
   import Transport from './Transport.svelte';
   import Variants from './Variants.svelte';
-  import { readWalkFile } from './walk-file';
+  import { readFile } from '$lib/workers/read-file';
+  import { takeDropped } from '$lib/files/takers.svelte';
 
   let { store, shotId }: { store: ShootStore; shotId: string } = $props();
 
+  let screen: HTMLElement | undefined = $state();
   const playhead = new Playhead();
   const live = new LiveReading();
   let selectedId: string | null = $state(null);
@@ -69,7 +73,6 @@
     live.close();
   });
 
-  const cm = (m: number) => Math.round(m * 100) / 100;
   const change = (next: Shoot, join: string | null) => store.change(next, join);
   const changeShot = (edit: (row: Shot) => Shot, join: string | null) => store.changeShot(shot.id, edit, join);
 
@@ -82,7 +85,7 @@
   }
 
   function addMove() {
-    changeShot(addLeg, null);
+    if (!changeShot(addLeg, null)) return;
     chosenLeg = motion.legs.length;
     choosing = true;
   }
@@ -90,28 +93,29 @@
   function duplicate() {
     if (!selected) return;
     const id = newId('piece');
-    const xM = selected.xM + selected.depthM + 0.5;
-    const zM = selected.zM + groundAt(shoot.site.pieces, xM, selected.yM) - groundAt(shoot.site.pieces, selected.xM, selected.yM, selected.id);
-    const copy = { ...selected, id, name: `${selected.name} again`.slice(0, 80), xM: cm(xM), zM: selected.kind === 'slab' || selected.kind === 'ridge' ? selected.zM : cm(zM) };
-    change({ ...shoot, site: { ...shoot.site, pieces: [...shoot.site.pieces, copy] } }, null);
-    selectedId = id;
+    if (change(duplicatePiece(shoot, selected.id, id), null)) selectedId = id;
   }
 
   function remove() {
     if (!selected) return;
     const { id } = selected;
+    if (!change(removePiece(shoot, id), null)) return;
     selectedId = null;
     drawing = null;
-    change(removePiece(shoot, id), null);
   }
 
   async function importWalk(file: File): Promise<string | null> {
     if (!selected) return null;
-    const points = await readWalkFile(file, selected);
-    if (typeof points === 'string') return points;
-    change(changeWalk(shoot, shot.id, selected.id, points), null);
+    const { id } = selected;
+    const contents = await readFile(file, 'walk', selected);
+    if (typeof contents === 'string') return contents;
+    if (contents.kind === 'walk') change(changeWalk(store.shoot, shot.id, id, contents.points), null);
     return null;
   }
+  takeDropped(() => {
+    const piece = selected;
+    return { walk: piece && { landing: { xM: piece.xM, yM: piece.yM, zM: piece.zM }, take: (points) => void change(changeWalk(store.shoot, shot.id, piece.id, points), null) } };
+  });
 
   function apply(cure: Cure) {
     const shots = shoot.shots.map((row) => (row.id === cure.shot.id ? cure.shot : row));
@@ -135,20 +139,43 @@
     beside = false;
   }
 
+  /** The focus goes back to what led here, so that the keyboard goes on from there. */
+  async function focusOn(selector: string) {
+    await tick();
+    screen?.querySelector<HTMLElement>(selector)?.focus();
+  }
+  function closeChooser() {
+    choosing = false;
+    void focusOn('.leg[aria-pressed="true"], .leg');
+  }
+  function unselect() {
+    const id = selectedId;
+    selectedId = null;
+    drawing = null;
+    if (id !== null) void focusOn(`[data-piece="${CSS.escape(id)}"]`);
+  }
+  function pick(across: number, down: number) {
+    selectedId = pieceAtPoint(setup, samples, row, across, down);
+    drawing = null;
+  }
+
   function keys(event: KeyboardEvent) {
-    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey || event.metaKey)
+    const { target } = event;
+    if (target instanceof HTMLInputElement || target instanceof HTMLSelectElement || target instanceof HTMLTextAreaElement || event.ctrlKey || event.metaKey || event.altKey)
       return;
+    // Keys that do something to the plan are for whoever is on it, not for a button that happens to have the focus.
+    const onPlan = target === document.body || (target instanceof Element && target.closest('[role=application]') !== null);
     if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) playhead.toggle();
     else if (event.key === 'ArrowLeft') playhead.step(-1);
     else if (event.key === 'ArrowRight') playhead.step(1);
     else if (event.key.toLowerCase() === 'v' && shot.other) changeShot(flicked, null);
     else if (event.key === 'Home') playhead.toRow(0);
     else if (event.key === 'End') playhead.toRow(samples.count - 1);
-    else if ((event.key === 'Delete' || event.key === 'Backspace') && selected) remove();
+    else if ((event.key === 'Delete' || event.key === 'Backspace') && selected && onPlan) remove();
     else if (event.key === 'Escape') {
-      if (choosing) choosing = false;
-      else selectedId = null;
-      drawing = null;
+      if (beside) beside = false;
+      else if (choosing) closeChooser();
+      else unselect();
       chosenId = null;
     } else return;
     event.preventDefault();
@@ -162,6 +189,7 @@
 
 {#if beside && shot.other}
   <main class="screen beside">
+    <h1 class="sr-only">{shot.name}, two ways side by side</h1>
     <div class="flex flex-wrap items-center justify-between gap-x-3">
       <Transport {playhead} {samples} bodied={false} />
       {@render variants()}
@@ -184,10 +212,11 @@
 {/snippet}
 
 {#snippet one()}
-  <main class="screen">
+  <main class="screen" bind:this={screen}>
+    <h1 class="sr-only">Move: {shot.name}</h1>
     <div class="left">
       <div class="picture">
-        <Picture {setup} samples={shown} {row} about={chosen && aboutOf(chosen.id)} playing={playhead.playing} />
+        <Picture {setup} samples={shown} {row} about={chosen && aboutOf(chosen.id)} playing={playhead.playing} onpick={pick} />
         <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
           <Transport {playhead} {samples} {bodied} />
           <span class="hidden sm:block">{@render variants()}</span>
@@ -221,7 +250,7 @@
       />
 
       {#if choosing}
-        <MoveChooser kind={leg.move.kind} onchoose={chooseKind} onclose={() => (choosing = false)} />
+        <MoveChooser kind={leg.move.kind} onchoose={chooseKind} onclose={closeChooser} />
       {:else}
         <LegBar
           legs={motion.legs}
@@ -237,16 +266,14 @@
 
         <div class="words">
           <span class="sm:hidden">{@render variants()}</span>
-          <input
+          <TextField
             class="note"
-            aria-label="Note for this shot"
+            label="Note for this shot"
             placeholder="A note for this shot"
-            maxlength="2000"
+            most={2000}
+            blank
             value={shot.note}
-            onchange={(event) => {
-              const note = event.currentTarget.value.trim();
-              changeShot((row) => ({ ...row, note }), null);
-            }}
+            onchange={(note) => changeShot((row) => ({ ...row, note }), null)}
           />
           {#if empty}
             <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
@@ -260,28 +287,28 @@
               isSubject={shot.subjectId === selected.id}
               drawingWalk={drawing === 'walk'}
               onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
-              onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join)}
+              onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join && `${join}.${selected.id}`)}
               ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
               onimportwalk={importWalk}
               onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
               onduplicate={duplicate}
               ondelete={remove}
-              onclose={() => {
-                selectedId = null;
-                drawing = null;
-              }}
+              onplace={(xM, yM, join) => change(movePiece(shoot, shot.id, selected.id, xM, yM), `${join}.${selected.id}`)}
+              onclose={unselect}
               onsettle={() => store.settle()}
             />
             <hr class="my-3 border-hairline" />
           {/if}
-          <ReadingList {live} {chosenId} limitsHref={resolve('/shoot/[shootId]/limits', { shootId: shoot.id })} onseek={seek} onchoose={choose} oncure={apply} />
+          <ReadingList {live} {chosenId} limitsHref={limitsHref(shoot.id)} onseek={seek} onchoose={choose} oncure={apply} />
           <hr class="my-3 border-hairline" />
           <ShotWords
             {setup}
+            shootId={shoot.id}
             subjectDistanceM={samples.subjectDistanceM[samples.count - 1]}
             kit={shoot.kit}
             {leg}
             isFirst={active === 0}
+            mostOverlapS={Math.min(60, shotDurationS({ ...shot, then: shot.then.slice(0, Math.max(0, active - 1)) }))}
             {led}
             drifts={live.reading?.drifts ?? null}
             drawing={drawing === 'path'}
@@ -333,7 +360,7 @@
     overflow-y: auto;
     padding-right: 0.3rem;
   }
-  .note {
+  .words :global(.note) {
     width: 100%;
     margin-bottom: 0.3rem;
     padding: 0.1rem 0.2rem;
@@ -344,8 +371,8 @@
     font-size: 0.95rem;
     text-overflow: ellipsis;
   }
-  .note:hover,
-  .note:focus {
+  .words :global(.note:hover),
+  .words :global(.note:focus) {
     background: color-mix(in srgb, var(--subject) 9%, transparent);
   }
   @media (max-width: 799px) {

@@ -1,7 +1,11 @@
 <script lang="ts">
   import { LAYERS, PIECE_KINDS, type Opening, type Piece, type PieceLayer } from '@gentle-arc/core/model/piece';
   import type { Walk, WalkPoint } from '@gentle-arc/core/model/shot';
+  import { MOST_MB } from '@gentle-arc/core/formats/any-file';
+  import { saySpeed } from '@gentle-arc/core/model/units';
+  import { preferences } from '$lib/store/preferences.svelte';
   import Choice from '$lib/parts/Choice.svelte';
+  import TextField from '$lib/parts/TextField.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
 
   /** One piece, said as sentences, with what can be done to it. */
@@ -14,19 +18,24 @@
     onwalk: (points: WalkPoint[], join: string | null) => void;
     ondrawwalk: () => void;
     onimportwalk: (file: File) => Promise<string | null>;
+    /** Puts it somewhere else; a walker with its whole walk. */
+    onplace: (xM: number, yM: number, join: string) => void;
     onsubject: () => void;
     onduplicate: () => void;
     ondelete: () => void;
     onclose: () => void;
     onsettle: () => void;
   }
-  let { piece, walk, isSubject, drawingWalk, onchange, onwalk, ondrawwalk, onimportwalk, onsubject, onduplicate, ondelete, onclose, onsettle }: Props = $props();
+  let { piece, walk, isSubject, drawingWalk, onchange, onwalk, ondrawwalk, onimportwalk, onplace, onsubject, onduplicate, ondelete, onclose, onsettle }: Props = $props();
 
   let files: HTMLInputElement | undefined = $state();
   let problem: string | null = $state(null);
   const MOST_TIMES = 12;
   const LAYER_NAMES: Record<PieceLayer, string> = { auto: 'its distance says', near: 'near, always', subject: 'with the subject', far: 'far, always' };
   const LAYER_ITEMS = LAYERS.map((value) => ({ value, name: LAYER_NAMES[value] }));
+
+  /** In a shot in which it walks, its walk says where it is. */
+  const start = $derived(walk?.points[0] ?? null);
 
   const set = (key: 'xM' | 'yM' | 'zM' | 'headingDeg' | 'lengthM' | 'depthM' | 'heightM', value: number) =>
     onchange(
@@ -35,12 +44,6 @@
     );
   const setOpening = (key: keyof Opening, value: number) =>
     onchange((row) => (row.kind === 'wall' ? { ...row, opening: { ...row.opening, [key]: value } } : row), `opening.${key}`);
-
-  function rename(event: Event & { currentTarget: HTMLInputElement }) {
-    const name = event.currentTarget.value.trim();
-    if (name) onchange((row) => ({ ...row, name: name.slice(0, 80) }), null);
-    else event.currentTarget.value = piece.name;
-  }
 
   function setTime(index: number, tS: number) {
     if (!walk) return;
@@ -67,13 +70,12 @@
 
 <section aria-label="Piece">
   <div class="flex items-center gap-2">
-    <input
-      class="name min-w-0 flex-1 font-display text-xl"
-      aria-label="Name of the piece"
-      maxlength="80"
+    <TextField
+      class="piece-name min-w-0 flex-1 font-display text-xl"
+      label="Name of the piece"
+      most={80}
       value={piece.name}
-      onchange={rename}
-      onkeydown={(event) => event.stopPropagation()}
+      onchange={(name) => onchange((row) => ({ ...row, name }), null)}
     />
     <button class="quiet-button" onclick={onclose}>Done</button>
   </div>
@@ -85,10 +87,39 @@
       <NumberField label="Length" value={piece.lengthM} unit="m" min={0.02} max={2000} step={0.1} onchange={(v) => set('lengthM', v)} {onsettle} /> long,
       <NumberField label="Depth" value={piece.depthM} unit="m" min={0.02} max={2000} step={0.1} onchange={(v) => set('depthM', v)} {onsettle} /> deep,
     {/if}
-    <NumberField label="Height" value={piece.heightM} unit="m" min={0.02} max={500} step={0.1} onchange={(v) => set('heightM', v)} {onsettle} /> high, at
-    <NumberField label="East" value={piece.xM} unit="m" min={-5000} max={5000} step={0.1} onchange={(v) => set('xM', v)} {onsettle} /> east,
-    <NumberField label="North" value={piece.yM} unit="m" min={-5000} max={5000} step={0.1} onchange={(v) => set('yM', v)} {onsettle} /> north,
-    <NumberField label="Base height" value={piece.zM} unit="m" min={-500} max={500} step={0.1} onchange={(v) => set('zM', v)} {onsettle} /> up, heading
+    <NumberField label="Height" value={piece.heightM} unit="m" min={0.02} max={500} step={0.1} onchange={(v) => set('heightM', v)} {onsettle} /> high, {start
+      ? 'walking from'
+      : 'at'}
+    <NumberField
+      label="East"
+      value={start?.xM ?? piece.xM}
+      unit="m"
+      min={-5000}
+      max={5000}
+      step={0.1}
+      onchange={(v) => (start ? onplace(v, start.yM, 'place.x') : set('xM', v))}
+      {onsettle}
+    /> east,
+    <NumberField
+      label="North"
+      value={start?.yM ?? piece.yM}
+      unit="m"
+      min={-5000}
+      max={5000}
+      step={0.1}
+      onchange={(v) => (start ? onplace(start.xM, v, 'place.y') : set('yM', v))}
+      {onsettle}
+    />
+    north, {#if start}where and how high the walk says{:else}<NumberField
+        label="Base height"
+        value={piece.zM}
+        unit="m"
+        min={-500}
+        max={500}
+        step={0.1}
+        onchange={(v) => set('zM', v)}
+        {onsettle}
+      /> up{/if}, heading
     <NumberField label="Heading" value={piece.headingDeg} unit="deg" min={-360} max={360} step={5} onchange={(v) => set('headingDeg', v)} {onsettle} />.
     {#if piece.kind === 'wall'}
       Opening <NumberField label="Opening width" value={piece.opening.widthM} unit="m" min={0} max={1000} step={0.1} onchange={(v) => setOpening('widthM', v)} {onsettle} /> wide from
@@ -122,25 +153,25 @@
   <div class="mt-1 flex flex-wrap gap-1 text-sm">
     {#if !isSubject}<button class="quiet-button font-semibold" onclick={onsubject}>Make it the subject</button>{/if}
     <button class="quiet-button" aria-pressed={drawingWalk} onclick={ondrawwalk}>{drawingWalk ? 'Walk is done' : 'Draw a walk'}</button>
-    <button class="quiet-button" onclick={() => files?.click()} title="CSV with the header t,x,y,z, or GPX 1.1">Walk from a file…</button>
+    <button class="quiet-button" onclick={() => files?.click()} title="CSV with the header t,x,y,z, or GPX 1.1, up to {MOST_MB.walk} MB">Walk from a file…</button>
     <input bind:this={files} class="sr-only" type="file" accept=".csv,.gpx,text/csv,application/gpx+xml" aria-label="Walk file" tabindex="-1" onchange={open} />
     {#if walk}<button class="quiet-button" onclick={() => onwalk([], null)}>Stand still</button>{/if}
     <button class="quiet-button" onclick={onduplicate}>Duplicate</button>
     <button class="quiet-button" onclick={ondelete}>Delete</button>
   </div>
   {#if drawingWalk}<p class="mt-1 text-sm text-soft" role="status">
-      Press on the plan where {piece.name} goes next; each point is reached at walking pace (1.2 m/s), then drag points or type their times.
+      Press on the plan where {piece.name} goes next; each point is reached at walking pace ({saySpeed(1.2, preferences.units)}), then drag points or type their times.
     </p>{/if}
 </section>
 
 <style>
-  .name {
+  section :global(.piece-name) {
     border: 0;
     padding: 0.1rem 0.3rem;
     background: transparent;
     border-radius: 6px;
   }
-  .name:hover {
+  section :global(.piece-name:hover) {
     background: color-mix(in srgb, var(--subject) 9%, transparent);
   }
 </style>

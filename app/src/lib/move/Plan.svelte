@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { extent } from 'd3';
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Setup } from '@gentle-arc/core/model/shoot';
@@ -59,19 +60,13 @@
 
   /** Shows the path, the subject, walks, and a chosen piece unless it is as large as a hill. */
   export function fit() {
-    const xs = [...samples.xM, ...motion.legs.map((row) => row.stage.pivot.xM)];
-    const ys = [...samples.yM, ...motion.legs.map((row) => row.stage.pivot.yM)];
-    const points = setup.shot.walks.flatMap((walk) => walk.points);
-    xs.push(...points.map((point) => point.xM));
-    ys.push(...points.map((point) => point.yM));
-    if (selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M)
-      for (const half of [-0.5, 0.5]) {
-        const end = toSite(selected, half * selected.lengthM, 0);
-        xs.push(end.xM);
-        ys.push(end.yM);
-      }
-    const [x0, x1] = [Math.min(...xs), Math.max(...xs)];
-    const [y0, y1] = [Math.min(...ys), Math.max(...ys)];
+    const spots = [
+      ...motion.legs.map(({ stage }) => stage.pivot),
+      ...setup.shot.walks.flatMap(({ points }) => points),
+      ...(selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M ? [-0.5, 0.5].map((half) => toSite(selected, half * selected.lengthM, 0)) : []),
+    ];
+    const [x0, x1] = extent([...extent(samples.xM), ...extent(spots, ({ xM }) => xM)].map(Number)).map(Number);
+    const [y0, y1] = extent([...extent(samples.yM), ...extent(spots, ({ yM }) => yM)].map(Number)).map(Number);
     const margin = Math.max(1.2, 0.16 * Math.max(x1 - x0, y1 - y0));
     view.show(x0 - margin, y0 - margin, x1 + margin, y1 + margin, width, height);
   }
@@ -93,7 +88,13 @@
     return { xM: spot[0], yM: spot[1] };
   }
 
-  const track = $derived(Array.from(samples.xM, (xM, i) => `${view.x(xM)},${view.y(samples.yM[i])}`).join(' '));
+  /** A long shot is drawn with as many points as can be told apart, its last among them. */
+  const MOST_DRAWN = 3000;
+  const track = $derived.by(() => {
+    const every = Math.ceil(samples.count / MOST_DRAWN);
+    const rows = Array.from({ length: Math.ceil(samples.count / every) }, (_, k) => k * every);
+    return [...rows, samples.count - 1].map((i) => `${view.x(samples.xM[i])},${view.y(samples.yM[i])}`).join(' ');
+  });
 
   /** A tick each quarter of a second, square to the path: close together where the camera is slow. */
   const TICK_S = 0.25;
@@ -123,7 +124,9 @@
   });
 
   type Grab = (xM: number, yM: number) => void;
-  let grabbed: { move: Grab; dx: number; dy: number; moved: boolean } | null = null;
+  let grabbed: { move: Grab; dx: number; dy: number; moved: boolean; over: boolean } | null = null;
+
+  let heldAt = { x: 0, y: 0 };
 
   const under = (event: PointerEvent | MouseEvent) => {
     const box = svg.getBoundingClientRect();
@@ -136,17 +139,28 @@
     event.stopPropagation();
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
     const { xM, yM } = under(event);
-    grabbed = { move, dx: at.xM - xM, dy: at.yM - yM, moved: false };
+    grabbed = { move, dx: at.xM - xM, dy: at.yM - yM, moved: false, over: !(event.currentTarget as Element).hasAttribute('data-piece') };
+    heldAt = { x: event.clientX, y: event.clientY };
   }
   function drag(event: PointerEvent) {
     if (!grabbed) return;
+    // The unsteadiness of a press moves nothing.
+    if (!grabbed.moved && Math.hypot(event.clientX - heldAt.x, event.clientY - heldAt.y) < 3) return;
     const { xM, yM } = under(event);
     grabbed.moved = true;
     grabbed.move(xM + grabbed.dx, yM + grabbed.dy);
   }
-  function drop() {
+  function drop(event: PointerEvent) {
     if (grabbed?.moved) props.onsettle();
+    // A grip that is only pressed lets what lies under it be chosen.
+    else if (grabbed?.over) chooseUnder(event);
     grabbed = null;
+  }
+
+  /** Chooses the piece that lies under a pointer, whatever grips lie over it. */
+  function chooseUnder(event: PointerEvent) {
+    const under = document.elementsFromPoint(event.clientX, event.clientY).find((element) => element.hasAttribute('data-piece'));
+    if (under) props.onselect(under.getAttribute('data-piece'));
   }
 
   /** Arrow keys nudge what has the focus: a decimetre, with Shift a metre. */
@@ -190,6 +204,7 @@
           role="button"
           tabindex="0"
           aria-label={piece.name}
+          data-piece={piece.id}
           onpointerdown={(event) => {
             if (drawing || !(event.currentTarget as Element).hasAttribute('data-grab')) return;
             const from = setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
@@ -229,7 +244,19 @@
     {#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
 
     {#if setup.subject}
-      <text class="name" x={view.x(samples.subjectXM[last])} y={view.y(samples.subjectYM[last]) - 14} text-anchor="middle">{setup.subject.name}</text>
+      {@const { id, name } = setup.subject}
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+      <text
+        class="name"
+        x={view.x(samples.subjectXM[last])}
+        y={view.y(samples.subjectYM[last]) - 14}
+        text-anchor="middle"
+        onclick={(event) => {
+          if (drawing) return;
+          event.stopPropagation();
+          props.onselect(id);
+        }}>{name}</text
+      >
     {/if}
     <PathHandles {leg} isFirst={leg === motion.legs[0]} {view} {grab} {nudge} onmovehandle={props.onmovehandle} onmovepivot={props.onmovepivot} />
     <HotSpots {findings} {samples} {view} onseek={props.onseek} />
@@ -321,6 +348,8 @@
   .name {
     font-weight: 650;
     fill: var(--subject);
+    pointer-events: auto;
+    cursor: pointer;
   }
   .camera path {
     fill: var(--ink);

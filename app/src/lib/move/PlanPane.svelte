@@ -1,6 +1,5 @@
 <script lang="ts">
   import { tick } from 'svelte';
-  import { Dropdown, DropdownItem } from 'flowbite-svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
   import type { Finding } from '@gentle-arc/core/model/finding';
   import { MoveSchema } from '@gentle-arc/core/model/move';
@@ -11,6 +10,7 @@
   import { recipeOf } from '@gentle-arc/core/motion/moves/index';
   import { turned } from '@gentle-arc/core/motion/moves/transform';
   import type { Samples } from '@gentle-arc/core/motion/sample';
+  import Menu from '$lib/parts/Menu.svelte';
   import { newId } from '$lib/store/new-id';
   import { addPathPoint, addPiece, addWalkPoint, changePiece, movePiece, moveWalkPoint, spotFor } from './edits';
   import Plan from './Plan.svelte';
@@ -30,14 +30,14 @@
     drawing: 'walk' | 'path' | null;
     onselect: (id: string | null) => void;
     onseek: (tS: number) => void;
-    onchange: (next: Shoot, join: string | null) => void;
+    onchange: (next: Shoot, join: string | null) => boolean;
     onleg: (edit: (leg: Leg) => Leg, join: string | null) => void;
     onsettle: () => void;
   }
   let { shoot, setup, motion, samples, row, active, findings, selected, drawing, onselect, onseek, onchange, onleg, onsettle }: Props = $props();
 
   let plan: ReturnType<typeof Plan> | undefined = $state();
-  let adding = $state(false);
+  let host: HTMLElement | undefined = $state();
 
   const shot = $derived(setup.shot);
   const cm = (m: number) => Math.round(m * 100) / 100;
@@ -77,20 +77,22 @@
   }
 
   async function add(kind: PieceKind) {
-    adding = false;
     const id = newId('piece');
     const middle = Math.floor(samples.count / 2);
     const { xM, yM } = spotFor(kind, { xM: samples.xM[middle], yM: samples.yM[middle] }, motion.pivot, shoot.site.pieces);
     const next = addPiece(shoot, kind, id, xM, yM);
     const firstSubject = kind === 'figure' && shot.subjectId === null;
-    onchange(firstSubject ? { ...next, shots: next.shots.map((other) => (other.id === shot.id ? { ...other, subjectId: id } : other)) } : next, null);
+    const added = onchange(firstSubject ? { ...next, shots: next.shots.map((other) => (other.id === shot.id ? { ...other, subjectId: id } : other)) } : next, null);
+    if (!added) return;
     onselect(id);
     await tick();
     plan?.fit();
+    // Whoever adds by key goes on with what was added.
+    host?.querySelector<SVGElement>(`[data-piece="${CSS.escape(id)}"]`)?.focus();
   }
 </script>
 
-<div class="plan">
+<div class="plan" bind:this={host}>
   <Plan
     bind:this={plan}
     {setup}
@@ -110,16 +112,17 @@
     onmovepiece={(id, xM, yM) => onchange(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
     onturnpiece={(id, headingDeg) => edit(id, (piece) => ({ ...piece, headingDeg }), 'turn')}
     onresizepiece={(id, lengthM, depthM) => edit(id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM }), 'size')}
-    onmovewalkpoint={(pieceId, index, xM, yM) => onchange(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${index}`)}
+    onmovewalkpoint={(pieceId, index, xM, yM) => onchange(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${pieceId}.${index}`)}
     {onsettle}
   />
   <div class="add">
-    <button class="quiet-button" id="add-piece"><PlusOutline class="h-4 w-4" />Add a piece</button>
-    <Dropdown simple triggeredBy="#add-piece" bind:isOpen={adding} class="z-40 w-56 bg-raised text-ink shadow-lg">
-      {#each Object.entries(PIECE_KINDS) as [kind, facts] (kind)}
-        <DropdownItem onclick={() => add(kind as PieceKind)}>{facts.label}</DropdownItem>
-      {/each}
-    </Dropdown>
+    <Menu
+      id="add-piece"
+      label="Add a piece"
+      width="w-56"
+      items={Object.entries(PIECE_KINDS).map(([kind, facts]) => ({ name: facts.label, onpress: () => void add(kind as PieceKind) }))}
+      ><PlusOutline class="h-4 w-4" />Add a piece</Menu
+    >
   </div>
 </div>
 

@@ -4,7 +4,8 @@
   import { DEFAULT_KIT } from '@gentle-arc/core/model/defaults';
   import type { Camera, Gait, Kit, Lens, Rig } from '@gentle-arc/core/model/kit';
   import type { Setup } from '@gentle-arc/core/model/shoot';
-  import NumberField, { type Unit } from '$lib/parts/NumberField.svelte';
+  import NumberField from '$lib/parts/NumberField.svelte';
+  import type { Unit } from '$lib/parts/quantities';
 
   /** The figures of a rig and a gait, to be typed over with measured ones. They belong to the kit: every shot that uses them changes. */
   interface Props {
@@ -34,8 +35,8 @@
     { key: 'speedMaxMps', label: 'Steady up to', unit: 'mps', min: 0, max: 60, step: 0.1 },
     { key: 'climbMaxMps', label: 'Climbs up to', unit: 'mps', min: 0, max: 30, step: 0.1 },
     { key: 'accelerationMaxMps2', label: 'Gains up to, each second', unit: 'mps', min: 0.05, max: 50, step: 0.1 },
-    { key: 'panRateMaxDegps', label: 'Pans up to', unit: 'degps', min: 1, max: 1000, step: 5 },
-    { key: 'tiltRateMaxDegps', label: 'Tilts up to', unit: 'degps', min: 1, max: 1000, step: 5 },
+    { key: 'panRateMaxDegps', label: 'Pans at up to', unit: 'degps', min: 1, max: 1000, step: 5 },
+    { key: 'tiltRateMaxDegps', label: 'Tilts at up to', unit: 'degps', min: 1, max: 1000, step: 5 },
     { key: 'tiltMinDeg', label: 'Tilts down to', unit: 'deg', min: -90, max: 90, step: 5 },
     { key: 'tiltMaxDeg', label: 'Tilts up to', unit: 'deg', min: -90, max: 90, step: 5 },
     { key: 'rollMaxDeg', label: 'Rolls either way to', unit: 'deg', min: 0, max: 360, step: 5 },
@@ -50,8 +51,8 @@
   ];
   const gaitRows: Row<Gait>[] = [
     { key: 'stepRateHz', label: 'Steps a second', unit: 'plain', min: 0.1, max: 60, step: 0.1 },
-    { key: 'bobMm', label: 'Up and down, peak to peak', unit: 'mm', min: 0, max: 500, step: 1 },
-    { key: 'swayMm', label: 'Side to side', unit: 'mm', min: 0, max: 500, step: 1 },
+    { key: 'bobMm', label: 'Up and down, peak to peak', unit: 'size', min: 0, max: 500, step: 1 },
+    { key: 'swayMm', label: 'Side to side', unit: 'size', min: 0, max: 500, step: 1 },
     { key: 'leanDeg', label: 'Lean from side to side', unit: 'tenth', min: 0, max: 45, step: 0.1 },
     { key: 'usualMps', label: 'At this speed (0: at any)', unit: 'mps', min: 0, max: 30, step: 0.1 },
     { key: 'shakeDeg', label: 'Tremor of the hands', unit: 'tenth', min: 0, max: 20, step: 0.1 },

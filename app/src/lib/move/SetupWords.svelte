@@ -4,7 +4,6 @@
   import { ALSO_SHAPES, type Delivery, type Setup } from '@gentle-arc/core/model/shoot';
   import { STICK_SPEEDS, type Shot, type StickSpeed } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
-  import { page } from '$app/state';
   import BuildNeed from '$lib/kit/BuildNeed.svelte';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
@@ -15,6 +14,7 @@
   /** What is carried by whom, how fast it records and shows, and the shape it is delivered in, as sentences. */
   interface Props {
     setup: Setup;
+    shootId: string;
     /** At the end of the shot. */
     subjectDistanceM: number;
     kit: Kit;
@@ -23,7 +23,7 @@
     ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, subjectDistanceM, kit, onchange, onkit, ondeliver, onsettle }: Props = $props();
+  let { setup, shootId, subjectDistanceM, kit, onchange, onkit, ondeliver, onsettle }: Props = $props();
 
   const shot = $derived(setup.shot);
   const lens = $derived(setup.lens);
@@ -32,7 +32,6 @@
   const shakes = $derived(setup.gait.shakeDeg * setup.rig.shakeShare > 0 || setup.gait.bobMm * setup.rig.bobShare > 0);
   const sticks = $derived(setup.rig.kind === 'drone' || setup.rig.kind === 'gimbal');
   const deliveries = $derived(choicesOf(setup.delivery));
-  const rates = (given: number) => [...new Set([...setup.camera.frameRatesHz, given])].sort((a, b) => a - b).map((hz) => ({ value: String(hz), name: `${hz}` }));
 
   function setLens(id: string) {
     const chosen = kit.lenses.find((row) => row.id === id);
@@ -51,8 +50,8 @@
   function setCamera(id: string) {
     const chosen = kit.cameras.find((row) => row.id === id);
     if (!chosen) return;
-    const nearest = (hz: number) => chosen.frameRatesHz.reduce((a, b) => (Math.abs(b - hz) < Math.abs(a - hz) ? b : a));
-    onchange((row) => ({ ...row, cameraId: id, frameRateHz: nearest(row.frameRateHz), captureRateHz: nearest(row.captureRateHz) }), null);
+    const most = chosen.frameRatesHz.reduce((a, b) => Math.max(a, b));
+    onchange((row) => ({ ...row, cameraId: id, frameRateHz: Math.min(most, row.frameRateHz), captureRateHz: Math.min(most, row.captureRateHz) }), null);
   }
 
   /** A rig is carried as its kind usually is. */
@@ -64,8 +63,8 @@
   }
 
   /** Shown frames keep to what is recorded when both were the same; otherwise slow motion stays slow. */
-  const setCapture = (hz: number) => onchange((row) => ({ ...row, captureRateHz: hz }), null);
-  const setShown = (hz: number) => onchange((row) => ({ ...row, frameRateHz: hz, captureRateHz: row.captureRateHz === row.frameRateHz ? hz : row.captureRateHz }), null);
+  const setCapture = (hz: number) => onchange((row) => ({ ...row, captureRateHz: hz }), 'capture');
+  const setShown = (hz: number) => onchange((row) => ({ ...row, frameRateHz: hz, captureRateHz: row.captureRateHz === row.frameRateHz ? hz : row.captureRateHz }), 'rate');
 
   const ALSO_NAMES: Record<Delivery['alsoShape'], string> = {
     none: 'in no other shape',
@@ -114,22 +113,24 @@
       items={STICK_SPEEDS.map((value) => ({ value, name: value }))}
       onchange={(stick) => onchange((row) => ({ ...row, stick: stick as StickSpeed }), null)}
     /> stick speed{/if}. <RigFigures {setup} {kit} {onkit} {onsettle} />
-  <BuildNeed {kit} {shot} shootId={page.params.shootId ?? ''} />
+  <BuildNeed {kit} {shot} {shootId} />
 </p>
 <p class="said">
-  It records <Choice label="Capture rate" value={String(shot.captureRateHz)} items={rates(shot.captureRateHz)} onchange={(hz) => setCapture(Number(hz))} /> frames a second and shows
-  <Choice label="Frame rate" value={String(shot.frameRateHz)} items={rates(shot.frameRateHz)} onchange={(hz) => setShown(Number(hz))} />{#if slow !== 1}
+  It records <NumberField label="Capture rate" value={shot.captureRateHz} unit="hz" min={1} max={2000} step={1} onchange={setCapture} {onsettle} /> frames a second and shows
+  <NumberField label="Frame rate" value={shot.frameRateHz} unit="hz" min={1} max={1000} step={1} onchange={setShown} {onsettle} />{#if slow !== 1}
     <b>({slow > 1 ? `${trim(slow, 2)} times slower than life` : `${trim(1 / slow, 2)} times faster than life`})</b>{/if}, shutter
   <NumberField
     label="Shutter"
     value={shot.shutterDeg}
-    unit="deg"
+    unit="shutter"
+    rateHz={shot.captureRateHz}
     min={1}
     max={360}
     step={5}
     onchange={(v) => onchange((row) => ({ ...row, shutterDeg: v }), 'shutter')}
     {onsettle}
-  />. <FocusWords {setup} {subjectDistanceM} {onchange} {onsettle} />
+  />
+  (1/{trim((360 * shot.captureRateHz) / shot.shutterDeg, 0)} s). <FocusWords {setup} {subjectDistanceM} {onchange} {onsettle} />
 </p>
 <p class="said">
   The whole shoot is delivered

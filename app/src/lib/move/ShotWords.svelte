@@ -10,10 +10,13 @@
   /** The whole plan of a shot, said as sentences whose numbers can be typed over; of a chain, the move that is being shaped. */
   interface Props {
     setup: Setup;
+    shootId: string;
     subjectDistanceM: number;
     kit: Kit;
     leg: Leg;
     isFirst: boolean;
+    /** How long before its beginning the moves before it have run. */
+    mostOverlapS: number;
     /** Every move says itself where to look. */
     led: boolean;
     /** How far the subject leaves its place under each way of turning the camera. */
@@ -26,7 +29,7 @@
     ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, subjectDistanceM, kit, leg, isFirst, led, drifts, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
+  let { setup, shootId, mostOverlapS, subjectDistanceM, kit, leg, isFirst, led, drifts, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
 
   const shot = $derived(setup.shot);
 </script>
@@ -43,7 +46,7 @@
     {onleg}
     {onsettle}
   />
-  <TimingWords {leg} {isFirst} {onleg} {onsettle} />
+  <TimingWords {leg} {isFirst} {mostOverlapS} {onleg} {onsettle} />
   <AimWords aim={shot.aim} {led} {drifts} onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} {onsettle} />
-  <SetupWords {setup} {subjectDistanceM} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
+  <SetupWords {setup} {shootId} {subjectDistanceM} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
 </section>

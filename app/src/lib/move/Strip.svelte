@@ -40,6 +40,7 @@
   const RIGHT = 16;
   const MARKS = 18;
   const GAP = 9;
+  const MOST_DRAWN = 6000;
 
   const durationS = $derived(samples.screenS[samples.count - 1]);
   const x = $derived(scaleLinear([0, durationS || 1], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
@@ -123,11 +124,14 @@
   function path(lane: Lane, curve: Curve, top: number): string {
     const y = scaleLinear([lane.least, lane.most], [top + lane.height, top]);
     const rate = reading?.frameRateHz ?? samples.frameRateHz;
+    // More points than pixels show nothing more.
+    const every = Math.ceil(curve.column.length / MOST_DRAWN);
+    const column = every > 1 ? curve.column.filter((_, i) => i % every === 0) : curve.column;
     return (
       line<number>()
         .defined((value) => !Number.isNaN(value))
-        .x((_, i) => x(i / rate))
-        .y((value) => y(value))(curve.column as unknown as number[]) ?? ''
+        .x((_, i) => x((i * every) / rate))
+        .y((value) => y(value))(column as unknown as number[]) ?? ''
     );
   }
 
@@ -170,7 +174,7 @@
       <line class="grid" x1={x(tick)} x2={x(tick)} y1={MARKS} y2={height - 16} />
       <text class="tick" x={x(tick)} y={height - 4} text-anchor="middle">{tick}{tick === ticks[ticks.length - 1] ? ' s' : ''}</text>
     {/each}
-    {#each joinsS as joinS (joinS)}<line class="join" x1={x(joinS)} x2={x(joinS)} y1={MARKS - 4} y2={height - 16} />{/each}
+    {#each joinsS as joinS, i (i)}<line class="join" x1={x(joinS)} x2={x(joinS)} y1={MARKS - 4} y2={height - 16} />{/each}
     {#each lanes as lane, i (lane.label)}
       <line class="base" x1={LEFT} x2={width - RIGHT} y1={tops[i] + lane.height} y2={tops[i] + lane.height} />
       <text class="label" x="0" y={tops[i] + (i === 0 ? 11 : 10)}>{lane.label}</text>
@@ -181,7 +185,7 @@
       {:else}
         <text class="value" x="0" y={tops[i] + 23}>{lane.say(row)}</text>
       {/if}
-      {#each lane.curves as curve (curve.colour)}
+      {#each lane.curves as curve, k (k)}
         <path d={path(lane, curve, tops[i])} stroke={curve.colour} stroke-dasharray={curve.dash} />
       {/each}
     {/each}

@@ -8,6 +8,8 @@ const SUBJECT = [
   'place',
   'cutoff',
   'covered',
+  'opening.',
+  'closing.',
   'reveal',
   'headRoom',
   'lookRoom',

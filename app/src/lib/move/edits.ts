@@ -1,8 +1,8 @@
-import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
+import { newPiece, PIECE_KINDS, WallSchema, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Move } from '@gentle-arc/core/model/move';
 import { LEAST_APART_M, MOST_PATH_POINTS } from '@gentle-arc/core/model/moves/free';
-import { legsOf, type Focus, type FocusTarget, type Plan, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+import { legsOf, WalkPointSchema, type Focus, type FocusTarget, type Plan, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 
@@ -12,6 +12,12 @@ import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 const WALKING_MPS = 1.2;
 
 const cm = (m: number) => Math.round(m * 100) / 100;
+const within = (m: number, { minValue, maxValue }: { minValue: number | null; maxValue: number | null }) => Math.min(maxValue ?? Infinity, Math.max(minValue ?? -Infinity, cm(m)));
+/** A place on the site or of a walk as far out as there is any. */
+const onSite = (m: number) => within(m, PLACE.xM);
+const upSite = (m: number) => within(m, PLACE.zM);
+const onWalk = (m: number) => within(m, WalkPointSchema.shape.xM);
+const PLACE = WallSchema.shape;
 
 /** Height of the ground at a place, not counting the piece that is being put there. */
 export function groundAt(pieces: readonly Piece[], xM: number, yM: number, without?: string): number {
@@ -73,22 +79,34 @@ export function movePiece(shoot: Shoot, shotId: string, id: string, xM: number, 
   if (!piece) return shoot;
   const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === id);
   const rise = (fromX: number, fromY: number, toX: number, toY: number) => groundAt(pieces, toX, toY, id) - groundAt(pieces, fromX, fromY, id);
-  if (!walk) return changePiece(shoot, id, (row) => ({ ...row, xM: cm(xM), yM: cm(yM), zM: cm(row.zM + rise(row.xM, row.yM, xM, yM)) }));
+  if (!walk) return changePiece(shoot, id, (row) => ({ ...row, xM: onSite(xM), yM: onSite(yM), zM: upSite(row.zM + rise(row.xM, row.yM, xM, yM)) }));
   const [first] = walk.points;
   const [dx, dy] = [xM - first.xM, yM - first.yM];
   return changeWalk(
     shoot,
     shotId,
     id,
-    walk.points.map((point) => ({ ...point, xM: cm(point.xM + dx), yM: cm(point.yM + dy), zM: cm(point.zM + rise(point.xM, point.yM, point.xM + dx, point.yM + dy)) })),
+    walk.points.map((point) => ({ ...point, xM: onWalk(point.xM + dx), yM: onWalk(point.yM + dy), zM: cm(point.zM + rise(point.xM, point.yM, point.xM + dx, point.yM + dy)) })),
   );
 }
 
 export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, yM: number): Shoot {
   const { label } = PIECE_KINDS[kind];
   const alike = shoot.site.pieces.filter((piece) => piece.kind === kind).length;
-  const piece = newPiece(kind, id, alike ? `${label} ${alike + 1}` : label, cm(xM), cm(yM), groundAt(shoot.site.pieces, xM, yM));
+  const piece = newPiece(kind, id, alike ? `${label} ${alike + 1}` : label, onSite(xM), onSite(yM), upSite(groundAt(shoot.site.pieces, xM, yM)));
   return withPieces(shoot, [...shoot.site.pieces, piece]);
+}
+
+/** A copy of a piece beside it, on the ground there. */
+export function duplicatePiece(shoot: Shoot, id: string, copyId: string): Shoot {
+  const { pieces } = shoot.site;
+  const piece = pieces.find((row) => row.id === id);
+  if (!piece) return shoot;
+  const aside = piece.depthM + 0.5;
+  // At the edge of the site there is only one side left.
+  const xM = onSite(piece.xM + aside) === cm(piece.xM + aside) ? cm(piece.xM + aside) : onSite(piece.xM - aside);
+  const rise = piece.kind === 'slab' || piece.kind === 'ridge' ? 0 : groundAt(pieces, xM, piece.yM) - groundAt(pieces, piece.xM, piece.yM, id);
+  return withPieces(shoot, [...pieces, { ...piece, id: copyId, name: `${piece.name} again`.slice(0, 80), xM, zM: upSite(piece.zM + rise) }]);
 }
 
 /** Where a new piece helps, as a share of the way from the camera (0) to the pivot (1) and beyond: a post near the lens, a figure at the pivot, the rest behind it. */
@@ -144,7 +162,7 @@ export function addWalkPoint(shoot: Shoot, shotId: string, piece: Piece, xM: num
   const last = points[points.length - 1];
   const distanceM = Math.hypot(xM - last.xM, yM - last.yM);
   const tS = Math.round((last.tS + Math.max(0.1, distanceM / WALKING_MPS)) * 10) / 10;
-  return changeWalk(shoot, shotId, piece.id, [...points, { tS: Math.max(tS, last.tS + 0.1), xM: cm(xM), yM: cm(yM), zM: groundAt(shoot.site.pieces, xM, yM, piece.id) }]);
+  return changeWalk(shoot, shotId, piece.id, [...points, { tS: Math.max(tS, last.tS + 0.1), xM: onWalk(xM), yM: onWalk(yM), zM: groundAt(shoot.site.pieces, xM, yM, piece.id) }]);
 }
 
 export function moveWalkPoint(shoot: Shoot, shotId: string, pieceId: string, index: number, xM: number, yM: number): Shoot {
@@ -154,6 +172,6 @@ export function moveWalkPoint(shoot: Shoot, shotId: string, pieceId: string, ind
     shoot,
     shotId,
     pieceId,
-    walk.points.map((point, i) => (i === index ? { ...point, xM: cm(xM), yM: cm(yM), zM: groundAt(shoot.site.pieces, xM, yM, pieceId) } : point)),
+    walk.points.map((point, i) => (i === index ? { ...point, xM: onWalk(xM), yM: onWalk(yM), zM: groundAt(shoot.site.pieces, xM, yM, pieceId) } : point)),
   );
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { Select } from 'flowbite-svelte';
 
   /** A choice inside a sentence. */
@@ -9,17 +10,18 @@
     onchange: (value: string) => void;
   }
   let { value, label, items, onchange }: Props = $props();
+
+  /** Shows what is kept: the choice may have been refused, or be one that starts something and is free again. */
+  async function choose(event: Event) {
+    const select = event.currentTarget as HTMLSelectElement;
+    onchange(select.value);
+    await tick();
+    select.value = value;
+  }
 </script>
 
 <span class="inline-block align-baseline">
-  <Select
-    aria-label={label}
-    {items}
-    {value}
-    placeholder=""
-    classes={{ select: 'choice' }}
-    onchange={(event: Event) => onchange((event.currentTarget as HTMLSelectElement).value)}
-  />
+  <Select aria-label={label} {items} {value} placeholder="" classes={{ select: 'choice' }} onchange={choose} />
 </span>
 
 <style>

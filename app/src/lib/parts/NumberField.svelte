@@ -1,10 +1,7 @@
-<script lang="ts" module>
-  export type Unit = 'm' | 'deg' | 'tenth' | 'degps' | 's' | 'mm' | 'mps' | 'percent' | 'fine' | 'plain' | 'g' | 'newton';
-</script>
-
 <script lang="ts">
-  import { parseLength, parseMass, parseSpeed, sayLength, sayMass, saySpeed, trim } from '@gentle-arc/core/model/units';
   import { preferences } from '$lib/store/preferences.svelte';
+  import { notice } from './notice.svelte';
+  import { sayQuantity, within, type Unit } from './quantities';
 
   /** A number inside a sentence: read it, type over it, or nudge it with the arrow keys. */
   interface Props {
@@ -14,62 +11,69 @@
     min: number;
     max: number;
     step: number;
+    /** Frames a second that a shutter time is counted by. */
+    rateHz?: number;
     onchange: (value: number) => void;
     onsettle?: () => void;
   }
-  let { value, label, unit, min, max, step, onchange, onsettle }: Props = $props();
+  let { value, label, unit, min, max, step, rateHz, onchange, onsettle }: Props = $props();
 
   let typed: string | null = $state(null);
   let problem: string | null = $state(null);
 
-  /** `tenth`: degrees with a decimal. */
-  const SUFFIX: Record<Unit, string> = { m: '', deg: '°', tenth: '°', degps: '°/s', s: ' s', mm: ' mm', mps: '', percent: '%', fine: '', plain: '', g: '', newton: ' N' };
-  const say = (number: number) => {
-    if (unit === 'm') return sayLength(number, preferences.units);
-    if (unit === 'mps') return saySpeed(number, preferences.units);
-    if (unit === 'g') return sayMass(number / 1000, preferences.units);
-    if (unit === 'fine') return `${Number(number.toPrecision(4))}`;
-    return `${trim(number, unit === 'deg' || unit === 'degps' ? 0 : 2)}${SUFFIX[unit]}`;
-  };
-  const shown = $derived(typed ?? say(value));
+  const shown = $derived(typed ?? sayQuantity(value, unit, preferences.units));
 
-  function read(text: string): number | null {
-    if (unit === 'm') return parseLength(text, preferences.units);
-    if (unit === 'mps') return parseSpeed(text, preferences.units);
-    if (unit === 'g') {
-      const massKg = parseMass(text, preferences.units);
-      return massKg === null ? null : massKg * 1000;
-    }
-    const match = /^\s*([-−]?\d*[.,]?\d+)\s*(°\/s|°|s|mm|deg|%|N)?\s*$/.exec(text);
-    return match ? Number(match[1].replace('−', '-').replace(',', '.')) : null;
+  function forget() {
+    typed = null;
+    problem = null;
   }
 
-  function commit() {
-    if (typed === null) return;
-    const number = read(typed);
-    if (number === null) problem = `${label}: “${typed}” is not a number${unit === 'm' ? ' or a length such as 1.2 or 4′ 6″' : ''}; type one from ${say(min)} to ${say(max)}.`;
-    else if (number < min || number > max) problem = `${label} must be from ${say(min)} to ${say(max)}; “${typed}” is outside.`;
-    else {
-      problem = null;
-      typed = null;
-      onchange(number);
-      onsettle?.();
+  /** Takes what was typed; false when it is refused, with the reason in `problem`. A number that is typed is a step of undo of its own. */
+  function commit(): boolean {
+    if (typed === null) return true;
+    const result = within(typed, label, unit, preferences.units, min, max, rateHz);
+    if (typeof result === 'string') {
+      problem = result;
+      return false;
     }
+    forget();
+    if (result === value) return true;
+    onsettle?.();
+    onchange(result);
+    onsettle?.();
+    return true;
+  }
+
+  function leave() {
+    if (!commit()) {
+      // The field goes back to what is kept; the sentence stays where it covers nothing.
+      if (problem) notice.say(`${problem} It stays ${sayQuantity(value, unit, preferences.units)}.`);
+      forget();
+    }
+    onsettle?.();
   }
 
   function keys(event: KeyboardEvent) {
-    event.stopPropagation();
-    if (event.key === 'Enter') commit();
-    else if (event.key === 'Escape') {
-      typed = null;
-      problem = null;
+    // What is still being typed is taken back letter by letter; a number that is taken, by the shoot's own undo.
+    if (event.ctrlKey || event.metaKey) {
+      if (typed !== null) event.stopPropagation();
+      return;
+    }
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      commit();
+    } else if (event.key === 'Escape') {
+      if (typed === null && problem === null) return;
+      event.preventDefault();
+      forget();
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
       const by = step * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
-      typed = null;
-      problem = null;
-      onchange(Math.min(max, Math.max(min, Math.round((value + by) * 1e6) / 1e6)));
-    }
+      forget();
+      const next = Math.min(max, Math.max(min, Math.round((value + by) * 1e6) / 1e6));
+      if (next !== value) onchange(next);
+    } else if (event.altKey || event.key === 'Tab') return;
+    event.stopPropagation();
   }
 </script>
 
@@ -81,15 +85,15 @@
     autocomplete="off"
     aria-label={label}
     aria-invalid={problem !== null}
-    title="{label}: type a number, or use the arrow keys"
+    data-unit={unit}
+    data-value={value}
+    data-min={min}
+    data-max={max}
     style="width: {Math.max(3, shown.length + 1)}ch"
     value={shown}
     onfocus={(event) => event.currentTarget.select()}
     oninput={(event) => (typed = event.currentTarget.value)}
-    onblur={() => {
-      commit();
-      onsettle?.();
-    }}
+    onblur={leave}
     onkeydown={keys}
   />
   {#if problem}<span class="problem" role="alert">{problem}</span>{/if}
@@ -130,6 +134,7 @@
     font-size: 0.85rem;
     font-weight: 400;
     line-height: 1.35;
+    text-align: left;
   }
   @media (pointer: coarse) {
     .number {

@@ -18,12 +18,19 @@
     about?: About | null;
     /** It plays: drawn quickly rather than finely. */
     playing?: boolean;
+    /** Somebody presses on it: where, as shares of its width and height from the upper left corner. */
+    onpick?: (across: number, down: number) => void;
   }
-  let { setup, samples, row, about = null, playing = false }: Props = $props();
+  let { setup, samples, row, about = null, playing = false, onpick }: Props = $props();
 
   const drawable = hasWebGl2();
   let Canvas3d: Component<ComponentProps<typeof PictureCanvas>> | null = $state.raw(null);
   let problem: string | null = $state(null);
+
+  function press(event: MouseEvent & { currentTarget: HTMLElement }) {
+    const box = event.currentTarget.getBoundingClientRect();
+    onpick?.((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
+  }
 
   $effect(() => {
     if (!drawable) return;
@@ -34,8 +41,11 @@
   });
 </script>
 
+<!-- What stands in the picture is chosen by key on the plan. -->
+<!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
 <figure
   class="frame"
+  onclick={press}
   style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}; --aspect: {setup.delivery.widthPx / setup.delivery.heightPx}"
   aria-label="Picture through the lens"
 >

@@ -1,9 +1,12 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
-  import { Dropdown, DropdownItem } from 'flowbite-svelte';
   import { AdjustmentsHorizontalOutline, FileExportOutline, RedoOutline, UndoOutline } from 'flowbite-svelte-icons';
   import { exportPath, exportShoot } from './exports';
+  import { kitHref, lensHref, limitsHref, moveHref, shotsHref } from '$lib/links';
+  import EarlierStates from './EarlierStates.svelte';
+  import Menu from '$lib/parts/Menu.svelte';
+  import TextField from '$lib/parts/TextField.svelte';
   import Mark from '$lib/parts/Mark.svelte';
   import { keepPreferences, preferences } from '$lib/store/preferences.svelte';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
@@ -17,14 +20,7 @@
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
 
-  let exporting = $state(false);
-  let setting = $state(false);
-
-  function rename(event: Event & { currentTarget: HTMLInputElement }) {
-    const name = event.currentTarget.value.trim();
-    if (name) store.change({ ...store.shoot, name: name.slice(0, 120) });
-    else event.currentTarget.value = store.shoot.name;
-  }
+  let goingBack = $state(false);
 
   function set(change: Partial<typeof preferences>) {
     Object.assign(preferences, change);
@@ -34,25 +30,21 @@
 
 <header class="flex h-12 print:hidden items-center gap-1 px-2 md:gap-2 md:px-4">
   <a href={resolve('/')} class="quiet-button !px-1 {shotId ? 'hidden md:inline-flex' : ''}" aria-label="All shoots" title="All shoots"><Mark /></a>
-  <input
-    class="name hidden font-display text-lg md:block"
-    aria-label="Name of the shoot"
-    maxlength="120"
+  <TextField
+    class="shoot-name hidden font-display text-lg md:block"
+    label="Name of the shoot"
+    most={120}
     value={store.shoot.name}
-    onchange={rename}
+    onchange={(name) => store.change({ ...store.shoot, name })}
     size={Math.max(6, store.shoot.name.length)}
   />
   <nav class="flex min-w-0 items-center gap-1" aria-label="Screens">
-    <a class="quiet-button shrink-0" href={resolve('/shoot/[shootId]', { shootId: store.shoot.id })} aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a>
-    <a
-      class="quiet-button tab shrink-0 {shotId ? 'hidden md:inline-flex' : ''}"
-      href={resolve('/shoot/[shootId]/kit', { shootId: store.shoot.id })}
-      aria-current={kit ? 'page' : undefined}>Kit</a
-    >
+    <a class="quiet-button shrink-0" href={shotsHref(store.shoot.id)} aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a>
+    <a class="quiet-button tab shrink-0 {shotId ? 'hidden md:inline-flex' : ''}" href={kitHref(store.shoot.id)} aria-current={kit ? 'page' : undefined}>Kit</a>
     {#if limits}<span class="text-soft" aria-hidden="true">›</span> <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
       <span class="hidden min-w-0 truncate sm:inline"><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span>
-      {#each [{ name: 'Move', href: resolve( '/shoot/[shootId]/shot/[shotId]', { shootId: store.shoot.id, shotId } ), here: !bench }, { name: 'Lens', href: resolve( '/shoot/[shootId]/shot/[shotId]/lens', { shootId: store.shoot.id, shotId } ), here: bench }] as tab (tab.name)}
+      {#each [{ name: 'Move', href: moveHref(store.shoot.id, shotId), here: !bench }, { name: 'Lens', href: lensHref(store.shoot.id, shotId), here: bench }] as tab (tab.name)}
         <a class="quiet-button tab" href={tab.href} aria-current={tab.here ? 'page' : undefined}>{tab.name}</a>
       {/each}
     {/if}
@@ -60,43 +52,34 @@
   <span class="flex-1"></span>
   <button class="quiet-button" disabled={!store.canUndo} onclick={() => store.undo()} aria-label="Undo" title="Undo (Ctrl Z)"><UndoOutline class="h-5 w-5" /></button>
   <button class="quiet-button" disabled={!store.canRedo} onclick={() => store.redo()} aria-label="Redo" title="Redo (Ctrl Shift Z)"><RedoOutline class="h-5 w-5" /></button>
-  <button class="quiet-button" id="export" aria-label="Take it away" title="Take it away as a file"
-    ><FileExportOutline class="h-5 w-5" /><span class="hidden md:inline">Export</span></button
+  <Menu
+    id="export"
+    label="Export: take it away as a file"
+    width="w-72"
+    items={[
+      { name: 'The whole shoot (.arc.json)', onpress: () => exportShoot(store.shoot) },
+      ...(shotId && shot
+        ? [
+            { name: 'This camera path as CSV', onpress: () => void exportPath(store.shoot, shot, 'csv') },
+            { name: 'This camera and site as glTF', onpress: () => void exportPath(store.shoot, shot, 'gltf') },
+          ]
+        : []),
+    ]}><FileExportOutline class="h-5 w-5" /><span class="hidden md:inline">Export</span></Menu
   >
-  <Dropdown simple triggeredBy="#export" bind:isOpen={exporting} class="z-40 w-72 bg-raised text-ink shadow-lg">
-    <DropdownItem
-      onclick={() => {
-        exporting = false;
-        exportShoot(store.shoot);
-      }}>The whole shoot (.arc.json)</DropdownItem
-    >
-    {#if shotId && shot}
-      <DropdownItem
-        onclick={() => {
-          exporting = false;
-          void exportPath(store.shoot, shot, 'csv');
-        }}>This camera path as CSV</DropdownItem
-      >
-      <DropdownItem
-        onclick={() => {
-          exporting = false;
-          void exportPath(store.shoot, shot, 'gltf');
-        }}>This camera and site as glTF</DropdownItem
-      >
-    {/if}
-  </Dropdown>
-  <button class="quiet-button" id="view" aria-label="View" title="Units and light"><AdjustmentsHorizontalOutline class="h-5 w-5" /></button>
-  <Dropdown simple triggeredBy="#view" bind:isOpen={setting} class="z-40 w-60 bg-raised text-ink shadow-lg">
-    <DropdownItem onclick={() => set({ units: preferences.units === 'metric' ? 'imperial' : 'metric' })}
-      >{preferences.units === 'metric' ? 'Show feet and inches' : 'Show metres'}</DropdownItem
-    >
-    <DropdownItem onclick={() => set({ light: preferences.light === 'paper' ? 'dim' : 'paper' })}
-      >{preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight'}</DropdownItem
-    >
-    <DropdownItem onclick={() => set({ guides: !preferences.guides })}>{preferences.guides ? 'Hide level and thirds' : 'Show level and thirds'}</DropdownItem>
-    <DropdownItem href={resolve('/shoot/[shootId]/limits', { shootId: store.shoot.id })}>Limits of the reading</DropdownItem>
-  </Dropdown>
+  <Menu
+    id="view"
+    label="View"
+    title="Units, light, limits, earlier states"
+    items={[
+      { name: preferences.units === 'metric' ? 'Show feet and inches' : 'Show metres', onpress: () => set({ units: preferences.units === 'metric' ? 'imperial' : 'metric' }) },
+      { name: preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight', onpress: () => set({ light: preferences.light === 'paper' ? 'dim' : 'paper' }) },
+      { name: preferences.guides ? 'Hide level and thirds' : 'Show level and thirds', onpress: () => set({ guides: !preferences.guides }) },
+      { name: 'Go back to…', onpress: () => (goingBack = true) },
+      { name: 'Limits of the reading', href: limitsHref(store.shoot.id) },
+    ]}><AdjustmentsHorizontalOutline class="h-5 w-5" /></Menu
+  >
 </header>
+<EarlierStates {store} bind:open={goingBack} />
 
 <style>
   .tab {
@@ -108,7 +91,7 @@
     box-shadow: inset 0 -2px 0 var(--subject);
     border-radius: 0;
   }
-  .name {
+  header :global(.shoot-name) {
     border: 0;
     padding: 0.1rem 0.3rem;
     background: transparent;
@@ -116,7 +99,7 @@
     color: inherit;
     max-width: 16rem;
   }
-  .name:hover {
+  header :global(.shoot-name:hover) {
     background: color-mix(in srgb, var(--subject) 9%, transparent);
   }
 </style>

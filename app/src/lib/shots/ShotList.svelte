@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { moveHref } from '$lib/links';
   import { goto } from '$app/navigation';
-  import { resolve } from '$app/paths';
   import { Button } from 'flowbite-svelte';
   import { ArrowDownOutline, ArrowUpOutline, DotsVerticalOutline, FileCopyOutline, TrashBinOutline } from 'flowbite-svelte-icons';
   import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
@@ -9,6 +9,7 @@
   import { lengthOnScreenS } from '@gentle-arc/core/motion/playback';
   import { trim } from '@gentle-arc/core/model/units';
   import { RECIPES } from '@gentle-arc/core/motion/moves/index';
+  import TextField from '$lib/parts/TextField.svelte';
   import MovePicture from '$lib/move/MovePicture.svelte';
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
@@ -20,7 +21,7 @@
   const rows = $derived(dragged ?? store.shoot.shots);
 
   const put = (shots: Shot[]) => store.change({ ...store.shoot, shots });
-  const href = (shot: Shot) => resolve('/shoot/[shootId]/shot/[shotId]', { shootId: store.shoot.id, shotId: shot.id });
+  const href = (shot: Shot) => moveHref(store.shoot.id, shot.id);
   const subject = (shot: Shot) => store.shoot.site.pieces.find((piece) => piece.id === shot.subjectId)?.name;
 
   /** How long the audience sees it. */
@@ -33,8 +34,7 @@
     const { kit, site, shots } = store.shoot;
     const likely = shots.at(-1)?.subjectId ?? site.pieces.find((piece) => piece.kind === 'figure')?.id ?? null;
     const shot = newShot(kit, newId('shot'), `Shot ${shots.length + 1}`, likely);
-    put([...shots, shot]);
-    void goto(href(shot));
+    if (put([...shots, shot])) void goto(href(shot));
   }
 
   function duplicate(i: number) {
@@ -51,12 +51,6 @@
   }
 
   const remove = (i: number) => put(store.shoot.shots.filter((_, k) => k !== i));
-
-  function rename(shot: Shot, event: Event & { currentTarget: HTMLInputElement }) {
-    const name = event.currentTarget.value.trim();
-    if (name) store.changeShot(shot.id, (row) => ({ ...row, name: name.slice(0, 120) }));
-    else event.currentTarget.value = shot.name;
-  }
 
   const total = $derived(store.shoot.shots.reduce((sum, shot) => sum + lengthOnScreenS(shot), 0));
 </script>
@@ -85,12 +79,12 @@
         <span class="w-4 text-right text-soft md:w-6">{i + 1}</span>
         <a href={href(shot)} class="shrink-0" aria-label="Open {shot.name}"><MovePicture kind={shot.move.kind} /></a>
         <div class="min-w-0 flex-1">
-          <input
+          <TextField
             class="w-full truncate rounded border-0 bg-transparent p-0 font-semibold"
-            aria-label="Name of shot {i + 1}"
-            maxlength="120"
+            label="Name of shot {i + 1}"
+            most={120}
             value={shot.name}
-            onchange={(event) => rename(shot, event)}
+            onchange={(name) => store.changeShot(shot.id, (row) => ({ ...row, name }))}
           />
           <p class="truncate text-sm text-soft">
             {titleOf(shot)}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(lengthOnScreenS(shot), 1)} s · {trim(shot.focalLengthMm, 0)} mm

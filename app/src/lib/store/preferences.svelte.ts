@@ -14,10 +14,28 @@ const PreferencesSchema = z.object({
 
 const KEY = 'gentle-arc-preferences';
 
-function stored(): z.infer<typeof PreferencesSchema> {
-  if (typeof localStorage === 'undefined') return PreferencesSchema.parse({});
+/** A text that this browser kept under a name; null when there is none, or it keeps nothing. */
+export function keptText(key: string): string | null {
   try {
-    return PreferencesSchema.parse(JSON.parse(localStorage.getItem(KEY) ?? '{}'));
+    return localStorage.getItem(key);
+  } catch {
+    // Blocked, full or missing: what would lie there is only convenient.
+    return null;
+  }
+}
+
+/** Keeps a text where the browser lets it; what is only convenient is lost without a word otherwise. */
+export function keepText(key: string, text: string): void {
+  try {
+    localStorage.setItem(key, text);
+  } catch {
+    // As above.
+  }
+}
+
+function stored(): z.infer<typeof PreferencesSchema> {
+  try {
+    return PreferencesSchema.catch(PreferencesSchema.parse({})).parse(JSON.parse(keptText(KEY) ?? '{}'));
   } catch (error) {
     if (error instanceof SyntaxError) return PreferencesSchema.parse({});
     throw error;
@@ -28,5 +46,5 @@ function stored(): z.infer<typeof PreferencesSchema> {
 export const preferences = $state(stored());
 
 export function keepPreferences(): void {
-  localStorage.setItem(KEY, JSON.stringify(preferences));
+  keepText(KEY, JSON.stringify(preferences));
 }

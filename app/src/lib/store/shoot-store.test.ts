@@ -1,17 +1,30 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { newShoot } from '@gentle-arc/core/model/defaults';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
-import { allShoots, deleteShoot, loadPhoto, loadShoot, savePhoto, saveShoot } from './database';
+import { bringBack, findShoot, listShoots, loadPhoto, loadShoot, putRow, removeShoot, savePhoto, saveShoot, statesOf } from './database';
 import { ShootStore } from './shoot-store.svelte';
+import { keptStates } from './thinning';
 
 const shoot = (id = 's'): Shoot => newShoot(id, 'First', 'one');
-const named = (name: string): Shoot => ({ ...shoot(), name });
+const named = (name: string, id = 's'): Shoot => ({ ...shoot(id), name });
+const fresh = (of: Shoot) => ({ shoot: of, rev: null, past: [], future: [] });
+const keep = (of: Shoot) => saveShoot(fresh(of));
+/** A tab that has just opened a shoot. */
+async function tab(id = 's'): Promise<ShootStore> {
+  const kept = await loadShoot(id);
+  if (!kept) throw new Error(`no ${id}`);
+  return new ShootStore(kept);
+}
+
+beforeEach(async () => {
+  for (const { id } of await listShoots()) await removeShoot(id);
+});
 
 describe('the open shoot', () => {
   let store: ShootStore;
   beforeEach(() => {
-    store = new ShootStore(shoot());
+    store = new ShootStore(fresh(shoot()));
   });
 
   it('undoes and redoes every change in turn', () => {
@@ -30,7 +43,6 @@ describe('the open shoot', () => {
     expect(store.shoot.name).toBe('c');
     expect(store.canRedo).toBe(false);
   });
-
   it('a change after undo forgets what was undone', () => {
     store.change(named('a'));
     store.undo();
@@ -39,7 +51,6 @@ describe('the open shoot', () => {
     store.undo();
     expect(store.shoot.name).toBe('First');
   });
-
   it('a drag is one step, the next drag another', () => {
     for (const name of ['a', 'b', 'c']) store.change(named(name), 'drag');
     store.settle();
@@ -49,57 +60,212 @@ describe('the open shoot', () => {
     store.undo();
     expect(store.shoot.name).toBe('First');
   });
-
-  it('two different things that follow each other are two steps', () => {
-    store.change(named('a'), 'one');
-    store.change(named('b'), 'two');
+  it('presses of a key that follow each other are one step; after a pause another begins, but not while a pointer holds on', () => {
+    vi.useFakeTimers({ toFake: ['performance'] });
+    store.change(named('a'), 'key');
+    vi.advanceTimersByTime(300);
+    store.change(named('b'), 'key');
+    vi.advanceTimersByTime(5000);
+    store.change(named('c'), 'key');
     store.undo();
-    expect(store.shoot.name).toBe('a');
+    expect(store.shoot.name).toBe('b');
+    store.hold(true);
+    store.change(named('d'), 'drag');
+    vi.advanceTimersByTime(5000);
+    store.change(named('e'), 'drag');
+    store.undo();
+    expect(store.shoot.name).toBe('b');
+    vi.useRealTimers();
   });
-
-  it('changes one shot and leaves the others as they are', () => {
+  it('changes of two shots under one name are two steps', () => {
     store.change({ ...store.shoot, shots: [...store.shoot.shots, { ...store.shoot.shots[0], id: 'two' }] });
-    const [, second] = store.shoot.shots;
-    store.changeShot('one', (shot) => ({ ...shot, name: 'Renamed' }));
-    expect(store.shoot.shots[0].name).toBe('Renamed');
-    expect(store.shoot.shots[1]).toBe(second);
+    store.changeShot('one', (shot) => ({ ...shot, note: 'x' }), 'note');
+    store.changeShot('two', (shot) => ({ ...shot, note: 'y' }), 'note');
+    store.undo();
+    expect(store.shoot.shots.map(({ note }) => note)).toEqual(['x', '']);
+    expect(store.wayBackTo('two')).toBe(null === store.wayBackTo('nobody') ? 'Redo' : 'never');
   });
+  it('refuses a change that could not be read back, says which and why, and keeps what was there', () => {
+    const before = store.shoot;
+    const timing = { ...before.shots[0].timing, durationS: 900 };
+    expect(store.changeShot('one', (shot) => ({ ...shot, timing }))).toBe(false);
+    expect(store.shoot).toBe(before);
+    expect(store.canUndo).toBe(false);
+    expect(store.refusal).toBe('This was not changed. “First shot”: timing.durationS must be at most 600; it is 900.');
+    expect(store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) })).toBe(false);
+    expect(store.refusal).toContain('at most 500 entries; it is a list of 501');
+    store.change(named('good'));
+    expect(store.refusal).toBeNull();
+  });
+});
 
-  it('is saved, and comes back as it was', async () => {
-    store.change(named('kept'));
+describe('keeping it', () => {
+  it('comes back as it was, with its undo', async () => {
+    await keep(shoot());
+    const store = await tab();
+    store.change(named('a'));
+    store.change(named('b'));
+    store.undo();
+    await store.saveNow();
+    const again = await tab();
+    expect(again.shoot).toEqual(named('a'));
+    again.redo();
+    expect(again.shoot.name).toBe('b');
+    again.undo();
+    again.undo();
+    expect(again.shoot.name).toBe('First');
+  });
+  it('saves while changes keep coming, at least once a second, and the last one within a third of a second', async () => {
+    await keep(shoot());
+    const store = await tab();
+    const inDatabase = async () => (await loadShoot('s'))?.shoot.name;
+    for (let i = 0; i < 30; i += 1) {
+      store.change(named(`n${i}`));
+      await new Promise((resolve) => setTimeout(resolve, 40));
+    }
+    expect(Number((await inDatabase())?.slice(1))).toBeGreaterThan(15);
+    store.change(named('last'));
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    expect(await inDatabase()).toBe('last');
+  });
+  it('says so when the browser is full, frees earlier states first, and keeps the change in memory', async () => {
+    await keep(shoot());
+    const store = await tab();
+    const put = IDBObjectStore.prototype.put;
+    const full = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, ...args) {
+      if (this.name === 'shoots') throw new DOMException('no room', 'QuotaExceededError');
+      return put.apply(this, args as Parameters<typeof put>);
+    });
+    store.change(named('unkept'));
+    await store.saveNow();
+    full.mockRestore();
+    expect(store.saveProblem).toContain('The storage of this browser is full.');
+    const { fromMemory } = await import('./memory');
+    expect(fromMemory('s')?.name).toBe('unkept');
     await store.saveNow();
     expect(store.saveProblem).toBeNull();
-    expect(await loadShoot('s')).toEqual(store.shoot);
+    expect(fromMemory('s')).toBeNull();
+  });
+});
+
+describe('two tabs', () => {
+  it('an idle tab saves nothing, and takes over what the other saved', async () => {
+    await keep(shoot());
+    const [one, two] = [await tab(), await tab()];
+    one.change(named('newer'));
+    await one.saveNow();
+    await two.saveNow();
+    expect((await loadShoot('s'))?.shoot.name).toBe('newer');
+    await two.lookAgain();
+    expect(two.shoot.name).toBe('newer');
+    two.undo();
+    expect(two.shoot.name).toBe('First');
+  });
+  it('nothing comes in while something is typed or dragged; it does when that ends', async () => {
+    await keep(shoot());
+    const [one, two] = [await tab(), await tab()];
+    two.hold(true);
+    one.change(named('newer'));
+    await one.saveNow();
+    await two.lookAgain();
+    expect(two.shoot.name).toBe('First');
+    two.hold(false);
+    await vi.waitFor(() => expect(two.shoot.name).toBe('newer'));
+  });
+  it.each(['mine', 'theirs', 'both'] as const)('where both changed it both are kept, and the person chooses: %s', async (which) => {
+    await keep(shoot());
+    const [one, two] = [await tab(), await tab()];
+    one.change(named('theirs'));
+    await one.saveNow();
+    two.change({ ...shoot(), note: 'mine' });
+    await two.saveNow();
+    if (two.elsewhere?.what !== 'changed') throw new Error('not asked');
+    expect(two.elsewhere.differences.join()).toContain('theirs');
+    const beside = two.elsewhere.keptAs.id;
+    expect((await loadShoot(beside))?.shoot.note).toBe('mine');
+    // Work that goes on before the answer is kept as well.
+    two.change({ ...two.shoot, note: 'mine, more' });
+    await two.saveNow();
+    expect((await loadShoot(beside))?.shoot.note).toBe('mine, more');
+    expect((await loadShoot('s'))?.shoot.name).toBe('theirs');
+    await two.choose(which);
+    expect((await loadShoot('s'))?.shoot).toMatchObject(which === 'mine' ? { name: 'First', note: 'mine, more' } : { name: 'theirs', note: '' });
+    expect((await loadShoot(beside)) !== null).toBe(which === 'both');
+    if (which === 'theirs') {
+      two.undo();
+      expect(two.shoot.note).toBe('mine, more');
+    }
+  });
+  it('a shoot that the other tab deleted is not brought back by itself', async () => {
+    await keep(shoot());
+    const two = await tab();
+    await removeShoot('s');
+    await two.saveNow();
+    expect(await loadShoot('s')).toBeNull();
+    two.change(named('late'));
+    await two.saveNow();
+    expect(await loadShoot('s')).toBeNull();
+    expect(two.elsewhere).toEqual({ what: 'deleted' });
+    await two.putBack();
+    expect((await loadShoot('s'))?.shoot.name).toBe('late');
   });
 });
 
 describe('the browser’s database', () => {
-  it('lists the last saved first and forgets what is deleted', async () => {
-    await saveShoot(shoot('old'));
+  it('lists the last saved first; a row that cannot be read is listed by its name and hurts no other; so is one without a time', async () => {
+    await keep(shoot('old'));
     await new Promise((resolve) => setTimeout(resolve, 5));
-    await saveShoot(shoot('new'));
-    const ids = (await allShoots()).map((row) => row.id);
-    expect(ids.indexOf('new')).toBeLessThan(ids.indexOf('old'));
-    await deleteShoot('old');
-    expect(await loadShoot('old')).toBeNull();
+    await keep(shoot('new'));
+    await putRow({ id: 'broken', savedAtMs: Date.now() + 1000, shoot: { ...shoot('broken'), name: 'Sunk', shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] } });
+    await putRow({ id: 'timeless', shoot: named('Timeless', 'timeless') });
+    await putRow({ id: 'nothing', savedAtMs: 1 });
+    const rows = await listShoots();
+    expect(rows.map(({ id }) => id)).toEqual(['broken', 'new', 'old', 'nothing', 'timeless']);
+    expect(rows[0]).toMatchObject({ name: 'Sunk', shoot: null, problem: 'shots[0].focalLengthMm must be at least 1; it is -1.' });
+    expect(rows[3]).toMatchObject({ name: 'nothing', shoot: null });
+    expect(rows[4]).toMatchObject({ name: 'Timeless', problem: null });
+    await expect(loadShoot('broken')).rejects.toThrow('shots[0].focalLengthMm must be at least 1; it is -1.');
+    expect((await loadShoot('timeless'))?.rev).toBe('');
   });
-
-  it('says what is wrong with a shoot that has been tampered with', async () => {
-    await saveShoot({ ...shoot('bad'), shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] });
-    await expect(loadShoot('bad')).rejects.toThrow('shots[0].focalLengthMm must be at least 1; it is -1.');
-    await deleteShoot('bad');
+  it('never takes what could not be read back', async () => {
+    await expect(keep({ ...shoot('bad'), shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] })).rejects.toThrow('shots[0].focalLengthMm must be at least 1');
+    expect(await findShoot('bad')).toBeNull();
+  });
+  it('undo of a delete brings back the shoot, its photograph, its undo and its earlier states', async () => {
+    await keep(shoot());
+    const store = await tab();
+    store.change(named('changed'));
+    await store.saveNow();
+    await savePhoto('s', new Blob(['photo']));
+    const removed = await removeShoot('s');
+    expect([await loadShoot('s'), await loadPhoto('s'), await statesOf('s')]).toEqual([null, null, []]);
+    await bringBack(removed);
+    expect((await loadShoot('s'))?.past).toHaveLength(1);
+    expect(await loadPhoto('s')).not.toBeNull();
+    expect((await statesOf('s')).map((row) => row.shoot.name)).toContain('First');
   });
 });
 
-describe('the photograph that is measured in', () => {
-  it('is kept for its shoot, replaced by the next, and goes with the shoot', async () => {
-    await saveShoot(shoot('photo'));
-    expect(await loadPhoto('photo')).toBeNull();
-    await savePhoto('photo', new Blob(['first']));
-    await savePhoto('photo', new Blob(['second!']));
-    expect(await loadPhoto('photo')).not.toBeNull();
-    expect(await loadPhoto('another')).toBeNull();
-    await deleteShoot('photo');
-    expect(await loadPhoto('photo')).toBeNull();
+describe('earlier states', () => {
+  it('begin with the state that work began from', async () => {
+    await keep(named('as it was'));
+    const store = await tab();
+    store.change(named('changed'));
+    await store.saveNow();
+    store.change(named('changed again'));
+    await store.saveNow();
+    expect((await statesOf('s')).map((row) => row.shoot.name)).toContain('as it was');
+  });
+  it('are one a minute, then one an hour, then one a day, and no more than some dozens', () => {
+    const MINUTE = 60_000;
+    const now = 100 * 24 * 60 * MINUTE;
+    const every = Array.from({ length: 30 * 24 * 60 }, (_, i) => now - i * MINUTE);
+    const kept = keptStates(every, now);
+    expect(kept.length).toBeGreaterThan(40);
+    expect(kept.length).toBeLessThan(75);
+    const ages = kept.map((timeMs) => (now - timeMs) / MINUTE);
+    expect(ages.filter((age) => age <= 20)).toHaveLength(21);
+    expect(Math.max(...ages)).toBeLessThanOrEqual(21 * 24 * 60);
+    expect(Math.max(...ages)).toBeGreaterThan(19 * 24 * 60);
   });
 });

@@ -1,30 +1,61 @@
 /** Answers to questions that come faster than they can be answered: while one is worked on only the latest waits. */
-export class Latest<Question, Answer> {
+export class Latest<Question extends object, Answer> {
   answer: Answer | null = $state.raw(null);
+  /** What the answer answers. */
+  question: Question | null = $state.raw(null);
+  /** Why the latest question has no answer; null when it has, or is still worked on. */
   problem: string | null = $state(null);
 
-  private waiting: Question | null = null;
+  private waiting: { question: Question; tell: (answered: boolean) => void } | null = null;
   private busy = false;
+  private closed = false;
 
   constructor(private readonly work: (question: Question) => Promise<Answer>) {}
 
-  ask(question: Question): void {
-    this.waiting = question;
-    if (!this.busy) void this.run();
+  /** Resolves to whether this very question was answered: not when it was overtaken, or could not be. What is asked is made plain first. */
+  ask(question: Question): Promise<boolean> {
+    return new Promise((tell) => {
+      this.waiting?.tell(false);
+      this.waiting = { question, tell };
+      if (!this.busy) void this.run();
+    });
+  }
+
+  /** Nothing is told any more. */
+  close(): void {
+    this.closed = true;
   }
 
   private async run(): Promise<void> {
     this.busy = true;
-    while (this.waiting !== null) {
-      const question = this.waiting;
+    while (this.waiting !== null && !this.closed) {
+      const { question, tell } = this.waiting;
       this.waiting = null;
+      let answered = false;
       try {
-        this.answer = await this.work(question);
+        const answer = await this.answered(question);
+        if (this.closed) return;
+        this.answer = answer;
+        this.question = question;
         this.problem = null;
+        answered = true;
       } catch (error) {
-        this.problem = (error as Error).message;
+        if (!this.closed) this.problem = (error as Error).message;
       }
+      tell(answered);
     }
     this.busy = false;
+  }
+
+  /** A worker takes plain data only: a value that a component watches is copied for it. One that died is given a second chance. */
+  private async answered(question: Question): Promise<Answer> {
+    try {
+      return await this.work(question);
+    } catch (error) {
+      const { name } = error as Error;
+      if (name === 'DataCloneError') return this.work($state.snapshot(question) as Question);
+      if (name === 'WorkerGone' && !this.closed) return this.work(question);
+      throw error;
+    }
   }
 }

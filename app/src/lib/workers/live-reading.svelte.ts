@@ -3,55 +3,61 @@ import { severity } from '@gentle-arc/core/model/finding';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Units } from '@gentle-arc/core/model/units';
 import type { Cure, SearchStep } from '@gentle-arc/core/search/cures';
+import { WorkerHost } from './host';
+import { Latest } from './latest.svelte';
 import type { ReadingRequest, ReadingWorker, ShownReading } from './messages';
 
 const REST_MS = 350;
 
-function start(): { worker: Worker; proxy: Comlink.Remote<ReadingWorker> } {
-  const worker = new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' });
-  return { worker, proxy: Comlink.wrap<ReadingWorker>(worker) };
-}
+const start = (what: string) => new WorkerHost<ReadingWorker>(() => new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' }), what);
 
 /** The reading of the shown shot, kept in step off the page's main thread: one worker reads, one looks for changes that help. */
 export class LiveReading {
-  reading: ShownReading | null = $state.raw(null);
   cures: ReadonlyMap<string, Cure[]> = $state.raw(new Map());
   /** How many changes have been looked at, of how many, while a search runs. */
   progress: { done: number; of: number } | null = $state.raw(null);
   /** The last search was called off before its end. */
   calledOff = $state(false);
-  problem: string | null = $state(null);
 
-  private readonly reader = start();
-  private readonly searcher: ReturnType<typeof start> | null;
-  private wanted: ReadingRequest | null = null;
-  /** What the shown reading was made of. */
-  private last: ReadingRequest | null = null;
-  private busy = false;
+  private searchProblem: string | null = $state(null);
+  private readonly reader = start('The reading');
+  private readonly searcher: WorkerHost<ReadingWorker> | null;
+  private readonly latest = new Latest<ReadingRequest, ShownReading>((request) => this.reader.call((remote) => remote.read(request)));
   private searching = false;
   private asked = 0;
   private rest: ReturnType<typeof setTimeout> | undefined;
 
   /** `withCures`: changes that help are looked for whenever the shot rests. */
   constructor(withCures = true) {
-    this.searcher = withCures ? start() : null;
+    this.searcher = withCures ? start('The search for changes that help') : null;
+  }
+
+  get reading(): ShownReading | null {
+    return this.latest.answer;
+  }
+  get problem(): string | null {
+    return this.latest.problem === null ? this.searchProblem : `The reading could not be made. ${this.latest.problem}`;
   }
 
   /** Asks for a reading. While one is being made only the latest request is kept. */
   ask(shoot: Shoot, shotId: string, units: Units): void {
     this.asked += 1;
+    const number = this.asked;
     this.cures = new Map();
     this.stop();
     this.calledOff = false;
-    this.wanted = { shoot, shotId, units };
-    if (!this.busy) void this.run();
+    const request = { shoot, shotId, units };
+    void this.latest.ask(request).then((answered) => {
+      if (answered && number === this.asked && this.searcher) this.rest = setTimeout(() => void this.search(request, number), REST_MS);
+    });
   }
 
   close(): void {
     this.asked += 1;
     clearTimeout(this.rest);
-    this.reader.worker.terminate();
-    this.searcher?.worker.terminate();
+    this.latest.close();
+    this.reader.end();
+    this.searcher?.end();
   }
 
   /** Calls the search off. What it has found so far stays. */
@@ -63,33 +69,14 @@ export class LiveReading {
 
   /** Takes the search up again. */
   searchAgain(): void {
-    if (!this.last || this.searching) return;
+    if (!this.latest.question || this.searching) return;
     this.calledOff = false;
-    void this.search(this.last, this.asked);
-  }
-
-  private async run(): Promise<void> {
-    this.busy = true;
-    while (this.wanted) {
-      const request = this.wanted;
-      const number = this.asked;
-      this.wanted = null;
-      try {
-        this.reading = await this.reader.proxy.read(request);
-        this.problem = null;
-        this.last = request;
-      } catch (error) {
-        this.problem = `The reading could not be made: ${(error as Error).message}`;
-        break;
-      }
-      if (number === this.asked && this.searcher) this.rest = setTimeout(() => void this.search(request, number), REST_MS);
-    }
-    this.busy = false;
+    void this.search(this.latest.question, this.asked);
   }
 
   private stop(): void {
     clearTimeout(this.rest);
-    if (this.searching) void this.searcher?.proxy.callOff();
+    if (this.searching) this.searcher?.call((remote) => remote.callOff()).catch(() => undefined);
     this.searching = false;
     this.progress = null;
   }
@@ -104,9 +91,10 @@ export class LiveReading {
       if (step.found) this.cures = new Map(this.cures).set(step.found.findingId, step.found.cures);
     };
     try {
-      await this.searcher.proxy.search(request, Comlink.proxy(tell));
+      await this.searcher.call((remote) => remote.search(request, Comlink.proxy(tell)));
+      this.searchProblem = null;
     } catch (error) {
-      if (number === this.asked) this.problem = `Changes that would help could not be looked for: ${(error as Error).message}`;
+      if (number === this.asked) this.searchProblem = `Changes that would help could not be looked for. ${(error as Error).message}`;
     }
     if (number !== this.asked) return;
     this.searching = false;

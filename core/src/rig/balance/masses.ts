@@ -63,8 +63,16 @@ export function partLumps(build: Build, parts: readonly Part[], lenses: readonly
   });
 }
 
-/** A sled's lumps from its pivot: parts on the plate moved by the stage, parts at the bottom, and the post. */
-export function sledLumps(sled: Sled, placed: readonly Lump[]): Lump[] {
+/** How far the centre of mass of a real sled lies from where its parts say, mm: forward, to the right, and lower. */
+export interface Hidden {
+  foreMm: number;
+  sideMm: number;
+  downMm: number;
+}
+const NOTHING_HIDDEN: Hidden = { foreMm: 0, sideMm: 0, downMm: 0 };
+
+/** A sled's lumps from its pivot: parts on the plate moved by the stage, parts at the bottom, and the post; all of them where `hidden` says they really are. */
+export function sledLumps(sled: Sled, placed: readonly Lump[], hidden: Hidden = NOTHING_HIDDEN): Lump[] {
   const topM = sled.gimbalMm / 1000;
   const bottomM = topM - sled.postMm / 1000;
   const post: Lump = {
@@ -79,10 +87,12 @@ export function sledLumps(sled: Sled, placed: readonly Lump[]): Lump[] {
     widthM: 0.03,
     heightM: sled.postMm / 1000,
   };
-  return [
+  const lumps = [
     ...placed.map((row) =>
       row.on === 'top' ? { ...row, xM: row.xM + sled.stageForeMm / 1000, yM: row.yM + sled.stageSideMm / 1000, zM: row.zM + topM } : { ...row, zM: row.zM + bottomM },
     ),
     post,
   ];
+  if (hidden === NOTHING_HIDDEN) return lumps;
+  return lumps.map((row) => ({ ...row, xM: row.xM + hidden.foreMm / 1000, yM: row.yM + hidden.sideMm / 1000, zM: row.zM - hidden.downMm / 1000 }));
 }

@@ -50,3 +50,19 @@ export function balanced(gimbal: MotorGimbal, placed: readonly Lump[]): MotorGim
   const [, , roll, pan] = gimbalBalance(tilted, placed).axes;
   return { ...tilted, cageSideMm: gimbal.cageSideMm + roll.slideMm, armForeMm: gimbal.armForeMm + pan.slideMm };
 }
+
+/** How far a plate goes either way, mm: what the format allows. */
+export const PLATE_REACH_MM = 200;
+
+const PLATES = [
+  ['The camera’s plate forward', 'plateForeMm'],
+  ['The camera’s plate up', 'plateUpMm'],
+  ['The cage', 'cageSideMm'],
+  ['The roll arm', 'armForeMm'],
+] as const;
+
+/** The plates that would have to go farther than they go, and to where, mm. */
+export function platesOut(gimbal: MotorGimbal, placed: readonly Lump[]): { name: string; toMm: number }[] {
+  const set = balanced(gimbal, placed);
+  return PLATES.flatMap(([name, key]) => (Math.abs(set[key]) > PLATE_REACH_MM ? [{ name, toMm: set[key] }] : []));
+}

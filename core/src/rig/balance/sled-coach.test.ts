@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Sled, SledRound } from '../../model/build';
 import { completeK, GRAVITY } from './elliptic';
 import { heapOf, pitchInertia, sledLumps, type Lump } from './masses';
-import { coach, learnOffsets } from './sled-coach';
+import { coach } from './sled-coach';
+import { learnOffsets } from './sled-learning';
 import { solveSled } from './sled-solver';
 
 const DEG = 180 / Math.PI;

@@ -1,6 +1,7 @@
 import type { Sled } from '../../model/build';
 import { GRAVITY, K_FROM_LEVEL } from './elliptic';
 import { heapOf, pitchInertia, sledLumps, type Lump } from './masses';
+import { hiddenOf } from './sled-learning';
 import { windForceN } from './wind';
 
 const DEG = 180 / Math.PI;
@@ -34,9 +35,9 @@ export function swingOnStopDeg(massKg: number, belowM: number, inertiaKgM2: numb
   return cos <= -1 ? 180 : Math.acos(cos) * DEG;
 }
 
-/** Balance of a sled from its placed parts, as `partLumps` gives them. */
+/** Balance of a sled from its placed parts, as `partLumps` gives them, and from what its log tells of it. */
 export function sledBalance(sled: Sled, placed: readonly Lump[]): SledBalance {
-  const lumps = sledLumps(sled, placed);
+  const lumps = sledLumps(sled, placed, hiddenOf(sled, placed));
   const { massKg, xM, yM, zM } = heapOf(lumps);
   const topMassKg = placed.filter((row) => row.on === 'top').reduce((sum, row) => sum + row.massKg, 0);
   const inertiaKgM2 = pitchInertia(lumps, 0, 0);

@@ -3,7 +3,7 @@ import type { Kit, Rig } from '../../model/kit';
 import type { Shot } from '../../model/shot';
 import { angleOfViewDeg } from '../../optics/angle-of-view';
 import { sayLength, sayMass, sayMm, saySpeed, trim, type Units } from '../../model/units';
-import { gimbalBalance } from '../balance/motor-gimbal';
+import { gimbalBalance, PLATE_REACH_MM, platesOut } from '../balance/motor-gimbal';
 import { heapOf, partLumps, type Lump } from '../balance/masses';
 import { sayWind } from '../balance/wind';
 import { armStand } from '../stand/arm';
@@ -17,10 +17,13 @@ import { fact, type Balance, type Fact } from './fact';
 import { gradeOf, gradeOfMargin } from './grade';
 import { improvisedFacts, improvisedSteps } from './improvised';
 import { saySlide } from './slides';
-import { sledFacts, sledSteps, solutionFor } from './sled-facts';
+import { overlapFact } from './overlaps';
+import { coachedSteps, sledFacts, sledSteps, solutionFor } from './sled-facts';
 
 type Told = Pick<Balance, 'facts' | 'steps'>;
 
+/** More than this nobody hangs on an arm; the format ends there too. */
+const COUNTER_MOST_KG = 200;
 /** Margins to the edge of the feet that crews like to keep, m: common practice, no published source. */
 const MARGIN_M = 0.05;
 /** A motor that holds more than this of what it can works all the time. */
@@ -33,7 +36,7 @@ export function balanceOf(build: Build, kit: Kit, units: Units, shots: readonly 
   const placed = partLumps(build, kit.parts, kit.lenses);
   const told = tell(build, placed, kit, units, shots);
   const empty = placed.length === 0 ? [fact('parts', 'On it', 'nothing', 0, 'cannot', 'Put the camera on: without it these are the numbers of the bare rig.')] : [];
-  return { facts: [...empty, ...told.facts], steps: told.steps, cautions: buildCautions(build.support.kind) };
+  return { facts: [...empty, ...overlapFact(build, kit, units), ...told.facts], steps: told.steps, cautions: buildCautions(build.support.kind) };
 }
 
 function tell(build: Build, placed: readonly Lump[], kit: Kit, units: Units, shots: readonly Shot[]): Told {
@@ -41,7 +44,8 @@ function tell(build: Build, placed: readonly Lump[], kit: Kit, units: Units, sho
   const headKg = heapOf(placed.filter((row) => row.on === 'top')).massKg;
   switch (support.kind) {
     case 'sled': {
-      const solution = solutionFor(support, placed, kit.parts);
+      if (support.log.length > 0) return { facts: sledFacts(support, placed, units), steps: coachedSteps(support, placed, units) };
+      const solution = solutionFor(support, placed, kit.parts, units);
       return { facts: sledFacts(support, placed, units), steps: 'cannot' in solution ? [solution.cannot] : sledSteps(support, solution, units) };
     }
     case 'motorGimbal':
@@ -88,6 +92,11 @@ function gimbalTold(gimbal: MotorGimbal, placed: readonly Lump[], units: Units):
     fact('runMin', 'Battery, balanced so', `about ${trim(gimbal.runMin * found.runShare, 0)} of ${trim(gimbal.runMin, 0)} minutes`, gimbal.runMin * found.runShare, found.runShare > 0.8 ? 'fits' : found.runShare > 0.4 ? 'tight' : 'cannot', found.runShare > 0.8 ? '' : 'The rest goes into holding what is off balance.'),
   ]; // prettier-ignore
   const steps = ['Motors off. Everything on as it will shoot, zoom set and taped.'];
+  const out = platesOut(gimbal, placed);
+  if (out.length > 0)
+    steps.push(
+      `${out.map(({ name, toMm }) => `${name} would have to go to ${sayMm(toMm, units)}`).join(', ')}, and goes ${sayMm(PLATE_REACH_MM, units)} either way: move the camera on its plate first.`,
+    );
   for (const { name, slideMm } of found.axes) {
     steps.push(
       Math.abs(slideMm) < 0.3
@@ -104,7 +113,7 @@ function jibTold(jib: Jib, headKg: number, units: Units): Told {
   const missing = found.counterKg - jib.counterG / 1000;
   return {
     facts: [
-      fact('counterKg', 'Counterweight it wants', sayMass(found.counterKg, units), found.counterKg),
+      fact('counterKg', 'Counterweight it wants', sayMass(found.counterKg, units), found.counterKg, found.counterKg > COUNTER_MOST_KG ? 'cannot' : null, found.counterKg > COUNTER_MOST_KG ? 'No arm carries that: lengthen the rear arm, shorten the front one, or take a lighter camera.' : ''),
       fact('tipForceN', 'Left at the camera', tip < 0.5 ? 'stays where it is left' : `${trim(tip, 1)} N ${found.tipForceN > 0 ? 'down' : 'up'}`, found.tipForceN, tip < 2 ? 'fits' : tip < 10 ? 'tight' : 'cannot', tip < 2 ? '' : `${missing > 0 ? 'Add' : 'Take away'} ${sayMass(Math.abs(missing), units)} at the rear.`),
       fact('cameraHeightM', 'Camera height', `${sayLength(found.cameraHeightM, units)}; from ${sayLength(found.heightMinM, units)} to ${sayLength(found.heightMaxM, units)} over 60° either way`, found.cameraHeightM, found.cameraHeightM > 0 ? null : 'cannot', found.cameraHeightM > 0 ? '' : 'It would be in the ground: raise the pivot or the arm.'),
       fact('reachM', 'Reach', sayLength(found.reachM, units), found.reachM),

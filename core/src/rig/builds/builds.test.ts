@@ -133,7 +133,7 @@ describe('the checklist', () => {
     const build = { ...builtAs('gimbal-35'), ownChecks: [{ id: 'own', text: 'Thermos filled' }] };
     const checks = checklistOf(build, DEFAULT_KIT, [{ ...first, focus: { mode: 'fixed', distanceM: 3 } }]);
     expect(checks.map((row) => row.key)).toContain('focus');
-    expect(checks.at(-1)).toEqual({ key: 'own', said: 'Thermos filled', own: true });
+    expect(checks.at(-1)).toEqual({ key: 'own.own', said: 'Thermos filled', own: true });
   });
   it('tells who is in its shots, where somebody is', () => {
     const shoot = newShoot('s', 'Test', 'shot-1');

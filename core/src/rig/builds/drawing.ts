@@ -1,6 +1,7 @@
 import type { Arm, Build, Jib, Rope, Slider } from '../../model/build';
 import type { Kit } from '../../model/kit';
 import { heapOf, partLumps, sledLumps, type Lump } from '../balance/masses';
+import { hiddenOf } from '../balance/sled-learning';
 import { feetAround } from '../stand/support';
 import { sliderStand } from '../stand/slider';
 
@@ -53,7 +54,7 @@ export function viewsOf(build: Build, kit: Kit): RigView[] {
       return both((across) => {
         const stage = across ? support.stageSideMm : support.stageForeMm;
         const bottom = support.gimbalMm - support.postMm;
-        const centre = heapOf(sledLumps(support, placed));
+        const centre = heapOf(sledLumps(support, placed, hiddenOf(support, placed)));
         return [
           line('rig', 'Post', [[0, support.gimbalMm], [0, bottom]]),
           box('rig', 'Stage', stage, support.gimbalMm - 4, 120, 8, { field: across ? 'stageSideMm' : 'stageForeMm' }),

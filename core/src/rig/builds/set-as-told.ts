@@ -1,24 +1,34 @@
-import type { Build } from '../../model/build';
+import { BuildSchema, type Build } from '../../model/build';
 import type { Kit } from '../../model/kit';
 import { heapOf, partLumps } from '../balance/masses';
 import { balanced } from '../balance/motor-gimbal';
-import type { SledSolution } from '../balance/sled-solver';
+import { coach } from '../balance/sled-coach';
+import { stackOf, type SledSolution } from '../balance/sled-solver';
 import { jibStand } from '../stand/jib';
 import { solutionFor } from './sled-facts';
 
-/** A build set as its steps say: the sled's solution, the gimbal's plates, the jib's counterweight. Null where there is nothing to set, or it cannot be. */
+/** A build set as its steps say: the sled's solution (or, once it was looked at, what the coach says next), the gimbal's plates, the jib's counterweight. Null where there is nothing to set, or it cannot be set so. */
 export function setAsTold(build: Build, kit: Kit): Build | null {
+  const set = told(build, kit);
+  return set && BuildSchema.safeParse(set).success ? set : null;
+}
+
+function told(build: Build, kit: Kit): Build | null {
   const placed = partLumps(build, kit.parts, kit.lenses);
   const { support } = build;
   if (support.kind === 'motorGimbal') return { ...build, support: balanced(support, placed) };
   if (support.kind === 'jib') return { ...build, support: { ...support, counterG: Math.round(jibStand(support, heapOf(placed).massKg).counterKg * 1000) } };
   if (support.kind !== 'sled') return null;
+  if (support.log.length > 0) {
+    const { next } = coach(support, placed, support.log);
+    return next && Math.abs(support[next.what] - next.toMm) > 1e-9 ? { ...build, support: { ...support, [next.what]: next.toMm } } : null;
+  }
   const solution = solutionFor(support, placed, kit.parts);
   return 'cannot' in solution ? null : withSolution(build, solution);
 }
 
 function withSolution(build: Build, { sled, weights, weight }: SledSolution): Build {
   const partId = weight?.partId;
-  const added = partId ? Array.from({ length: weights }, () => ({ partId, on: 'bottom' as const, foreMm: 0, sideMm: 0, upMm: weight.zM * 1000 })) : [];
+  const added = partId ? stackOf(weight, weights).map(({ zM }) => ({ partId, on: 'bottom' as const, foreMm: 0, sideMm: 0, upMm: zM * 1000 })) : [];
   return { ...build, support: sled, parts: [...build.parts, ...added] };
 }

@@ -1,7 +1,8 @@
 import type { Part, Sled } from '../../model/build';
-import { sayMass, sayMm, trim, type Units } from '../../model/units';
+import { sayInertia, sayMass, sayMm, saySpeed, trim, type Units } from '../../model/units';
 import type { Lump } from '../balance/masses';
 import { sledBalance } from '../balance/sled';
+import { coach } from '../balance/sled-coach';
 import { solveSled, type SledSolution } from '../balance/sled-solver';
 import { sayWind } from '../balance/wind';
 import { fact, type Fact } from './fact';
@@ -40,8 +41,8 @@ export function sledFacts(sled: Sled, placed: readonly Lump[], units: Units): Fa
     ),
     fact('dropMm', 'Centre of mass', found.dropMm > 0 ? `${sayMm(found.dropMm, units)} below the pivot` : `${sayMm(-found.dropMm, units)} above the pivot`, found.dropMm),
     fact('degPerMm', 'One millimetre of stage', found.degPerMm === null ? 'turns it over' : `leans it ${degrees(found.degPerMm)}`, found.degPerMm),
-    fact('inertiaKgM2', 'Moment of inertia', `${trim(found.inertiaKgM2, 3)} kg m²`, found.inertiaKgM2),
-    fact('stopSwingDeg', `Stopped at once from ${trim(sled.walkMps, 1)} m/s`, found.stopSwingDeg === null ? 'goes over' : found.stopSwingDeg >= 180 ? 'goes over' : `swings ${degrees(found.stopSwingDeg)}`, found.stopSwingDeg),
+    fact('inertiaKgM2', 'Moment of inertia', sayInertia(found.inertiaKgM2, units), found.inertiaKgM2),
+    fact('stopSwingDeg', `Stopped at once from ${saySpeed(sled.walkMps, units)}`, found.stopSwingDeg === null ? 'goes over' : found.stopSwingDeg >= 180 ? 'goes over' : `swings ${degrees(found.stopSwingDeg)}`, found.stopSwingDeg),
     fact('windLeanDeg', `In a side wind of ${sayWind(sled.windMps)}`, found.windLeanDeg === null ? 'goes over' : `leans ${degrees(found.windLeanDeg)}`, found.windLeanDeg, found.windLeanDeg === null ? null : found.windLeanDeg <= LEAN_DEG.workable ? 'fits' : found.windLeanDeg < 5 ? 'tight' : 'cannot', (found.windLeanDeg ?? 0) > LEAN_DEG.workable ? 'Shield it, wait, or take a rig with motors.' : ''),
     fact('massKg', 'On the arm', `${sayMass(found.massKg, units)}, ${trim(found.loadN, 0)} N`, found.massKg, found.massKg <= ARM_KG.light ? 'fits' : found.massKg <= ARM_KG.heavy ? 'tight' : 'cannot', found.massKg <= ARM_KG.light ? '' : found.massKg <= ARM_KG.heavy ? 'An arm holds this for a take, not for a day: rest between takes.' : 'Too much for one arm: use a vest with an arm.'),
   ]; // prettier-ignore
@@ -55,7 +56,16 @@ export function stackWeight(parts: readonly Part[]): Lump | null {
   return { name: lightest.name, partId: lightest.id, on: 'bottom', massKg: lightest.massG / 1000, xM: 0, yM: 0, zM: size.heightM / 2, ...size };
 }
 
-export const solutionFor = (sled: Sled, placed: readonly Lump[], parts: readonly Part[]) => solveSled(sled, placed, stackWeight(parts));
+export const solutionFor = (sled: Sled, placed: readonly Lump[], parts: readonly Part[], units: Units = 'metric') => solveSled(sled, placed, stackWeight(parts), units);
+
+/** What to do at a sled that has been looked at: the coach's next adjustment and nothing beside it, so that no two sentences pull two ways. */
+export function coachedSteps(sled: Sled, placed: readonly Lump[], units: Units): string[] {
+  const advice = coach(sled, placed, sled.log, units);
+  if (advice.workable || !advice.next) return [advice.said];
+  const { what, toMm } = advice.next;
+  if (Math.abs(sled[what] - toMm) <= 1e-9) return ['It is set as the coach said. Let it rest and drop, and tell the coach what it does now.'];
+  return [advice.said, 'Let it rest and drop again, and tell the coach what it does.'];
+}
 
 /** The procedure from how it is set to the solution, in the order people do it. */
 export function sledSteps(sled: Sled, solution: SledSolution, units: Units): string[] {

@@ -2,6 +2,7 @@ import type { Finding } from '../../model/finding';
 import type { Picture } from '../picture';
 import { featherFindings } from './feather';
 import { compositionFindings } from './composition';
+import { endFindings } from './ends';
 import { evennessFindings, turningFindings } from './evenness';
 import { leanFindings } from './lean';
 import { cutOffFindings, emptyFindings, placeFindings, sizeFindings } from './framing';
@@ -18,6 +19,7 @@ export function pictureFindings(picture: Picture): Finding[] {
   const held = picture.motion.holdsSize;
   return [
     ...emptyFindings(picture),
+    ...endFindings(picture),
     ...cutOffFindings(picture),
     ...speedFindings(picture),
     ...blurFindings(picture),

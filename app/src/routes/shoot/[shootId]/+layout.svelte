@@ -2,16 +2,25 @@
   import { onDestroy, untrack } from 'svelte';
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
-  import { loadShoot } from '$lib/store/database';
+  import BrokenShoot from '$lib/home/BrokenShoot.svelte';
+  import { shotsHref } from '$lib/links';
+  import ScreenBoundary from '$lib/parts/ScreenBoundary.svelte';
+  import { findShoot, loadShoot, type Kept, type Listed } from '$lib/store/database';
   import { DEMO_ID, fetchDemo } from '$lib/store/demo';
   import { provideStore } from '$lib/store/context';
+  import { fromMemory } from '$lib/store/memory';
   import { ShootStore } from '$lib/store/shoot-store.svelte';
+  import { hearTabs } from '$lib/store/tabs';
+  import { storageTrouble } from '$lib/store/trouble';
+  import ElsewhereBar from '$lib/shots/ElsewhereBar.svelte';
+  import { exportShoot } from '$lib/shots/exports';
   import ShootHeader from '$lib/shots/ShootHeader.svelte';
 
   let { children } = $props();
 
   const holder: { store: ShootStore | null } = $state({ store: null });
   let problem: string | null = $state(null);
+  let broken: Extract<Listed, { shoot: null }> | null = $state.raw(null);
   provideStore(holder);
 
   const shootId = $derived(page.params.shootId ?? '');
@@ -21,44 +30,115 @@
     untrack(() => void open(id));
   });
 
+  const unkept = async (id: string): Promise<Kept | null> => {
+    const shoot = fromMemory(id) ?? (id === DEMO_ID ? await fetchDemo() : null);
+    return shoot && { shoot, rev: null, past: [], future: [] };
+  };
+
   async function open(id: string) {
     await holder.store?.saveNow();
     holder.store = null;
     problem = null;
+    broken = null;
     try {
-      const shoot = (await loadShoot(id)) ?? (id === DEMO_ID ? await fetchDemo() : null);
-      if (shoot) holder.store = new ShootStore(shoot);
+      const lies = await findShoot(id);
+      if (lies?.shoot === null) {
+        broken = lies;
+        return;
+      }
+      const kept = (await loadShoot(id)) ?? (await unkept(id));
+      if (id !== shootId) return;
+      if (kept) holder.store = new ShootStore(kept);
       else problem = 'There is no such shoot in this browser. It may have been deleted, or made on another device.';
     } catch (error) {
-      problem = `This shoot cannot be opened. ${(error as Error).message}`;
+      const kept = await unkept(id).catch(() => null);
+      if (kept) {
+        holder.store = new ShootStore(kept);
+        holder.store.saveProblem = `Nothing is kept here. ${storageTrouble(error)} What you make stays in this tab as long as you do not leave it: take it away as a file.`;
+      } else problem = `This shoot cannot be opened. ${storageTrouble(error)}`;
     }
   }
 
   function keys(event: KeyboardEvent) {
-    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || event.target instanceof HTMLTextAreaElement) return;
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || event.defaultPrevented || typing) return;
     event.preventDefault();
     if (event.shiftKey) holder.store?.redo();
     else holder.store?.undo();
   }
 
+  /** What is typed and not taken yet, and what a pointer holds: nothing of another tab comes in meanwhile. */
+  let typing = false;
+  let holding = false;
+  const tell = () => holder.store?.hold(typing || holding);
+  function type(now: boolean) {
+    typing = now;
+    tell();
+  }
+  function hold(now: boolean) {
+    holding = now;
+    tell();
+  }
+  /** Taking hold of something, or going to something else, ends a run of changes that are undone together. */
+  const settle = () => holder.store?.settle();
+
   const leave = () => void holder.store?.saveNow();
+  const look = () => void holder.store?.lookAgain();
   onDestroy(leave);
+  onDestroy(
+    hearTabs(({ shootId: id }) => {
+      if (id === holder.store?.shoot.id) look();
+    }),
+  );
 </script>
 
-<svelte:window onkeydown={keys} onpagehide={leave} />
-<svelte:document onvisibilitychange={leave} />
+<svelte:window
+  onkeydown={keys}
+  onpagehide={leave}
+  onfocus={look}
+  oninput={() => type(true)}
+  onchange={() => type(false)}
+  onfocusin={settle}
+  onfocusout={() => type(false)}
+  onpointerdowncapture={() => {
+    settle();
+    hold(true);
+  }}
+  onpointerupcapture={() => hold(false)}
+  onpointercancelcapture={() => hold(false)}
+/>
+<svelte:document
+  onvisibilitychange={() => {
+    leave();
+    if (document.visibilityState === 'visible') look();
+  }}
+/>
 
-{#if problem}
+{#if broken}
+  <BrokenShoot {broken} />
+{:else if problem}
   <main class="mx-auto max-w-xl p-8">
-    <p role="alert" class="border-l-4 border-near bg-raised px-4 py-3">{problem}</p>
-    <p class="mt-4"><a class="underline" href={resolve('/')}>Back to all shoots</a></p>
+    <h1 class="font-display text-3xl">No shoot is open</h1>
+    <p role="alert" class="mt-4 border-l-4 border-near bg-raised px-4 py-3">{problem}</p>
+    <p class="mt-4"><a class="link" href={resolve('/')}>Back to all shoots</a></p>
   </main>
 {:else if holder.store}
-  {#key holder.store}
-    <ShootHeader store={holder.store} />
-    {#if holder.store.saveProblem}<p role="alert" class="mx-4 border-l-4 border-near bg-raised px-4 py-2">{holder.store.saveProblem}</p>{/if}
-    {@render children()}
+  {@const store = holder.store}
+  {#key store}
+    <ShootHeader {store} />
+    <ElsewhereBar {store} />
+    {#if store.saveProblem}
+      <p role="alert" class="mx-4 my-1 border-l-4 border-near bg-raised px-4 py-2">
+        {store.saveProblem} <button class="link font-semibold" onclick={() => exportShoot(store.shoot)}>Take it away as a file</button>
+      </p>
+    {/if}
+    {#if store.refusal}
+      <p role="alert" class="fixed inset-x-3 bottom-3 z-50 mx-auto flex max-w-xl items-start gap-3 rounded-xl border-l-4 border-near bg-raised px-4 py-3 shadow-lg">
+        <span class="flex-1">{store.refusal}</span>
+        <button class="quiet-button shrink-0" onclick={() => (store.refusal = null)}>Close</button>
+      </p>
+    {/if}
+    <ScreenBoundary shootHref={shotsHref(store.shoot.id)}>{@render children()}</ScreenBoundary>
   {/key}
 {:else}
-  <p class="p-8 text-soft">Opening…</p>
+  <p class="p-8 text-soft" role="status">Opening…</p>
 {/if}

@@ -1,0 +1,23 @@
+import type { Landing } from '@gentle-arc/core/formats/walk-gpx';
+import type { Part } from '@gentle-arc/core/model/build';
+import type { WalkPoint } from '@gentle-arc/core/model/shot';
+
+/** What the screen that is shown does with a file that is dropped on it. What it does not take is answered with where it belongs. */
+export interface Takers {
+  walk: { landing: Landing; take: (points: WalkPoint[]) => void } | null;
+  parts: ((parts: Part[]) => void) | null;
+  photo: ((file: File) => void) | null;
+}
+
+export const takers: Takers = { walk: null, parts: null, photo: null };
+
+/** While a component is shown it takes these; call while it is being set up, with what may change read inside. */
+export function takeDropped(what: () => Partial<Takers>): void {
+  $effect(() => {
+    const own = what();
+    Object.assign(takers, own);
+    return () => {
+      for (const key of Object.keys(own) as (keyof Takers)[]) if (takers[key] === own[key]) takers[key] = null;
+    };
+  });
+}

@@ -1,0 +1,34 @@
+import { checkFile, type FileContents, type FileKind } from '@gentle-arc/core/formats/any-file';
+import { Refusal } from '@gentle-arc/core/formats/refusal';
+import type { Landing } from '@gentle-arc/core/formats/walk-gpx';
+import { clipped } from '@gentle-arc/core/model/text';
+import type { FileWorker } from './file-messages';
+import { WorkerGone, WorkerHost } from './host';
+
+const MOST_MS = 2000;
+/** The first file has to wait for its reader to load. */
+const START_MS = 10_000;
+
+let host: WorkerHost<FileWorker> | null = null;
+let started = false;
+
+/** Reads a file that a person chose or dropped, off the page's thread. Gives its contents, or a sentence when it is refused: by its name, its size, what is in it, or how long it takes. */
+export async function readFile(file: File, wanted: FileKind | null = null, landing: Landing = { xM: 0, yM: 0, zM: 0 }): Promise<FileContents | string> {
+  const not = (why: string) => `“${clipped(file.name, 60)}” was not taken in, and nothing here has changed. ${why}`;
+  try {
+    checkFile(file.name, file.size, wanted);
+    host ??= new WorkerHost<FileWorker>(() => new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }), 'Reading the file');
+    const { xM, yM, zM } = landing;
+    const contents = await host.call<FileContents | string>(
+      (remote) => remote.read({ file, wanted, landing: { xM, yM, zM } }) as Promise<FileContents | string>,
+      started ? MOST_MS : START_MS,
+    );
+    started = true;
+    return typeof contents === 'string' ? not(contents) : contents;
+  } catch (error) {
+    if (error instanceof Refusal) return not(error.message);
+    if (!(error instanceof WorkerGone)) return not(`It could not be read (${clipped((error as Error).message)}).`);
+    started = false;
+    return not(error.message);
+  }
+}

@@ -1,0 +1,32 @@
+import * as z from 'zod';
+import { PartSchema, type Part } from '../model/build';
+import { MOST_PARTS } from '../model/kit';
+import { problemsOf } from '../model/problems';
+import { jsonOf } from './json';
+import { Refusal } from './refusal';
+
+const PartsFileSchema = z.strictObject({ parts: z.array(PartSchema).min(1) });
+
+/** Parts as JSON: `{ "parts": [ … ] }`. */
+export const writePartsJson = (parts: readonly Part[]): string => `${JSON.stringify({ parts }, null, 1)}\n`;
+
+/** Reads parts from JSON. Throws a `Refusal` that names the field. */
+export function readPartsJson(text: string): Part[] {
+  const value = jsonOf(text);
+  const checked = PartsFileSchema.safeParse(value);
+  if (!checked.success) throw new Refusal(problemsOf(checked.error, value));
+  return partsOnce(checked.data.parts, (i) => `parts[${i}]`);
+}
+
+/** Parts under ids of their own, no more than a kit holds. `rowName` says where part i came from. Throws a `Refusal`. */
+export function partsOnce(parts: Part[], rowName: (index: number) => string): Part[] {
+  if (parts.length === 0) throw Refusal.of('parts', 'The file has no parts: it needs at least one row below its header.');
+  if (parts.length > MOST_PARTS) throw Refusal.of('parts', `The file has ${parts.length} parts; a kit holds at most ${MOST_PARTS}.`);
+  const seen = new Map<string, number>();
+  parts.forEach(({ id }, i) => {
+    const first = seen.get(id);
+    if (first !== undefined) throw Refusal.of(`${rowName(i)}, id`, `${rowName(i)}, id repeats that of ${rowName(first)}; give each its own.`);
+    seen.set(id, i);
+  });
+  return parts;
+}
