@@ -1,4 +1,6 @@
 export const MOST_BYTES = 5 * 1024 * 1024;
+/** What comes after the limit is let pass by unread, so that the answer reaches whoever is still sending; but not for ever. */
+const MOST_DRAINED_BYTES = 20 * MOST_BYTES;
 
 export class TooLarge extends Error {
   constructor() {
@@ -6,9 +8,8 @@ export class TooLarge extends Error {
   }
 }
 
-/** The body of a request as text, read piece by piece so that a large one is refused before it is held. Throws `TooLarge` above 5 MB. */
+/** The body of a request as text, read piece by piece so that a large one is never held. Throws `TooLarge` above 5 MB, once the sender has finished. */
 export async function readBody(request: Request): Promise<string> {
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES) throw new TooLarge();
   const reader = request.body?.getReader();
   if (!reader) return '';
   const decoder = new TextDecoder();
@@ -16,9 +17,23 @@ export async function readBody(request: Request): Promise<string> {
   let text = '';
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) return text + decoder.decode();
+    if (done) break;
     bytes += value.byteLength;
-    if (bytes > MOST_BYTES) throw new TooLarge();
-    text += decoder.decode(value, { stream: true });
+    if (bytes > MOST_DRAINED_BYTES) {
+      await reader.cancel();
+      break;
+    }
+    text = bytes > MOST_BYTES ? '' : text + decoder.decode(value, { stream: true });
+  }
+  if (bytes > MOST_BYTES) throw new TooLarge();
+  return text + decoder.decode();
+}
+
+/** Lets a body pass by unread. */
+export async function drained(request: Request): Promise<void> {
+  try {
+    await readBody(request);
+  } catch (error) {
+    if (!(error instanceof TooLarge)) throw error;
   }
 }

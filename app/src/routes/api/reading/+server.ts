@@ -1,25 +1,18 @@
-import { json } from '@sveltejs/kit';
-import { readingJson } from '@gentle-arc/core/formats/reading-json';
-import { Refusal } from '@gentle-arc/core/formats/refusal';
-import { checkShoot } from '@gentle-arc/core/formats/shoot-file';
-import { readShot } from '@gentle-arc/core/reading/read-shot';
 import { readBody, TooLarge } from '$lib/server/body';
+import { readInPool } from '$lib/server/reading-pool';
+import { refusal } from '$lib/server/reading-task';
 
 /** `POST /api/reading`: a shoot file in, the reading of every shot (or of `?shot=n`) out. */
 export async function POST({ request, url }) {
+  const { status, body } = await answer(request, url.searchParams.get('shot'));
+  return new Response(body, { status, headers: { 'content-type': 'application/json', ...(status === 503 ? { 'retry-after': '5' } : {}) } });
+}
+
+async function answer(request: Request, wanted: string | null) {
   try {
-    const text = await readBody(request);
-    const shoot = checkShoot(JSON.parse(text));
-    const wanted = url.searchParams.get('shot');
-    const chosen = wanted === null ? shoot.shots.map((shot, i) => ({ shot, number: i + 1 })) : [{ shot: shoot.shots[Number(wanted) - 1], number: Number(wanted) }];
-    if (chosen.some(({ shot }) => shot === undefined)) return refuse(422, 'shot', `shot must be a whole number from 1 to ${shoot.shots.length}; it is "${wanted}".`);
-    return json({ shoot: shoot.name, shots: chosen.map(({ shot, number }) => readingJson(number, shot, readShot(shoot, shot))) });
+    return await readInPool({ text: await readBody(request), wanted });
   } catch (error) {
-    if (error instanceof TooLarge) return refuse(413, 'body', error.message);
-    if (error instanceof SyntaxError) return refuse(400, 'body', `The body is not JSON: ${error.message}.`);
-    if (error instanceof Refusal) return refuse(422, error.problems[0].path, error.message);
+    if (error instanceof TooLarge) return refusal(413, 'body', error.message);
     throw error;
   }
 }
-
-const refuse = (status: number, path: string, sentence: string) => json({ error: { path, sentence } }, { status });
