@@ -1,11 +1,11 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
+import { shippedLicences } from './vite.licences';
 
 export default defineConfig({
-  plugins: [tailwindcss(), sveltekit()],
-  worker: { format: 'es' },
-  // What is bundled, with its licences: docs/licences.md is made of it.
-  build: { chunkSizeWarningLimit: 900, license: true },
+  plugins: [tailwindcss(), sveltekit(), shippedLicences()],
+  worker: { format: 'es', plugins: () => [shippedLicences()] },
+  build: { chunkSizeWarningLimit: 900 },
   server: { fs: { allow: ['..'] } },
 });

@@ -115,10 +115,10 @@ test('feet and inches, and the dim light, are kept', async ({ page }) => {
   await openShot(page, 'shot-rows');
   await page.getByRole('button', { name: 'View' }).click();
   await page.getByText('Show feet and inches').click();
-  await expect(page.getByLabel('distance', { exact: true })).toHaveValue('15′ 1″');
+  await expect(page.getByLabel('distance', { exact: true })).toHaveValue('15′ 1.1″');
   await page.getByRole('button', { name: 'View' }).click();
   await page.getByText('Dim, for a dark stage').click();
   await page.reload();
-  await expect(page.getByLabel('distance', { exact: true })).toHaveValue('15′ 1″');
+  await expect(page.getByLabel('distance', { exact: true })).toHaveValue('15′ 1.1″');
   await expect(page.locator('html')).toHaveClass(/dim/);
 });

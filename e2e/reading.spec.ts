@@ -98,7 +98,7 @@ test('limits are shown with their sources, changed, read by, kept in the file, a
   await depth.fill('1');
   await depth.press('Enter');
   await expect(page.getByText('1 differs from what ships.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it away' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
   const download = page.waitForEvent('download');
   await page.getByText('The whole shoot (.arc.json)').click();
   expect(JSON.parse(await textOf(await download))).toMatchObject({ limits: { parallaxWeak: 0.01 } });

@@ -5,7 +5,7 @@ const demo = readFileSync(new URL('../demo/first-flush.arc.json', import.meta.ur
 const post = { headers: { 'content-type': 'application/json' } };
 
 test('GET /api/health', async ({ request }) => {
-  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 5 });
+  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 6 });
 });
 
 test('POST /api/reading answers with the reading of every shot', async ({ request }) => {

@@ -52,7 +52,8 @@ function read(name: string, text: string, wanted: FileKind | null, landing: Land
     return { kind: 'walk', points };
   }
   if (wanted === 'parts') return { kind: 'parts', parts: head.startsWith('{') || /\.json$/i.test(name) ? readPartsJson(text) : readPartsCsv(text) };
-  if (wanted === null && /\.csv$/i.test(name)) return /^\s*t\s*,/i.test(head) ? { kind: 'walk', points: readWalkCsv(text) } : { kind: 'parts', parts: readPartsCsv(text) };
+  if (wanted === null && /\.csv$/i.test(name))
+    return /^\uFEFF?\s*t\s*[,;\t]/i.test(head) ? { kind: 'walk', points: readWalkCsv(text) } : { kind: 'parts', parts: readPartsCsv(text) };
   const value = jsonOf(text);
   if (wanted === null && typeof value === 'object' && value !== null && 'parts' in value && !('format' in value)) return { kind: 'parts', parts: readPartsJson(text) };
   return { kind: 'shoot', shoot: checkShoot(value) };

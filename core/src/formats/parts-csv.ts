@@ -36,6 +36,8 @@ export function readPartsCsv(text: string): Part[] {
     delimitersToGuess: [',', ';', '\t'],
   });
   quoted(parsed.errors);
+  const [twice] = Object.values(parsed.meta.renamedHeaders ?? {});
+  if (twice !== undefined) throw Refusal.of('header', `header has "${clipped(twice)}" twice; name each column once.`);
   const missing = COLUMNS.filter((column) => !(column in USUAL) && !parsed.meta.fields?.includes(column));
   if (missing.length > 0) throw Refusal.of('header', `header lacks ${missing.join(', ')}; the columns are ${COLUMNS.join(',')}.`);
   const unknown = parsed.meta.fields?.find((name) => !COLUMNS.some((column) => column === name));

@@ -26,7 +26,13 @@ function valueAt(root: unknown, path: readonly PropertyKey[]): unknown {
 const said = (value: unknown): string => {
   if (value === undefined) return 'missing';
   const text =
-    typeof value === 'string' ? `"${value}"` : Array.isArray(value) ? `a list of ${value.length}` : value !== null && typeof value === 'object' ? 'an object' : String(value);
+    typeof value === 'string'
+      ? `"${clipped(value, 57)}"`
+      : Array.isArray(value)
+        ? `a list of ${value.length}`
+        : value !== null && typeof value === 'object'
+          ? 'an object'
+          : String(value);
   return clipped(text, 60);
 };
 

@@ -7,6 +7,7 @@ import type { Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import { curesFor } from '../search/cures';
 import { filmed, usual, wallBetween, WALK } from '../testing/filmed';
+import { followed } from '../testing/followed';
 import { AROUND, plainPieces } from '../testing/shoots';
 import { readShot } from './read-shot';
 
@@ -45,6 +46,20 @@ const PROVOKED: Case[] = [
   ['place', usual('alongside'), { ...timing(8, 1), walks: [WALK], aim: { ...DEFAULT_AIM, mode: 'panFollow', smoothingS: 1.2, deadBandDeg: 4 } }],
   ['cutoff', { kind: 'slide', ...AROUND, distanceM: 4, bearingDeg: 180, travelM: 6, skewDeg: 0 }, { ...timing(10, 2), aim: { ...DEFAULT_AIM, mode: 'locked' } }],
   ['cutoff', push(5, 1.5), timing(9, 2)],
+  [
+    'opening.covered',
+    { ...full('slide'), travelM: 0.3 } as Move,
+    timing(8, 2),
+    [...plainPieces(), { ...newPiece('post', 'pole', 'Pole', 0, -3.6, 0), lengthM: 0.34, depthM: 0.34 }],
+  ],
+  [
+    'closing.covered',
+    push(6, 4),
+    timing(8, 2),
+    [...plainPieces().filter(({ kind }) => kind !== 'post'), { ...newPiece('post', 'pole', 'Pole', 0.02, -3.2, 0), lengthM: 0.22, depthM: 0.22 }],
+  ],
+  ['closing.face', push(5, 1), timing(9, 2), alone()],
+  ['opening.face', { ...usual('pull'), fromDistanceM: 1.5, toDistanceM: 5, bearingDeg: 180 } as Move, timing(9, 2), alone()],
   ['covered', { ...full('slide'), travelM: 0.3 } as Move, timing(8, 2), [...plainPieces(), wall]],
   ['covered', push(5, 4), timing(8, 2), [...plainPieces(), wall]],
   ['reveal', { ...usual('slideOutReveal'), bearingDeg: 180, travelM: 1.6 }, timing(8, 2), wallBetween()],
@@ -105,6 +120,9 @@ function provoke([id, move, more = {}, pieces = plainPieces(), delivery = {}]: C
   return { shoot, found: readShot(shoot, shoot.shots[0]).findings.find((finding) => finding.id === id) };
 }
 
+/** Instructions that were followed by hand. */
+const read: string[] = [];
+
 describe('every kind of finding, on several moves', () => {
   it.each(PROVOKED.map((row, i) => [`${row[0]} in a ${row[1].kind} (${i})`, row] as const))('%s is provoked and cured', (_, row) => {
     const { shoot, found } = provoke(row);
@@ -114,11 +132,20 @@ describe('every kind of finding, on several moves', () => {
     expect(cures.length, found.sentence).toBeGreaterThan(0);
     expect(cures.length).toBeLessThanOrEqual(3);
     for (const cure of cures) {
-      const changed = cure.pieces ? { ...shoot, site: { pieces: cure.pieces } } : shoot;
-      const after = readShot(changed, cure.shot).findings.find(({ id }) => id === found.id);
+      // As a person follows it: the sentence is read and its number typed, as it is printed.
+      const typed = followed(shoot, cure.shot, cure.instruction);
+      if (!typed) continue;
+      read.push(cure.instruction);
+      const after = readShot(cure.pieces ? { ...shoot, site: { pieces: cure.pieces } } : shoot, typed).findings.find(({ id }) => id === found.id);
       expect(after ? severity(after) : 0, cure.sentence).toBeLessThan(severity(found));
+      const promised = /^[^:]+: removes/.test(cure.sentence);
+      if (promised) expect(after ? severity(after) : 0, cure.sentence).toBe(0);
     }
     expect(cures.map(({ weight }) => weight)).toEqual(cures.map(({ weight }) => weight).sort((a, b) => a - b));
+  });
+  it('most instructions were followed by hand, of many kinds', () => {
+    expect(read.length).toBeGreaterThan(60);
+    expect(new Set(read.map((instruction) => instruction.replace(/[\d.−]+/g, '#'))).size).toBeGreaterThan(10);
   });
   it('none of them in a locked-off still of a still site', () => {
     for (const distanceM of [3, 5, 9, 20])
@@ -128,7 +155,7 @@ describe('every kind of finding, on several moves', () => {
       ]) {
         const { shoot } = filmed({ kind: 'still', ...AROUND, heightM: 1.2, distanceM, bearingDeg: 180 }, { ...lens, ...timing(6, 1) });
         const troubles = readShot(shoot, shoot.shots[0]).findings.filter(
-          (finding) => severity(finding) > 0 && finding.id !== 'cutoff' && finding.id !== 'joints' && finding.id !== 'headRoom',
+          (finding) => severity(finding) > 0 && finding.id !== 'cutoff' && finding.id !== 'joints' && finding.id !== 'headRoom' && !finding.id.endsWith('.face'),
         );
         expect(troubles.map(({ sentence }) => sentence), `${distanceM} m`).toEqual([]); // prettier-ignore
       }

@@ -25,8 +25,10 @@ describe('the foreground', () => {
     // The camera is 5 m to the south halfway.
     const away = (piece?: Piece) => Math.hypot(piece?.xM ?? 0, (piece?.yM ?? 0) + 5);
     const nearer = moved(foreground(setup(), 'nearer', 'metric')).map(away);
+    expect(nearer.length).toBeGreaterThan(1);
     expect(nearer.every((m, i) => m < (nearer[i - 1] ?? 2.03) + 1e-9 && m >= 0.39)).toBe(true);
     const farther = moved(foreground(setup(), 'farther', 'metric')).map(away);
+    expect(farther.length).toBeGreaterThan(1);
     expect(farther.every((m, i) => m > (farther[i - 1] ?? 2) && m < 5)).toBe(true);
     for (const piece of moved(foreground(setup(), 'farther', 'metric'))) expect((piece?.xM ?? 0) / ((piece?.yM ?? 0) + 5)).toBeCloseTo(0.3 / 2, 1);
   });
@@ -49,6 +51,7 @@ describe('levers of the aim', () => {
     const up = placeUp(setup(), 1).map(({ shot }) => shot.aim.place.v);
     expect([...up].sort((a, b) => a - b)).toEqual(up);
     expect(up[0]).toBeGreaterThan(0);
+    expect(placeAcross(setup(), -1).length).toBeGreaterThan(1);
     expect(placeAcross(setup(), -1).every(({ shot }) => shot.aim.place.u < 0)).toBe(true);
   });
   it('offer other modes than the one there is, and a tighter head only where it lags', () => {
@@ -69,6 +72,7 @@ describe('levers of the move', () => {
   it('go the other way, put the centre on the subject, feather both ends within the time there is', () => {
     expect(otherWay(setup())[0].shot.move).toMatchObject({ travelM: -2 });
     expect(centred(setup())[0].shot.move).toMatchObject({ pivotEastM: 0, pivotNorthM: 0 });
+    expect(softerBoth(setup()).length).toBeGreaterThan(0);
     for (const { shot } of softerBoth(setup())) {
       const { durationS, holdStartS, holdEndS, featherInS, featherOutS } = shot.timing;
       expect(holdStartS + featherInS + featherOutS + holdEndS).toBeLessThanOrEqual(durationS + 1e-9);

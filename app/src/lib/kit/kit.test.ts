@@ -90,11 +90,13 @@ describe('edits of the kit', () => {
 
 describe('the drawing', () => {
   it('has two views of every build, to scale', () => {
+    expect(DEFAULT_BUILDS.some(({ parts }) => parts.some(({ partId }) => partId === 'part-heron'))).toBe(true);
     for (const build of DEFAULT_BUILDS) {
       const views = viewsOf(build, DEFAULT_KIT);
       expect(views).toHaveLength(2);
-      const body = views[0].shapes.find((shape) => shape.form === 'box' && shape.name === 'Heron body');
-      if (body?.form === 'box') expect([body.widthMm, body.heightMm]).toEqual([72, 98]);
+      const bodies = views[0].shapes.filter((shape) => shape.form === 'box' && shape.name === 'Heron body');
+      const placed = build.parts.filter(({ partId }) => partId === 'part-heron');
+      expect(bodies.map((body) => body.form === 'box' && [body.widthMm, body.heightMm])).toEqual(placed.map(() => [72, 98]));
       for (const shape of views.flatMap((view) => view.shapes)) for (const value of Object.values(shape)) if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true);
     }
   }); // prettier-ignore

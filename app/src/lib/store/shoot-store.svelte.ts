@@ -117,13 +117,16 @@ export class ShootStore {
   /** Takes over what another tab has saved, unless something here is not saved yet: then the save finds out. */
   async lookAgain(): Promise<void> {
     if (this.elsewhere) return;
-    this.awaited = this.held || this.dirty;
+    this.awaited = this.held || this.dirty || this.saving !== null;
     if (this.awaited) return;
+    const known = this.rev;
+    // What was read while a save of this tab went through is already old.
+    const passed = () => this.dirty || this.saving !== null || this.rev !== known;
     try {
       const rev = await stateOf(this.shoot.id);
-      if (rev === this.rev) return;
+      if (passed() || rev === known) return;
       const theirs = rev === null ? null : await loadShoot(this.shoot.id);
-      if (this.dirty) return;
+      if (passed()) return;
       if (theirs) this.takeOver(theirs);
       else if (this.rev !== null) this.elsewhere = { what: 'deleted' };
     } catch (error) {

@@ -21,14 +21,17 @@ beforeEach(async () => {
   for (const { id } of await listShoots()) await removeShoot(id);
 });
 
+/** Not the shoot of the other tests: what is left to be saved of one test touches no other. */
+const open = (name: string): Shoot => named(name, 'open');
+
 describe('the open shoot', () => {
   let store: ShootStore;
   beforeEach(() => {
-    store = new ShootStore(fresh(shoot()));
+    store = new ShootStore(fresh(shoot('open')));
   });
 
   it('undoes and redoes every change in turn', () => {
-    for (const name of ['a', 'b', 'c']) store.change(named(name));
+    for (const name of ['a', 'b', 'c']) store.change(open(name));
     store.undo();
     expect(store.shoot.name).toBe('b');
     store.undo();
@@ -44,17 +47,17 @@ describe('the open shoot', () => {
     expect(store.canRedo).toBe(false);
   });
   it('a change after undo forgets what was undone', () => {
-    store.change(named('a'));
+    store.change(open('a'));
     store.undo();
-    store.change(named('b'));
+    store.change(open('b'));
     expect(store.canRedo).toBe(false);
     store.undo();
     expect(store.shoot.name).toBe('First');
   });
   it('a drag is one step, the next drag another', () => {
-    for (const name of ['a', 'b', 'c']) store.change(named(name), 'drag');
+    for (const name of ['a', 'b', 'c']) store.change(open(name), 'drag');
     store.settle();
-    for (const name of ['d', 'e']) store.change(named(name), 'drag');
+    for (const name of ['d', 'e']) store.change(open(name), 'drag');
     store.undo();
     expect(store.shoot.name).toBe('c');
     store.undo();
@@ -62,17 +65,17 @@ describe('the open shoot', () => {
   });
   it('presses of a key that follow each other are one step; after a pause another begins, but not while a pointer holds on', () => {
     vi.useFakeTimers({ toFake: ['performance'] });
-    store.change(named('a'), 'key');
+    store.change(open('a'), 'key');
     vi.advanceTimersByTime(300);
-    store.change(named('b'), 'key');
+    store.change(open('b'), 'key');
     vi.advanceTimersByTime(5000);
-    store.change(named('c'), 'key');
+    store.change(open('c'), 'key');
     store.undo();
     expect(store.shoot.name).toBe('b');
     store.hold(true);
-    store.change(named('d'), 'drag');
+    store.change(open('d'), 'drag');
     vi.advanceTimersByTime(5000);
-    store.change(named('e'), 'drag');
+    store.change(open('e'), 'drag');
     store.undo();
     expect(store.shoot.name).toBe('b');
     vi.useRealTimers();
@@ -94,7 +97,7 @@ describe('the open shoot', () => {
     expect(store.refusal).toBe('This was not changed. “First shot”: timing.durationS must be at most 600; it is 900.');
     expect(store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) })).toBe(false);
     expect(store.refusal).toContain('at most 500 entries; it is a list of 501');
-    store.change(named('good'));
+    store.change(open('good'));
     expect(store.refusal).toBeNull();
   });
 });

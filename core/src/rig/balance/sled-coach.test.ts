@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { Sled, SledRound } from '../../model/build';
 import { completeK, GRAVITY } from './elliptic';
-import { heapOf, pitchInertia, sledLumps, type Lump } from './masses';
+import { DEFAULT_BUILDS } from '../../model/default-builds';
+import { DEFAULT_KIT } from '../../model/defaults';
+import { balanceOf } from '../builds/balance';
+import { setAsTold } from '../builds/set-as-told';
+import { heapOf, partLumps, pitchInertia, sledLumps, type Lump } from './masses';
 import { coach } from './sled-coach';
 import { learnOffsets } from './sled-learning';
 import { solveSled } from './sled-solver';
@@ -88,5 +92,59 @@ describe('the coach of a sled', () => {
     expect(thrice.foreMm).toBeCloseTo(6, 0);
     expect(thrice.sideMm).toBeCloseTo(-4, 0);
     expect(Math.abs(thrice.downMm - 6)).toBeLessThan(2.5 * thrice.downSdMm);
+  });
+});
+
+describe('advice as it is said', () => {
+  /** What a person sets who reads the sentence: the number behind "to", with the side it names. */
+  function toldMm(said: string): number | null {
+    const stage = /to ([\d.]+) mm (forward|back|to the right|to the left) of its middle/.exec(said);
+    if (stage) return Number(stage[1]) * (stage[2] === 'forward' || stage[2] === 'to the right' ? 1 : -1);
+    if (/to its middle/.test(said)) return 0;
+    const pivot = /to ([\d.]+) mm below the plate/.exec(said);
+    return pivot ? Number(pivot[1]) : null;
+  }
+  it('stays within what the sled can be set to, says the number that is meant, and gives a reason, whatever is seen', () => {
+    const { uniform } = seeded(7);
+    let adjusted = 0;
+    for (let i = 0; i < 400; i += 1) {
+      const sled = { ...SLED, stageForeMm: 80 * (uniform() - 0.5), stageSideMm: 80 * (uniform() - 0.5), gimbalMm: 60 + 390 * uniform() };
+      const look = {
+        stageForeMm: sled.stageForeMm,
+        stageSideMm: sled.stageSideMm,
+        gimbalMm: sled.gimbalMm,
+        leanForeDeg: 360 * (uniform() - 0.5),
+        leanSideDeg: 360 * (uniform() - 0.5),
+        dropS: uniform() < 0.3 ? null : 0.1 + 6 * uniform(),
+      };
+      const { next, said, workable } = coach(sled, PLACED, [look]);
+      expect(said).toMatch(/^[A-Z].*\.$/);
+      expect(said).not.toMatch(/NaN|Infinity/);
+      if (!next) {
+        expect(workable || /look again|Put the camera/.test(said), said).toBe(true);
+        continue;
+      }
+      adjusted += 1;
+      expect(said).toContain(': ');
+      const [least, most] = next.what === 'gimbalMm' ? [SLED.gimbalMinMm, SLED.postMm - 50] : [-SLED.stageTravelMm, SLED.stageTravelMm];
+      expect(next.toMm).toBeGreaterThanOrEqual(least - 1e-9);
+      expect(next.toMm).toBeLessThanOrEqual(most + 1e-9);
+      expect(toldMm(said), said).toBeCloseTo(next.toMm, 2);
+    }
+    expect(adjusted).toBeGreaterThan(150);
+  });
+  it('is the only step that is told at a sled that was looked at: nothing pulls the other way', () => {
+    const build = DEFAULT_BUILDS.find(({ id }) => id === 'build-sled-35');
+    if (build?.support.kind !== 'sled') throw new Error('no sled');
+    const look: SledRound = { stageForeMm: 0, stageSideMm: 0, gimbalMm: 105, leanForeDeg: 5, leanSideDeg: 0, dropS: 0.6 };
+    const looked = { ...build, support: { ...build.support, log: [look] } };
+    const { steps } = balanceOf(looked, DEFAULT_KIT, 'metric');
+    const advice = coach(looked.support, partLumps(looked, DEFAULT_KIT.parts, DEFAULT_KIT.lenses), [look]);
+    expect(steps[0]).toBe(advice.said);
+    expect(steps.join(' ').match(/Raise|Lower|Move the stage|Set the pivot/g)).toHaveLength(1);
+    const set = setAsTold(looked, DEFAULT_KIT);
+    if (!advice.next || set?.support.kind !== 'sled') throw new Error('nothing was set');
+    expect(set.support[advice.next.what]).toBe(advice.next.toMm);
+    expect(balanceOf(set, DEFAULT_KIT, 'metric').steps[0]).toContain('It is set as the coach said');
   });
 });

@@ -1,5 +1,6 @@
 import { gradeAbove, percent, type Finding } from '../../model/finding';
 import { subjectInOf } from '../../motion/legs';
+import { CAMERA_SIZE, project, type InPicture } from '../../optics/projection';
 import { glancer, NOTHING } from '../glance';
 import type { Picture } from '../picture';
 
@@ -49,10 +50,16 @@ export function endFindings(picture: Picture): Finding[] {
 function face({ setup, subject, samples }: Picture, { id, row, frame }: End): Finding[] {
   const [top, base] = [subject.topV[row], subject.baseV[row]];
   if (setup.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5)) return [];
-  const at = (share: number) => base + share * (top - base);
+  const { name, heightM } = setup.subject;
+  // Seen from near by a body does not shrink evenly: each height is drawn for itself.
+  const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const point: InPicture = { u: 0, w: 0, depthM: 0 };
+  const at = (share: number) => {
+    project(samples.cameras, row * CAMERA_SIZE, samples.subjectXM[row], samples.subjectYM[row], samples.subjectZM[row] + share * heightM, point);
+    return point.depthM > 0 ? point.w * aspect : Infinity;
+  };
   const out = Math.max(0, Math.abs(at(FACE)) - 0.5);
   const [shown] = [...BODY].sort((a, b) => Math.abs(at(a[1])) - Math.abs(at(b[1])))[0];
-  const { name } = setup.subject;
   return [
     {
       id: `${id}.face`,

@@ -1,0 +1,24 @@
+import { describe, expect, it } from 'vitest';
+import { filmed, usual } from '../testing/filmed';
+import { AROUND } from '../testing/shoots';
+import { threeCamera, threeProject } from '../testing/three-camera';
+import { pieceAtPoint } from './pick';
+
+describe('a press on the picture', () => {
+  it('chooses what stands there: where three.js puts the middle of each piece', () => {
+    const { setup, samples } = filmed({ kind: 'still', ...AROUND, heightM: 1.2, distanceM: 5, bearingDeg: 180 });
+    const camera = threeCamera({ xM: samples.xM[0], yM: samples.yM[0], zM: samples.zM[0], panDeg: samples.panDeg[0], tiltDeg: samples.tiltDeg[0], rollDeg: samples.rollDeg[0], focalLengthMm: samples.focalLengthMm[0], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
+    const aspect = samples.frameWidthMm / samples.frameHeightMm;
+    for (const id of ['figure', 'post']) {
+      const piece = setup.pieces.find((row) => row.id === id);
+      if (!piece) throw new Error(id);
+      const { u, w } = threeProject(camera, piece.xM, piece.yM, piece.zM + piece.heightM * 0.5);
+      expect(pieceAtPoint(setup, samples, 0, u + 0.5, 0.5 - w * aspect)).toBe(id);
+    }
+    expect(pieceAtPoint(setup, samples, 0, 0.95, 0.4)).toBe('back');
+  });
+  it('nothing stands in the sky', () => {
+    const { setup, samples } = filmed({ ...usual('tilt'), fromDeg: 70, toDeg: 85 });
+    expect(pieceAtPoint(setup, samples, 0, 0.5, 0.5)).toBeNull();
+  });
+});
