@@ -12,7 +12,6 @@ import type { Filter } from '../model/kit';
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import { trim } from '../model/units';
-import { filmShot } from '../motion/sample';
 import { readShot } from '../reading/read-shot';
 import { curesFor } from '../search/cures';
 
@@ -73,8 +72,8 @@ export async function run(args: string[]): Promise<string> {
   }
   if (command === 'time') return print(timeJson(shoot, shot));
   const setup = setupOf(shoot, shot);
-  if (values.format === 'csv') return writePathCsv(filmShot(setup));
-  if (values.format === 'gltf') return (await writePathGltf(setup, filmShot(setup))) + '\n';
+  if (values.format === 'csv') return writePathCsv(setup);
+  if (values.format === 'gltf') return (await writePathGltf(setup)) + '\n';
   throw Refusal.of('--format', `--format must be csv or gltf; it is ${values.format === undefined ? 'missing' : `"${values.format}"`}.`);
 }
 

@@ -8,9 +8,10 @@ import { Quaternion, Vector3, type AnimationClip, type PerspectiveCamera } from 
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import * as defaults from '../model/defaults';
 import { describe, expect, it, vi } from 'vitest';
+import { OWN_CHECK } from '../model/build';
 import { setupOf } from '../model/shoot';
-import { sampleShot } from '../motion/shown';
-import { legsOf } from '../model/shot';
+import { filmShot, rowCount } from '../motion/sample';
+import { legsOf, shotDurationS, type Shot } from '../model/shot';
 import { EFFECT_KINDS, RECIPES } from '../motion/moves';
 import { plainShoot } from '../testing/shoots';
 import { threeCamera } from '../testing/three-camera';
@@ -75,7 +76,7 @@ const OLD_FILE = JSON.stringify({
 describe('shoot file', () => {
   it('export then import gives the same shoot, whatever its names', () => {
     fc.assert(
-      fc.property(fc.string({ minLength: 1, maxLength: 60 }), fc.string({ maxLength: 300 }), fc.double({ min: 0.5, max: 300, noNaN: true }), (name, note, distanceM) => {
+      fc.property(fc.string({ minLength: 1, maxLength: 60 }).filter((name) => name.trim() !== ''), fc.string({ maxLength: 300 }), fc.double({ min: 0.5, max: 300, noNaN: true }), (name, note, distanceM) => {
         const shoot = { ...plainShoot((shot) => ({ ...shot, note, move: { ...shot.move, distanceM } as typeof shot.move })), name };
         expect(readShootFile(writeShootFile(shoot))).toEqual(shoot);
       }),
@@ -88,6 +89,30 @@ describe('shoot file', () => {
     expect(demo.shots.some((shot) => shot.then.length > 0)).toBe(true);
     expect(demo.shots.some((shot) => shot.captureRateHz > shot.frameRateHz)).toBe(true);
     expect(demo.shots.filter((shot) => shot.note.length > 0).length).toBeGreaterThan(20);
+  });
+  it('opens a file of version 5: what the app itself wrote and could not show is told apart, and the Lens bench and the pictures of a camera are the usual ones', () => {
+    const present = plainShoot();
+    const walk = { pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 2, xM: 1, yM: 0, zM: 0 }] }; // prettier-ignore
+    const ownChecks = [{ id: 'battery', text: 'A' }, { id: 'battery', text: 'B' }, { id: 'c', text: ' ' }]; // prettier-ignore
+    const [build] = defaults.DEFAULT_KIT.builds;
+    const old = {
+      ...present,
+      version: 5,
+      name: '   ',
+      kit: {
+        ...present.kit,
+        builds: [{ ...build, ownChecks, ticked: ['battery', 'other'] }],
+        cameras: present.kit.cameras.map((camera) => Object.fromEntries(Object.entries(camera).filter(([key]) => key !== 'picturesFrom'))),
+      },
+      shots: present.shots.map((shot) => ({ ...Object.fromEntries(Object.entries(shot).filter(([key]) => key !== 'bench')), name: ' ', walks: [walk, { ...walk, points: walk.points.slice(1) }] })),
+    };
+    const opened = checkShoot(old);
+    expect([opened.name, opened.shots[0].name]).toEqual(['Unnamed', 'Unnamed']);
+    expect(opened.shots[0].walks).toEqual([walk]);
+    expect(opened.shots[0].bench).toEqual(present.shots[0].bench);
+    expect(opened.kit.cameras.every(({ picturesFrom }) => picturesFrom.length === 0)).toBe(true);
+    expect(opened.kit.builds[0].ownChecks.map(({ id }) => id)).toEqual(['battery', 'battery-2']);
+    expect(opened.kit.builds[0].ticked).toEqual([`${OWN_CHECK}battery`, 'other']);
   });
   it('opens a file of version 3: the way kept beside a shot gets what its own fields get, a limit that is no more goes', () => {
     const present = plainShoot((shot) => withVariant(shot));
@@ -189,9 +214,9 @@ describe('shoot file', () => {
 });
 
 describe('camera path as CSV', () => {
-  const samples = sampleShot(setupOf(demo, demo.shots[4]));
+  const samples = filmShot(setupOf(demo, demo.shots[4]));
   it('has units in its header and one row per frame, read back by papaparse (RFC 4180)', () => {
-    const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(writePathCsv(samples), { header: true, dynamicTyping: true, skipEmptyLines: true });
+    const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(writePathCsv(setupOf(demo, demo.shots[4])), { header: true, dynamicTyping: true, skipEmptyLines: true });
     expect(parsed.errors).toEqual([]);
     expect(parsed.meta.fields).toEqual([...PATH_COLUMNS]);
     expect(parsed.data.length).toBe(samples.count);
@@ -204,17 +229,24 @@ describe('camera path as CSV', () => {
   });
 });
 
+/** How a shot is played in the cut changes nothing in what was recorded. */
+const CUT: [string, Shot['playback']][] = [
+  ['reversed', { reversed: true, ramp: [] }],
+  ['ramped', { reversed: false, ramp: [{ atS: 1, speed: 1 }, { atS: 3, speed: 0.25 }] }], // prettier-ignore
+  ['ramped and reversed', { reversed: true, ramp: [{ atS: 1, speed: 4 }, { atS: 3, speed: 0.5 }] }], // prettier-ignore
+];
+
 describe('glTF 2.0', () => {
   it.each(demo.shots.map((shot) => [shot.name, shot] as const))('%s: gltf-validator finds no errors and no warnings', async (_, shot) => {
     const setup = setupOf(demo, shot);
-    const report = await validateString(await writePathGltf(setup, sampleShot(setup)));
+    const report = await validateString(await writePathGltf(setup));
     expect(report.issues.messages.filter((message) => message.severity <= 1)).toEqual([]);
     expect(report.info.animationCount).toBe(1);
   });
   it('opened again with three.js: pose and angle of view survive within 1e-5, solids are there', async () => {
     const setup = setupOf(demo, demo.shots[2]);
-    const samples = sampleShot(setup);
-    const { scene, cameras, animations } = await new GLTFLoader().parseAsync(await writePathGltf(setup, samples), '');
+    const samples = filmShot(setup);
+    const { scene, cameras, animations } = await new GLTFLoader().parseAsync(await writePathGltf(setup), '');
     const camera = cameras[0] as PerspectiveCamera;
     const ours = (i: number) => threeCamera({ xM: samples.xM[i], yM: samples.yM[i], zM: samples.zM[i], panDeg: samples.panDeg[i], tiltDeg: samples.tiltDeg[i], rollDeg: samples.rollDeg[i], focalLengthMm: samples.focalLengthMm[i], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
     expect(Math.abs(camera.fov - ours(0).fov)).toBeLessThan(1e-5 * camera.fov);
@@ -236,11 +268,26 @@ describe('glTF 2.0', () => {
       ).toBe(true);
     }
   });
+  it.each(CUT)('%s: what was recorded is written, in its order, and is valid', async (_, playback) => {
+    const shot = { ...demo.shots[2], playback };
+    const report = await validateString(await writePathGltf(setupOf(demo, shot)));
+    expect(report.issues.numErrors + report.issues.numWarnings).toBe(0);
+    expect(await writePathGltf(setupOf(demo, shot))).toBe(await writePathGltf(setupOf(demo, { ...shot, playback: { reversed: false, ramp: [] } })));
+  });
   it('keeps the zoom of a dolly zoom in the extras of the camera', async () => {
     const setup = setupOf(demo, demo.shots[4]);
-    const samples = sampleShot(setup);
-    const file = JSON.parse(await writePathGltf(setup, samples)) as { cameras: { extras: { focalLengthMm: number[] } }[] };
+    const samples = filmShot(setup);
+    const file = JSON.parse(await writePathGltf(setup)) as { cameras: { extras: { focalLengthMm: number[] } }[] };
     expect(file.cameras[0].extras.focalLengthMm).toEqual([...samples.focalLengthMm]);
+  });
+});
+
+describe('a shot that is cut fast or backwards', () => {
+  it.each(CUT)('%s: the CSV has every recorded frame once, in the order of recording', (_, playback) => {
+    const shot = { ...demo.shots[2], playback };
+    const { data } = Papa.parse<{ t_s: number }>(writePathCsv(setupOf(demo, shot)), { header: true, dynamicTyping: true, skipEmptyLines: true });
+    expect(data.length).toBe(rowCount(shotDurationS(shot), shot.captureRateHz));
+    expect(data.every((row, i) => Math.abs(row.t_s - i / shot.captureRateHz) < 1e-5)).toBe(true);
   });
 });
 

@@ -1,10 +1,12 @@
 import Papa from 'papaparse';
-import type { Samples } from '../motion/sample';
+import type { Setup } from '../model/shoot';
+import { filmShot } from '../motion/sample';
 
 export const PATH_COLUMNS = ['frame', 't_s', 'x_m', 'y_m', 'z_m', 'pan_deg', 'tilt_deg', 'roll_deg', 'focal_length_mm', 'focus_distance_m'] as const;
 
-/** A camera path as CSV (RFC 4180): a header with units, then one row per frame. */
-export function writePathCsv(samples: Samples): string {
+/** A shot's camera path as CSV (RFC 4180): a header with units, then one row per recorded frame. How it is played afterwards is the cut's. */
+export function writePathCsv(setup: Setup): string {
+  const samples = filmShot(setup);
   const rows = Array.from({ length: samples.count }, (_, i) => [
     i,
     samples.tS[i],

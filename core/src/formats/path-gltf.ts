@@ -1,7 +1,7 @@
 import { Document, Logger, WebIO, type Node } from '@gltf-transform/core';
 import type { Piece, PieceKind } from '../model/piece';
 import type { Setup } from '../model/shoot';
-import type { Samples } from '../motion/sample';
+import { filmShot } from '../motion/sample';
 import { solidOf } from '../site/solids';
 
 const RAD = Math.PI / 180;
@@ -44,9 +44,11 @@ const COLOURS: Record<PieceKind, [number, number, number]> = {
 /**
  * A shot as one glTF 2.0 file (JSON with its buffer inside): the site's solids, an animated camera, and an animated
  * subject. glTF has no animated angle of view, so `camera.perspective.yfov` holds the first frame's and the extras of the
- * camera list every frame's focal length in mm together with the frame size.
+ * camera list every frame's focal length in mm together with the frame size. Frames are the recorded ones: how they are
+ * played afterwards is the cut's.
  */
-export async function writePathGltf(setup: Setup, samples: Samples): Promise<string> {
+export async function writePathGltf(setup: Setup): Promise<string> {
+  const samples = filmShot(setup);
   const document = new Document().setLogger(new Logger(Logger.Verbosity.SILENT));
   document.getRoot().getAsset().generator = 'Gentle Arc';
   const buffer = document.createBuffer();

@@ -203,3 +203,15 @@ describe('a full circle', () => {
     expect(readShot(shoot, shoot.shots[0]).findings.some(({ id }) => id === 'rig.circle')).toBe(false);
   });
 });
+
+describe('a lens near the ground', () => {
+  const low = (heightM: number, rigId: string) => found({ ...usual('slide'), heightM }, 'rig.held', { rigId });
+  it('a motor gimbal on foot at 0.3 m is tight: it has to be slung or turned over', () => {
+    expect(low(0.3, 'rig-gimbal')).toMatchObject({ grade: 'tight' });
+    expect(low(0.3, 'rig-gimbal')?.sentence).toContain('The lens is 0.3 m above the ground: below 0.5 m');
+    expect(low(0.5, 'rig-gimbal')).toBeUndefined();
+  });
+  it('what stands on a tripod is not held', () => {
+    expect(low(0.3, 'rig-tripod')).toBeUndefined();
+  });
+});

@@ -47,7 +47,7 @@
                 unit="m"
                 min={least}
                 max={most}
-                step={step(limit.value)}
+                step={step(own[name] ?? limit.value)}
                 onchange={(value) => set(name, value)}
                 onsettle={() => store.settle()}
               />
@@ -58,7 +58,7 @@
                 unit="fine"
                 min={least * shown.times}
                 max={most * shown.times}
-                step={step(limit.value * shown.times)}
+                step={step((own[name] ?? limit.value) * shown.times)}
                 onchange={(value) => set(name, Number((value / shown.times).toPrecision(10)))}
                 onsettle={() => store.settle()}
               />

@@ -164,6 +164,21 @@ describe('two tabs', () => {
     two.undo();
     expect(two.shoot.name).toBe('First');
   });
+  it('an own save that is heard of while the next one goes through never puts the older state back', async () => {
+    await keep(shoot());
+    const store = await tab();
+    store.change(named('first'));
+    await store.saveNow();
+    for (let i = 0; i < 20; i += 1) {
+      const heard = store.lookAgain();
+      store.change(named(`n${i}`));
+      const saved = store.saveNow();
+      const again = store.lookAgain();
+      await Promise.all([heard, saved, again]);
+      expect(store.shoot.name).toBe(`n${i}`);
+    }
+    expect((await loadShoot('s'))?.shoot.name).toBe('n19');
+  });
   it('nothing comes in while something is typed or dragged; it does when that ends', async () => {
     await keep(shoot());
     const [one, two] = [await tab(), await tab()];
