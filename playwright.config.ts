@@ -7,7 +7,8 @@ export default defineConfig({
   testDir: 'e2e',
   timeout: 60_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  workers: 2,
+  fullyParallel: true,
   retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {

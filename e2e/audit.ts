@@ -56,7 +56,11 @@ export async function walkNumber(page: Page, field: Locator, faults: string[]): 
   const before = await heldBy(page);
   const kept = await field.getAttribute('data-value');
   await type(field, 'nonsense');
-  const sentence = (await field.locator('xpath=following-sibling::*[@role="alert"]').textContent({ timeout: 3000 }).catch(() => null)) ?? '';
+  const sentence =
+    (await field
+      .locator('xpath=following-sibling::*[@role="alert"]')
+      .textContent({ timeout: 3000 })
+      .catch(() => null)) ?? '';
   const ends = /type one from (.+) to (.+)\.$/.exec(sentence);
   if (!ends || !sentence.startsWith(`${label}: “nonsense”`)) faults.push(`${label}: nonsense is answered with “${sentence}”`);
   await field.press('Escape');

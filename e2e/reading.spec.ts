@@ -55,19 +55,19 @@ test('the search for changes shows how far it is, can be stopped and taken up ag
 test('a second way to make a shot is kept, flicked to, and seen side by side under one playhead', async ({ page }) => {
   await openShot(page, 'shot-leaves');
   await page.getByRole('button', { name: 'Try a second way' }).first().click();
-  await expect(page.getByRole('button', { name: 'Way B' }).first()).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Way B', exact: true }).first()).toHaveAttribute('aria-pressed', 'true');
   const feather = page.getByLabel('Feather out', { exact: true });
   await feather.fill('2');
   await feather.press('Enter');
   await expect(reading(page).getByText(/The stop jerks/)).toBeHidden();
-  await page.getByRole('button', { name: 'Way A' }).first().click();
+  await page.getByRole('button', { name: 'Way A', exact: true }).first().click();
   await expect(reading(page).getByText(/The stop jerks/)).toBeVisible();
   await expect(feather).toHaveValue('0 s');
   await page.keyboard.press('v');
   await expect(feather).toHaveValue('2 s');
 
   await page.getByRole('button', { name: 'Side by side' }).first().click();
-  const [a, b] = [page.getByRole('region', { name: 'Way A' }), page.getByRole('region', { name: 'Way B' })];
+  const [a, b] = [page.getByRole('region', { name: 'Way A', exact: true }), page.getByRole('region', { name: 'Way B', exact: true })];
   await expect(a.getByRole('figure')).toBeVisible();
   await expect(b.getByRole('figure')).toBeVisible();
   await expect(a.getByRole('listitem').filter({ hasText: 'The stop jerks' })).toBeVisible();

@@ -180,7 +180,7 @@
         </ul>
       {/if}
       <div class="mt-4 flex flex-wrap gap-3">
-        <Button onclick={startOwn} color="primary" outline class="rounded-full px-5">Start an own shoot</Button>
+        <button onclick={startOwn} class="quiet-button rounded-full border border-subject !px-5 font-semibold">Start an own shoot</button>
         <button class="quiet-button" onclick={() => files.click()} title="An .arc.json file of at most {MOST_MB.shoot} MB; it can be dropped here as well"
           >Open a shoot file…</button
         >

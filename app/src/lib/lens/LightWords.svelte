@@ -192,6 +192,7 @@
 
 <style>
   summary {
+    min-height: 1.5rem;
     cursor: pointer;
     font-size: 0.9rem;
     color: var(--soft);

@@ -29,6 +29,7 @@
     width: auto;
     field-sizing: content;
     max-width: 15rem;
+    min-height: 1.5rem;
     padding: 0.05rem 1.3rem 0.05rem 0.2rem;
     border: 0;
     border-bottom: 1.5px dotted var(--soft);

@@ -101,6 +101,7 @@
 
 <style>
   .number {
+    min-height: 1.5rem;
     padding: 0.05rem 0.2rem;
     border: 0;
     border-bottom: 1.5px dotted var(--soft);

@@ -31,7 +31,8 @@ export class ShootStore {
   private future: Shoot[] = $state.raw([]);
   /** The state in the database that this one was made from. */
   private rev: string | null;
-  private saved: Shoot;
+  /** What lies in the database; null when nothing does. */
+  private saved: Shoot | null;
   private before: Shoot | null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private saving: Promise<void> | null = null;
@@ -50,7 +51,7 @@ export class ShootStore {
     this.future = future;
     this.rev = rev;
     this.saved = shoot;
-    this.before = rev === null ? null : shoot;
+    this.before = shoot;
   }
 
   /** Replaces the shoot; false when it would not be in order, with the reason in `refusal`. Changes that follow each other under one `join` name are undone together until `settle`. */
@@ -169,7 +170,7 @@ export class ShootStore {
   async putBack(): Promise<void> {
     this.elsewhere = null;
     this.rev = null;
-    this.put(this.shoot, true);
+    this.saved = null;
     await this.saveNow();
   }
 
@@ -244,9 +245,9 @@ export class ShootStore {
     await this.write();
   }
 
-  private put(shoot: Shoot, always = false): void {
+  private put(shoot: Shoot): void {
     this.shoot = shoot;
-    if (this.dirty || always) this.timer ??= setTimeout(() => void this.saveNow(), AUTOSAVE_MS);
+    if (this.dirty) this.timer ??= setTimeout(() => void this.saveNow(), AUTOSAVE_MS);
   }
 }
 

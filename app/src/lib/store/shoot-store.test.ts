@@ -227,6 +227,15 @@ describe('two tabs', () => {
     await two.putBack();
     expect((await loadShoot('s'))?.shoot.name).toBe('late');
   });
+  it('what is put back unchanged is kept as well', async () => {
+    await keep(shoot());
+    const two = await tab();
+    await removeShoot('s');
+    await two.lookAgain();
+    expect(two.elsewhere).toEqual({ what: 'deleted' });
+    await two.putBack();
+    expect((await loadShoot('s'))?.shoot.name).toBe('First');
+  });
 });
 
 describe('the browser’s database', () => {

@@ -78,6 +78,10 @@
     holding = now;
     tell();
   }
+  /** Enter takes what is typed and Escape lets it go, with no event of change in the browser for either; in a text of several lines Enter is typing. */
+  function ended(event: KeyboardEvent) {
+    if (event.key === 'Escape' || (event.key === 'Enter' && !(event.target instanceof HTMLTextAreaElement))) type(false);
+  }
   /** Taking hold of something, or going to something else, ends a run of changes that are undone together. */
   const settle = () => holder.store?.settle();
 
@@ -93,6 +97,7 @@
 
 <svelte:window
   onkeydown={keys}
+  onkeydowncapture={ended}
   onpagehide={leave}
   onfocus={look}
   oninput={() => type(true)}

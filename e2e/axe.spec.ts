@@ -1,0 +1,44 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_ARGS } from '../scripts/prepare.mjs';
+
+// What software can find of what keeps people out (WCAG 2.2 A and AA, and axe's best practices): every screen, both themes, both sizes.
+test.use({ launchOptions: { executablePath: CHROMIUM, args: [...CHROMIUM_ARGS, '--disable-3d-apis'] } });
+test.setTimeout(240_000);
+
+const SCREENS = [
+  '/',
+  '/shoot/first-flush',
+  '/shoot/first-flush/shot/shot-lane',
+  '/shoot/first-flush/shot/shot-lane/lens',
+  '/shoot/first-flush/shot/shot-lane/marks',
+  '/shoot/first-flush/kit?build=build-sled-35',
+  '/shoot/first-flush/limits',
+  '/shoot/first-flush/shot/none',
+  '/shoot/nobody',
+  '/nowhere',
+];
+
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice', 'experimental'];
+const SIZES = [
+  { viewport: { width: 1280, height: 800 }, hasTouch: false, isMobile: false },
+  { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
+];
+for (const size of SIZES)
+  test.describe(`${size.viewport.width} px wide`, () => {
+    test.use(size);
+    for (const light of ['paper', 'dim'])
+      test(`axe finds nothing, ${light}`, async ({ page }) => {
+        await page.addInitScript((kept) => localStorage.setItem('gentle-arc-preferences', kept), JSON.stringify({ light }));
+        const faults: string[] = [];
+        for (const path of SCREENS) {
+          await page.goto(path);
+          await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
+          await page.waitForTimeout(400);
+          expect(await page.locator('html.dim').count()).toBe(light === 'dim' ? 1 : 0);
+          const { violations } = await new AxeBuilder({ page }).withTags(TAGS).analyze();
+          for (const { id, nodes } of violations) for (const { target, html } of nodes.slice(0, 6)) faults.push(`${path} ${id}: ${target.join(' ')} ${html.slice(0, 140)}`);
+        }
+        expect(faults).toEqual([]);
+      });
+  });
