@@ -11,6 +11,15 @@ export default defineConfig({
   fullyParallel: true,
   retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  projects: [
+    // What is drawn through the lens is drawn, in software, which takes most of a test's time; the other screens' tests do without.
+    { name: 'picture', workers: 1, testMatch: /(move|lens|plan|reading|vocabulary)\.spec\.ts/ },
+    {
+      name: 'screens',
+      testIgnore: /(move|lens|plan|reading|vocabulary)\.spec\.ts/,
+      use: { launchOptions: { executablePath: CHROMIUM, args: [...CHROMIUM_ARGS, '--disable-3d-apis'] } },
+    },
+  ],
   use: {
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },

@@ -1,92 +1,123 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 
-/** Everything on a screen that holds something of the shoot, by its name. */
-export async function heldBy(page: Page): Promise<Record<string, string>> {
-  return page.evaluate(() => {
-    const held: Record<string, string> = {};
-    for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement>('input:not([type=file]), select, textarea')) {
-      if (!field.checkVisibility()) continue;
-      const label = field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent?.trim() ?? '';
-      const name = `${field.closest('section[aria-label], [role=group][aria-label]')?.getAttribute('aria-label') ?? ''}: ${label}`;
-      const twin = name in held ? `${name} (again)` : name;
-      held[twin] = field.dataset.value ?? (field instanceof HTMLInputElement && /checkbox|radio/.test(field.type) ? `${field.checked}` : field.value);
+/** What is in the fields of a screen, by section and name; a checkbox has its tick. What only asks (what the coach is told until the next advice, the day and hour of a forecast) is left out. Runs in the page. */
+export function heldHere(): Record<string, string> {
+  const held: Record<string, string> = {};
+  for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement>('input:not([type=file]), select, textarea')) {
+    if (!field.checkVisibility()) continue;
+    const label = field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent.trim() ?? '';
+    const name = `${field.closest('section[aria-label], [role=group][aria-label]')?.getAttribute('aria-label') ?? ''}: ${label}`;
+    if (/^(Coach:|: Hour$|: Day of the forecast$)/.test(name)) continue;
+    const ticked = field instanceof HTMLInputElement && /checkbox|radio/.test(field.type);
+    held[name in held ? `${name} (again)` : name] = field.dataset.value ?? (ticked ? `${field.checked}` : field.value);
+  }
+  return held;
+}
+
+export const heldBy = (page: Page): Promise<Record<string, string>> => page.evaluate(heldHere);
+
+/**
+ * Walks every field of a screen that is on show, in the page itself, with the events that a person's keys make: a number
+ * refuses nonsense with a sentence that names it and its range, and takes both ends of that range; of a choice the first
+ * and the last other one are taken; and one Ctrl Z takes each act back, that and nothing else. Gives back what is wrong.
+ */
+export async function walkFields(page: Page): Promise<{ walked: string[]; faults: string[] }> {
+  await page.evaluate(`window.heldHere = ${heldHere.toString()}`);
+  return page.evaluate(async () => {
+    const held = (window as unknown as { heldHere: () => Record<string, string> }).heldHere;
+    const faults: string[] = [];
+    const walked: string[] = [];
+    const settled = () => new Promise((resolve) => setTimeout(resolve, 12));
+    const key = (target: Element, name: string, more: KeyboardEventInit = {}) =>
+      target.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true, ...more }));
+    const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label=Undo]');
+    const visible = <T extends Element>(selector: string) => [...document.querySelectorAll<T>(selector)].filter((field) => field.checkVisibility());
+    const nameOf = (field: Element) => field.getAttribute('aria-label') ?? '';
+
+    async function takenBack(act: string, before: Record<string, string>) {
+      const wrong = /undefined|\bNaN\b|\[object|could not be shown/.exec([...document.querySelectorAll('main')].map((main) => main.textContent).join(' '));
+      if (wrong) faults.push(`${act}: shows “${wrong[0]}”`);
+      const refused = [...document.querySelectorAll('[role=alert]')].find((row) => row.textContent.includes('This was not changed'));
+      if (refused) {
+        faults.push(`${act}: ${refused.textContent}`);
+        refused.querySelector('button')?.click();
+      }
+      if (undo()?.disabled) return;
+      key(document.activeElement ?? document.body, 'z', { ctrlKey: true });
+      await settled();
+      const after = held();
+      const differs = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter((name) => before[name] !== after[name]);
+      if (differs.length > 0) faults.push(`${act}: one undo leaves ${differs.map((name) => `${name} ${before[name]} → ${after[name]}`).join(', ')}`);
+      if (!undo()?.disabled) faults.push(`${act}: one undo was not all of it`);
+      for (let i = 0; i < 5 && !undo()?.disabled; i += 1) {
+        undo()?.click();
+        await settled();
+      }
     }
-    return held;
+    async function type(field: HTMLInputElement, text: string) {
+      field.focus();
+      field.value = text;
+      field.dispatchEvent(new InputEvent('input', { bubbles: true }));
+      await settled();
+      key(field, 'Enter');
+      await settled();
+    }
+
+    for (const label of visible('input[data-unit]').map(nameOf)) {
+      const find = () => visible<HTMLInputElement>('input[data-unit]').filter((field) => nameOf(field) === label);
+      if (find().length !== 1) faults.push(`${label}: ${find().length} fields of this name`);
+      const [field] = find();
+      if (!field) continue;
+      walked.push(label);
+      await type(field, 'nonsense');
+      const sentence = field.parentElement?.querySelector('[role=alert]')?.textContent ?? '';
+      const ends = /type one from (.+) to (.+)\.$/.exec(sentence);
+      if (!ends || !sentence.startsWith(`${label}: “nonsense”`)) faults.push(`${label}: nonsense is answered with “${sentence}”`);
+      key(field, 'Escape');
+      await settled();
+      const before = held();
+      for (const end of ends?.slice(1) ?? []) {
+        const [here] = find();
+        await type(here, end);
+        if (here.getAttribute('aria-invalid') === 'true') {
+          faults.push(`${label}: the end ${end} of its range is refused`);
+          key(here, 'Escape');
+          await settled();
+        }
+        await takenBack(`${label} at ${end}`, before);
+      }
+    }
+    for (const label of visible('select').map(nameOf)) {
+      const find = () => visible<HTMLSelectElement>('select').find((field) => nameOf(field) === label);
+      const own = find()?.value;
+      const others = [...(find()?.options ?? [])].filter((option) => !option.disabled && option.value !== own && option.value !== '').map(({ value }) => value);
+      walked.push(label);
+      const before = held();
+      for (const value of new Set([others[0], others.at(-1)])) {
+        const choice = find();
+        if (value === undefined || !choice) continue;
+        choice.focus();
+        choice.value = value;
+        choice.dispatchEvent(new Event('input', { bubbles: true }));
+        choice.dispatchEvent(new Event('change', { bubbles: true }));
+        await settled();
+        await takenBack(`${label} “${value}”`, before);
+        await settled();
+      }
+    }
+    return { walked, faults };
   });
 }
 
-export const numbers = (page: Page): Locator => page.locator('input[data-unit]:visible');
-export const choices = (page: Page): Locator => page.locator('select:visible');
-export const undo = (page: Page): Locator => page.getByRole('button', { name: 'Undo', exact: true });
-
-/** What is wrong with a screen as a whole: words that no screen may show. */
-async function broken(page: Page): Promise<string | null> {
-  const text = await page.locator('body').innerText();
-  return /undefined|\bNaN\b|\[object|This screen|could not be shown/.exec(text)?.[0] ?? null;
-}
-
-/** One Ctrl Z takes exactly the last act back: what is held is as before, and nothing is left to undo. */
-async function takenBack(page: Page, what: string, before: Record<string, string>, faults: string[]): Promise<void> {
-  const wrong = await broken(page);
-  if (wrong) faults.push(`${what}: shows “${wrong}”`);
-  await page.keyboard.press('Control+z');
-  try {
-    await expect.poll(() => heldBy(page), { timeout: 4000 }).toEqual(before);
-  } catch {
-    const after = await heldBy(page);
-    const differs = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter((key) => before[key] !== after[key]);
-    faults.push(`${what}: one undo leaves ${differs.map((key) => `${key} ${before[key]} → ${after[key]}`).join(', ')}`);
-  }
-  if (await undo(page).isEnabled()) {
-    faults.push(`${what}: one undo was not all of it`);
-    for (let i = 0; i < 5 && (await undo(page).isEnabled()); i += 1) await undo(page).click();
-  }
-}
-
-/** Types over a number and presses Enter. */
-async function type(field: Locator, text: string): Promise<void> {
-  await field.focus();
-  await field.fill(text);
-  await field.press('Enter');
-}
-
-/** Nonsense is refused with a sentence that names the field; both ends that it gives are taken; one undo takes each back. */
-export async function walkNumber(page: Page, field: Locator, faults: string[]): Promise<void> {
-  const label = (await field.getAttribute('aria-label')) ?? '';
-  const before = await heldBy(page);
-  const kept = await field.getAttribute('data-value');
-  await type(field, 'nonsense');
-  const sentence =
-    (await field
-      .locator('xpath=following-sibling::*[@role="alert"]')
-      .textContent({ timeout: 3000 })
-      .catch(() => null)) ?? '';
-  const ends = /type one from (.+) to (.+)\.$/.exec(sentence);
-  if (!ends || !sentence.startsWith(`${label}: “nonsense”`)) faults.push(`${label}: nonsense is answered with “${sentence}”`);
-  await field.press('Escape');
-  for (const end of ends?.slice(1) ?? []) {
-    await type(field, end);
-    const refused = await field.getAttribute('aria-invalid', { timeout: 3000 }).catch(() => null);
-    if (refused === 'true') {
-      faults.push(`${label}: the end ${end} of its range is refused`);
-      await field.press('Escape');
+/** Presses the arrow key up once on every number. */
+export async function nudgeNumbers(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    for (const field of document.querySelectorAll<HTMLInputElement>('input[data-unit]')) {
+      if (!field.checkVisibility()) continue;
+      field.focus();
+      field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true, cancelable: true }));
+      field.blur();
+      await new Promise((resolve) => setTimeout(resolve, 12));
     }
-    const notice = page.getByText(/^This was not changed/);
-    if (await notice.count()) faults.push(`${label} at ${end}: ${await notice.first().textContent()}`);
-    if (await undo(page).isEnabled()) await takenBack(page, `${label} at ${end}`, before, faults);
-    else if (!notice && (await field.getAttribute('data-value')) !== kept) faults.push(`${label} at ${end}: cannot be undone`);
-  }
-}
-
-/** Another choice is taken and shown; one undo takes it back. */
-export async function walkChoice(page: Page, choice: Locator, faults: string[]): Promise<void> {
-  const label = (await choice.getAttribute('aria-label')) ?? '';
-  const before = await heldBy(page);
-  const own = await choice.inputValue();
-  const values = await choice.locator('option:not([disabled])').evaluateAll((options) => options.map((option) => (option as HTMLOptionElement).value));
-  const others = values.filter((value) => value !== own && value !== '');
-  for (const value of [...new Set([others[0], others.at(-1)])].filter((value) => value !== undefined)) {
-    await choice.selectOption(value);
-    if (await undo(page).isEnabled()) await takenBack(page, `${label} “${value}”`, before, faults);
-  }
+  });
 }

@@ -84,8 +84,10 @@ test('choosing another move keeps the camera’s place, and typing out of range 
   await page.getByRole('button', { name: 'Dolly zoom', exact: true }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByLabel('from', { exact: true })).toHaveValue('4.6 m');
-  await page.getByText(/things are fine/).click();
-  await expect(reading(page).getByText(/The move needs .* mm/)).toBeVisible();
+  // The fold is kept open while readings come in.
+  const fold = reading(page).locator('details', { hasText: 'things are fine' }).last();
+  await fold.locator('summary').click();
+  await expect(fold.getByText(/The move needs .* mm/)).toBeVisible();
   const duration = page.getByLabel('Duration');
   await duration.fill('quick');
   await duration.press('Enter');

@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import { format } from 'prettier';
 import { root } from './prepare.mjs';
 
-/** What the server loads from node_modules instead of its own files. */
-const BESIDE = ['piscina'];
+/** What the server loads from node_modules instead of its own files, and the fonts, which style sheets name. */
+const BESIDE = ['piscina', '@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/fraunces'];
 
 const shipped = JSON.parse(readFileSync(join(root, 'app/.svelte-kit/shipped.json'), 'utf8'));
 for (const name of BESIDE) {

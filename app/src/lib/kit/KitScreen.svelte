@@ -39,7 +39,10 @@
 
   const shoot = $derived(store.shoot);
   const kit = $derived(shoot.kit);
-  const build = $derived(kit.builds.find(({ id }) => id === page.url.searchParams.get('build')) ?? kit.builds[0]);
+  /** Where a new build was started from: undone, it leads back there. */
+  let cameFrom: string | null = $state(null);
+  const buildOf = (wanted: string | null) => kit.builds.find(({ id }) => id === wanted);
+  const build = $derived(buildOf(page.url.searchParams.get('build')) ?? buildOf(cameFrom) ?? kit.builds[0]);
   const href = (id: string) => kitHref(shoot.id, id);
   const shots = $derived(build ? shotsOf(shoot, build) : []);
   const balance = $derived(build ? balanceOf(build, kit, preferences.units, shots.map(({ shot }) => shot)) : null); // prettier-ignore
@@ -74,6 +77,7 @@
 
   function add(from: Build, again = true) {
     const copy: Build = { ...from, id: newId('build'), name: (again ? `${from.name}, again` : from.name).slice(0, 80), ticked: [], ownChecks: [...from.ownChecks] };
+    cameFrom = build?.id ?? null;
     if (putKit({ ...kit, builds: [...kit.builds, copy] }, null)) void goto(href(copy.id), { noScroll: true });
   }
   /** An empty rig of a kind, with the usual figures of the made-up one. */

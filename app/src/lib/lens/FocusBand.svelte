@@ -114,7 +114,7 @@
       <path class="band" d={band} />
       <path class="focus" d={curve(plan.focusM)} />
       <path class="subject" d={curve(plan.subjectM)} />
-      {#each plan.marks as mark (mark.atS)}<circle cx={x(mark.atS)} cy={y(Math.min(farthest, mark.distanceM))} r="4.5" />{/each}
+      {#each plan.marks as mark, i (i)}<circle cx={x(mark.atS)} cy={y(Math.min(farthest, mark.distanceM))} r="4.5" />{/each}
     </svg>
     <div class="head own-layer" style="height: {HEIGHT - BOTTOM - TOP}px; transform: translate({x(plan.screenS[row])}px, {TOP}px)"></div>
   </div>

@@ -34,7 +34,7 @@
   const shot = $derived(shoot.shots.find((row) => row.id === shotId) ?? shoot.shots[0]);
   const bench = $derived(shot.bench);
   const by = $derived(bench.compareBy);
-  const focals = $derived(bench.focalLengthsMm ?? usualFocals(shoot.kit.lenses, shot.focalLengthMm));
+  const focals = $derived([...new Set(bench.focalLengthsMm ?? usualFocals(shoot.kit.lenses, shot.focalLengthMm))]);
   const setBench: SetBench = (edit, join = null) => change((row) => ({ ...row, bench: { ...row.bench, ...edit } }), join);
 
   const samples = $derived(sampleShot(setupOf(shoot, shot)));

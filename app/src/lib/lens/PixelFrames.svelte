@@ -69,13 +69,13 @@
       : ''}.
   </p>
   <svg width={WIDTH} {height} role="img" aria-label={chain.steps.map((step) => `${NAMES[step.what]} ${Math.round(step.widthPx)} by ${Math.round(step.heightPx)}`).join(', ')}>
-    {#each chain.steps as step, i (step.what)}
+    {#each chain.steps as step, i (i)}
       {@const [w, h] = [step.widthPx * scale, step.heightPx * scale]}
       <rect class:last={i === chain.steps.length - 1} x={(WIDTH - w) / 2} y={(height - h) / 2} width={w} height={h} rx="4" />
     {/each}
   </svg>
   <ul>
-    {#each chain.steps as step (step.what)}<li><b>{Math.round(step.widthPx)} × {Math.round(step.heightPx)}</b> {NAMES[step.what]}</li>{/each}
+    {#each chain.steps as step, i (i)}<li><b>{Math.round(step.widthPx)} × {Math.round(step.heightPx)}</b> {NAMES[step.what]}</li>{/each}
   </ul>
   <p class="graded-line"><GradeMark grade={grade(chain.perDelivered)} /><span>The picture is {verdict(chain.perDelivered)}.</span></p>
   {#if chain.alsoPerDelivered !== null}<p class="graded-line">

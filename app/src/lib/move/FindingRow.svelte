@@ -38,7 +38,7 @@
       <details>
         <summary>Why{more.length > 0 ? `, and ${more.length} more ${more.length === 1 ? 'way' : 'ways'} to mend it` : ''}</summary>
         <p class="text-sm leading-snug text-soft">{finding.reason}</p>
-        {#each more as cure (cure.sentence)}{@render way(cure)}{/each}
+        {#each more as cure, i (i)}{@render way(cure)}{/each}
       </details>
     </div>
   {/if}

@@ -29,7 +29,7 @@
   });
 </script>
 
-{#each hot as mark (mark.tS + mark.said)}
+{#each hot as mark, i (i)}
   <g
     class="hot"
     class:hard={mark.hard}

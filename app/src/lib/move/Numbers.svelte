@@ -52,7 +52,7 @@
     {#if marks.length > 0}
       <p>
         <b>At the {when}:</b>
-        {#each marks as mark (mark.edge)}<span class="mark"
+        {#each marks as mark, i (i)}<span class="mark"
             >{mark.sentence}{#if mark.trailing}
               <b>You can see it coming.</b>{/if}</span
           >{/each}

@@ -139,7 +139,8 @@ export class ShootStore {
   async saveNow(): Promise<void> {
     clearTimeout(this.timer);
     this.timer = undefined;
-    if (this.saving) await this.saving;
+    // Whoever waited looks again: another one that waited may be saving by now, and two at once would be taken for two tabs.
+    while (this.saving) await this.saving;
     if (!this.dirty || this.elsewhere?.what === 'deleted') return;
     this.saving = this.write();
     await this.saving;

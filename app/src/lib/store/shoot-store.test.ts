@@ -179,6 +179,19 @@ describe('two tabs', () => {
     }
     expect((await loadShoot('s'))?.shoot.name).toBe('n19');
   });
+  it('several that ask to save while a save goes through are not taken for another tab', async () => {
+    await keep(shoot());
+    const store = await tab();
+    for (let i = 0; i < 10; i += 1) {
+      store.change(named(`a${i}`));
+      const first = store.saveNow();
+      store.change(named(`b${i}`));
+      await Promise.all([first, store.saveNow(), store.saveNow(), store.saveNow()]);
+      expect(store.elsewhere).toBeNull();
+      expect((await loadShoot('s'))?.shoot.name).toBe(`b${i}`);
+    }
+    expect(await listShoots()).toHaveLength(1);
+  });
   it('nothing comes in while something is typed or dragged; it does when that ends', async () => {
     await keep(shoot());
     const [one, two] = [await tab(), await tab()];
