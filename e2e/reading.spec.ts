@@ -1,21 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { openShot, reading, textOf, verdict } from './helpers';
 
-test('a finding leads the playhead to where it happens and points at what it is about', async ({ page }) => {
-  await openShot(page, 'shot-pavilion');
-  const picture = page.getByRole('figure', { name: 'Picture through the lens' });
-  const finding = reading(page).getByRole('button', { name: /Far things cross the frame/ });
-  await finding.click();
-  await expect(finding).toHaveAttribute('aria-pressed', 'true');
-  const time = page.getByRole('slider', { name: 'Time in the shot' });
-  const said = (await finding.getAttribute('aria-label'))?.match(/at ([\d.]+) seconds/)?.[1];
-  expect(Number(await time.getAttribute('aria-valuenow'))).toBeCloseTo(Number(said), 0);
-  await expect(picture.locator('[data-about="far"]')).toBeVisible();
-  expect(await picture.locator('[data-about="far"] path').count()).toBeGreaterThan(10);
-  await page.keyboard.press('Escape');
-  await expect(picture.locator('[data-about]')).toHaveCount(0);
-});
-
 test('cures come lightest first, say what they cost, and can be unfolded, taken and undone', async ({ page }) => {
   await openShot(page, 'shot-gallery');
   await expect(verdict(page)).toHaveText('Nearly: 1 thing to look at');

@@ -76,10 +76,15 @@ const OLD_FILE = JSON.stringify({
 describe('shoot file', () => {
   it('export then import gives the same shoot, whatever its names', () => {
     fc.assert(
-      fc.property(fc.string({ minLength: 1, maxLength: 60 }).filter((name) => name.trim() !== ''), fc.string({ maxLength: 300 }), fc.double({ min: 0.5, max: 300, noNaN: true }), (name, note, distanceM) => {
-        const shoot = { ...plainShoot((shot) => ({ ...shot, note, move: { ...shot.move, distanceM } as typeof shot.move })), name };
-        expect(readShootFile(writeShootFile(shoot))).toEqual(shoot);
-      }),
+      fc.property(
+        fc.string({ minLength: 1, maxLength: 60 }).filter((name) => name.trim() !== ''),
+        fc.string({ maxLength: 300 }),
+        fc.double({ min: 0.5, max: 300, noNaN: true }),
+        (name, note, distanceM) => {
+          const shoot = { ...plainShoot((shot) => ({ ...shot, note, move: { ...shot.move, distanceM } as typeof shot.move })), name };
+          expect(readShootFile(writeShootFile(shoot))).toEqual(shoot);
+        },
+      ),
     );
     expect(writeShootFile(readShootFile(writeShootFile(demo)))).toBe(writeShootFile(demo));
   });
@@ -104,7 +109,11 @@ describe('shoot file', () => {
         builds: [{ ...build, ownChecks, ticked: ['battery', 'other'] }],
         cameras: present.kit.cameras.map((camera) => Object.fromEntries(Object.entries(camera).filter(([key]) => key !== 'picturesFrom'))),
       },
-      shots: present.shots.map((shot) => ({ ...Object.fromEntries(Object.entries(shot).filter(([key]) => key !== 'bench')), name: ' ', walks: [walk, { ...walk, points: walk.points.slice(1) }] })),
+      shots: present.shots.map((shot) => ({
+        ...Object.fromEntries(Object.entries(shot).filter(([key]) => key !== 'bench')),
+        name: ' ',
+        walks: [walk, { ...walk, points: walk.points.slice(1) }],
+      })),
     };
     const opened = checkShoot(old);
     expect([opened.name, opened.shots[0].name]).toEqual(['Unnamed', 'Unnamed']);
@@ -216,7 +225,11 @@ describe('shoot file', () => {
 describe('camera path as CSV', () => {
   const samples = filmShot(setupOf(demo, demo.shots[4]));
   it('has units in its header and one row per frame, read back by papaparse (RFC 4180)', () => {
-    const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(writePathCsv(setupOf(demo, demo.shots[4])), { header: true, dynamicTyping: true, skipEmptyLines: true });
+    const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(writePathCsv(setupOf(demo, demo.shots[4])), {
+      header: true,
+      dynamicTyping: true,
+      skipEmptyLines: true,
+    });
     expect(parsed.errors).toEqual([]);
     expect(parsed.meta.fields).toEqual([...PATH_COLUMNS]);
     expect(parsed.data.length).toBe(samples.count);

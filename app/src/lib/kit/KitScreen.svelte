@@ -96,7 +96,7 @@
 
 {#if build && balance}
   {@const verdict = verdictOf(balance)}
-  <main>
+  <main class="sheet">
     <BuildList {shoot} here={build.id} {href} />
     <div class="rig">
       <div class="flex flex-wrap items-baseline gap-x-3">
@@ -170,15 +170,15 @@
     <div class="bench"><PartsBench {kit} shootName={shoot.name} onchange={putKit} onsettle={settle} /><KitThings {shoot} onchange={putKit} onsettle={settle} /></div>
   </main>
 {:else}
-  <div class="mx-auto max-w-xl p-8">
+  <main class="mx-auto max-w-xl p-8">
     <h1 class="font-display text-3xl">Kit</h1>
     <p class="my-4">Nothing is put together yet. A build is parts on a rig, staged exactly as it will shoot: it can then be balanced here before anyone carries it anywhere.</p>
     <Button class="rounded-full px-5" onclick={() => putKit(withMadeUpKit(kit, DEFAULT_PARTS, DEFAULT_BUILDS), null)}>Start with the made-up kit</Button>
-  </div>
+  </main>
 {/if}
 
 <style>
-  main {
+  .sheet {
     display: grid;
     grid-template-columns: 13rem minmax(0, 1fr) 21rem;
     grid-template-areas: 'list rig aside' 'list lower lower' 'list bench bench';
@@ -241,7 +241,7 @@
     font-size: 0.875rem;
   }
   @media (max-width: 899px) {
-    main {
+    .sheet {
       grid-template-columns: minmax(0, 1fr);
       grid-template-areas: 'list' 'rig' 'aside' 'lower' 'bench';
     }
