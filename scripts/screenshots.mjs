@@ -1,4 +1,4 @@
-// Takes the pictures in docs/screenshots from the demo, at a desk's and a phone's size. Needs a build and Chromium.
+// Takes the pictures in docs/screenshots from the demo, at a desk's and a phone's size: all, or those that are named.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { chromium } from 'playwright-core';
@@ -28,6 +28,7 @@ const VIEWS = [
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
 ];
 
+const wanted = process.argv.slice(2);
 installPackages();
 installChromium();
 build();
@@ -37,7 +38,7 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: CHROMIUM_ARGS,
 });
-for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look } of VIEWS) {
+for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look } of VIEWS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
   const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });
   const page = await context.newPage();
   const preferences = JSON.stringify({ ...(dim ? { light: 'dim' } : {}), ...look });
