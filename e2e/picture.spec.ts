@@ -15,3 +15,21 @@ test('a finding leads the playhead to where it happens and points at what it is 
   await page.keyboard.press('Escape');
   await expect(picture.locator('[data-about]')).toHaveCount(0);
 });
+
+// Beside the drawing the search takes long enough to be stopped by hand.
+test('the search for changes shows how far it is, can be stopped and taken up again', async ({ page }) => {
+  await openShot(page, 'shot-pavilion');
+  const stop = reading(page).getByRole('button', { name: 'Stop', exact: true });
+  await expect(stop).toBeVisible();
+  await expect(reading(page).getByText(/Trying changes that would help: \d+ of \d+/)).toBeVisible();
+  await stop.click();
+  await expect(reading(page).getByText(/Stopped before every change was tried/)).toBeVisible();
+  await reading(page).getByRole('button', { name: 'Go on' }).click();
+  await expect(stop).toBeVisible();
+  await expect(stop).toBeHidden({ timeout: 60_000 });
+  await expect(
+    reading(page)
+      .getByRole('button', { name: /removes the/ })
+      .first(),
+  ).toBeVisible();
+});

@@ -20,23 +20,6 @@ test('cures come lightest first, say what they cost, and can be unfolded, taken 
   await expect(verdict(page)).toHaveText('Nearly: 1 thing to look at');
 });
 
-test('the search for changes shows how far it is, can be stopped and taken up again', async ({ page }) => {
-  await openShot(page, 'shot-pavilion');
-  const stop = reading(page).getByRole('button', { name: 'Stop', exact: true });
-  await expect(stop).toBeVisible();
-  await expect(reading(page).getByText(/Trying changes that would help: \d+ of \d+/)).toBeVisible();
-  await stop.click();
-  await expect(reading(page).getByText(/Stopped before every change was tried/)).toBeVisible();
-  await reading(page).getByRole('button', { name: 'Go on' }).click();
-  await expect(stop).toBeVisible();
-  await expect(stop).toBeHidden({ timeout: 60_000 });
-  await expect(
-    reading(page)
-      .getByRole('button', { name: /removes the/ })
-      .first(),
-  ).toBeVisible();
-});
-
 test('a second way to make a shot is kept, flicked to, and seen side by side under one playhead', async ({ page }) => {
   await openShot(page, 'shot-leaves');
   await page.getByRole('button', { name: 'Try a second way' }).first().click();
