@@ -121,3 +121,51 @@ export async function nudgeNumbers(page: Page): Promise<void> {
     }
   });
 }
+
+/**
+ * Presses every button of a screen's main part once, as far as it is there. What a press changed in the shoot (Undo comes
+ * alive) one undo takes back; what it opened is closed again. Gives back what is wrong.
+ */
+export async function pressButtons(page: Page, path: string): Promise<{ pressed: string[]; faults: string[] }> {
+  const faults: string[] = [];
+  const pressed: string[] = [];
+  const undo = page.getByRole('button', { name: 'Undo', exact: true });
+  const names = await page.evaluate(() => [
+    ...new Set(
+      [...document.querySelectorAll('main button')].filter((button) => button.checkVisibility()).map((button) => button.getAttribute('aria-label') ?? button.textContent.trim()),
+    ),
+  ]);
+  for (const name of names) {
+    const before = await heldBy(page);
+    const found = await page.evaluate((wanted) => {
+      const nameOf = (button: Element) => button.getAttribute('aria-label') ?? button.textContent.trim();
+      const button = [...document.querySelectorAll<HTMLButtonElement>('main button')].find((row) => row.checkVisibility() && !row.disabled && nameOf(row) === wanted);
+      button?.focus();
+      button?.click();
+      return button !== undefined;
+    }, name);
+    if (!found) continue;
+    pressed.push(name);
+    await page.waitForTimeout(60);
+    const trouble = /undefined|\bNaN\b|\[object|could not be shown/.exec(await page.evaluate(() => document.body.textContent));
+    if (trouble) faults.push(`${name}: shows “${trouble[0]}”`);
+    if (!page.url().endsWith(path)) {
+      // It led elsewhere: what it changed there is taken back there, then the walk goes on here.
+      if (await undo.isEnabled()) await undo.click();
+      await page.waitForTimeout(300);
+      await page.goto(path);
+      await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' });
+      continue;
+    }
+    if (await undo.isEnabled()) {
+      await page.keyboard.press('Escape');
+      await undo.click({ timeout: 3000 }).catch(() => faults.push(`${name}: Undo cannot be pressed`));
+      if (await undo.isEnabled()) faults.push(`${name}: one undo was not all of it`);
+      for (let i = 0; i < 5 && (await undo.isEnabled()); i += 1) await undo.click();
+      const after = await heldBy(page);
+      const differs = Object.keys(before).filter((field) => field in after && before[field] !== after[field]);
+      if (differs.length > 0) faults.push(`${name}: one undo leaves ${differs.join(', ')}`);
+    } else await page.keyboard.press('Escape');
+  }
+  return { pressed, faults };
+}

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { heldBy, nudgeNumbers, walkFields } from './audit';
+import { heldBy, nudgeNumbers, pressButtons, walkFields } from './audit';
 
 // Every number and every choice once, by what it calls itself: a new field is walked without being listed here.
 test.setTimeout(120_000);
@@ -46,5 +46,19 @@ for (const { name, path, least, before, imperial } of SCREENS)
     await page.goto(path);
     await show();
     await expect.poll(() => heldBy(page)).toEqual(set);
+    expect(errors).toEqual([]);
+  });
+
+const PRESSED = ['/shoot/first-flush', `${SHOT}shot-leaves`, `${SHOT}shot-lane/lens`, `${KIT}sled-35`, `${KIT}gimbal-zoom`];
+for (const path of PRESSED)
+  test(`every button of ${path} is pressed, breaks nothing, and one undo takes back what it changed`, async ({ page }) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
+    await page.waitForTimeout(1500);
+    const { pressed, faults } = await pressButtons(page, path);
+    expect(faults).toEqual([]);
+    expect(pressed.length).toBeGreaterThan(0);
     expect(errors).toEqual([]);
   });
