@@ -8,11 +8,11 @@ import { placeOverTime } from '../motion/walk';
 import { distanceToPieceM } from '../site/distance';
 import { groundHeightM, groundPieces } from '../site/ground';
 import { armStandAt } from './path';
+import { rollsOn } from './riding';
 import { graded, type Say } from './use';
 
 /** Rigs that somebody walks or rolls over the ground with: their whole height has to pass. */
 const ON_THE_GROUND = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount', 'wheels', 'vehicle']);
-const ON_WHEELS = new Set<RigKind>(['wheels', 'vehicle']);
 /** People step over what is lower than this, m: common practice, no published source. */
 const KNEE_M = 0.35;
 const MOST_ROWS_READ = 240;
@@ -166,7 +166,7 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, height
       ),
     );
   if (carrier && carrier.distanceM <= 0 && !(camera && camera.distanceM <= 0)) {
-    const verb = ON_WHEELS.has(rig.kind) ? 'would have to roll' : 'would have to walk';
+    const verb = rollsOn(setup) ? 'would have to roll' : 'would have to walk';
     findings.push(
       graded(
         {
@@ -205,7 +205,7 @@ function groundFindings(setup: Setup, samples: Samples, heights: Float64Array, {
   const { limits } = setup;
   const { rig } = setup;
   if (!ON_THE_GROUND.has(rig.kind)) return [];
-  const wheels = ON_WHEELS.has(rig.kind);
+  const wheels = rollsOn(setup) !== null;
   let step = { value: 0, row: 0 };
   let slope = { value: 0, row: 0 };
   const groundM = (row: number) => samples.zM[row] - heights[row];

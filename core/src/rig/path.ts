@@ -5,7 +5,7 @@ import type { ShotMotion } from '../motion/legs';
 import { pathLengthM, type Samples } from '../motion/sample';
 import { graded, upTo, type Say } from './use';
 
-/** Travel and shape of the path against rail and arm. */
+/** Travel of the path against the rig's, and a move's own arm against the rig's arm. */
 export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
   const lengthM = pathLengthM(samples);
   const common = { tS: samples.screenS[samples.count - 1], unit: 'm', say: length };
@@ -20,21 +20,6 @@ export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples
       reason: 'A rail, an arm and a flight all end somewhere.',
     }),
   ];
-  if (rig.kind === 'slider' && lengthM > limits.straightnessM) {
-    const value = bendM(samples);
-    if (value > limits.straightnessM)
-      findings.push(
-        upTo(limits, {
-          ...common,
-          id: 'rig.path',
-          measure: 'bend',
-          value,
-          limit: limits.straightnessM,
-          sentence: `The path bends by ${length(value)}; ${rig.name} is straight.`,
-          reason: 'A straight rail cannot follow a curve.',
-        }),
-      );
-  }
   const arm = armsOf(motion);
   if (rig.armM > 0 && arm.length > 0) {
     const reach = largest(Float64Array.from(samples.tS, (tS, i) => armLengthM(arm, tS, samples, i)));
@@ -72,23 +57,4 @@ function armLengthM(arms: ReturnType<typeof armsOf>, tS: number, { xM, yM, zM }:
 /** Where the arm's own stand is at a moment; null when no arm carries the camera then. */
 export function armStandAt(motion: ShotMotion, tS: number) {
   return armsOf(motion).find(({ fromS, toS }) => tS >= fromS && tS <= toS)?.base ?? null;
-}
-
-/** Farthest that the path leaves the straight line through its two most distant points, metres. */
-function bendM({ count, xM, yM, zM }: Samples): number {
-  const away = (i: number, k: number) => Math.hypot(xM[i] - xM[k], yM[i] - yM[k], zM[i] - zM[k]);
-  const farthestFrom = (k: number) => {
-    let far = k;
-    for (let i = 0; i < count; i += 1) if (away(i, k) > away(far, k)) far = i;
-    return far;
-  };
-  const a = farthestFrom(0);
-  const b = farthestFrom(a);
-  const chord = away(a, b);
-  let bend = 0;
-  for (let i = 0; i < count; i += 1) {
-    const along = chord > 1e-9 ? ((xM[i] - xM[a]) * (xM[b] - xM[a]) + (yM[i] - yM[a]) * (yM[b] - yM[a]) + (zM[i] - zM[a]) * (zM[b] - zM[a])) / chord : 0;
-    bend = Math.max(bend, Math.sqrt(Math.max(0, away(i, a) ** 2 - along ** 2)));
-  }
-  return bend;
 }

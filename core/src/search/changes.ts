@@ -207,7 +207,7 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
   'rig.turntable': otherRig,
   'rig.rope': otherRig,
   'rig.roll': otherRig,
-  'rig.path': otherRig,
+  'rig.reach': ({ setup, kit, units }) => [lever.walkIt(setup, kit.gaits), lever.travel(setup, SHORTER, units), ...each(lever.otherRig(setup, kit))],
   'rig.tilt': otherRig,
   stagger: ({ setup }) => [lever.slowMotion(setup), lever.noSlower(setup)],
   'rig.frames': ({ setup, kit }) => [lever.fewerFrames(setup), ...each(lever.anyCamera(setup, kit.cameras))],

@@ -1,4 +1,10 @@
 import { USUAL_GAIT } from '../model/default-rigs';
+import { motionOf } from '../motion/legs';
+import { filmShot } from '../motion/sample';
+import { heightsM } from '../rig/heights';
+import { envelopeOf, reaches } from '../rig/reach';
+import { RIDES } from '../rig/riding';
+import { vehicleCouldGo } from '../rig/vehicle-way';
 import type { Kit } from '../model/kit';
 import type { Setup } from '../model/shoot';
 import type { Piece } from '../model/piece';
@@ -101,11 +107,20 @@ export function shorter({ shot }: Setup): Change {
   });
 }
 
-export function gentlerGait({ shot, gait }: Setup, gaits: Setup['gait'][]): Change {
+/** A gentler way to go over the ground; riding only where something to ride could go. */
+export function gentlerGait(setup: Setup, gaits: Setup['gait'][]): Change {
+  const { shot, gait } = setup;
   return gaits
-    .filter((row) => row.bobMm < gait.bobMm && row.usualMps > 0 && row.stepRateHz < 5)
+    .filter((row) => row.bobMm < gait.bobMm && row.usualMps > 0 && row.id !== RIDES.wheels)
+    .filter((row) => row.id !== RIDES.vehicle || vehicleCouldGo(setup))
     .sort((a, b) => b.bobMm - a.bobMm)
     .map((row) => ({ shot: { ...shot, gaitId: row.id }, instruction: `Go with ${row.name}` }));
+}
+
+/** Walking, for a camera that is held with the feet planted. */
+export function walkIt({ shot, rig, gait }: Setup, gaits: Setup['gait'][]): Change {
+  if (envelopeOf(rig, gait).shape !== 'about') return [];
+  return gaits.filter(({ id }) => id === 'gait-knees' || id === 'gait-walk').map((row) => ({ shot: { ...shot, gaitId: row.id }, instruction: `Go with ${row.name}` }));
 }
 
 /** A slower or faster stick. */
@@ -163,13 +178,19 @@ export function wider({ shot, lens }: Setup): Change {
     .map((focalLengthMm) => ({ shot: { ...shot, focalLengthMm }, instruction: `Go wider, to ${focalLengthMm} mm` }));
 }
 
-/** Another rig, carried as its kind usually is. */
-export function otherRig({ shot, rig }: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gaits'>): Change {
+/** Another rig that reaches the path, carried as its kind usually is, or walked where planted feet would not get it there. */
+export function otherRig(setup: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gaits'>): Change {
+  const { shot, rig, gait, limits } = setup;
+  const samples = filmShot(setup, motionOf(setup));
+  const heights = heightsM(setup, samples);
+  const walk = gaits.filter(({ id }) => id === 'gait-knees');
   return rigs
     .filter((row) => row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M))
-    .map((row) => {
-      const usual = gaits.find((gait) => gait.id === USUAL_GAIT[row.kind]);
-      return { shot: { ...shot, rigId: row.id, gaitId: row.kind === rig.kind || !usual ? shot.gaitId : usual.id }, instruction: `Take ${row.name}` };
+    .flatMap((row) => {
+      const usual = row.kind === rig.kind ? [gait] : gaits.filter(({ id }) => id === USUAL_GAIT[row.kind]);
+      const ways = envelopeOf(row, { usualMps: 0 }).shape === 'about' ? [...usual, ...walk] : [...usual, gait];
+      const way = ways.find((one) => reaches(row, one, limits.straightnessM, samples, heights));
+      return way ? [{ shot: { ...shot, rigId: row.id, gaitId: way.id }, instruction: `Take ${row.name}${way === usual[0] ? '' : ` and go with ${way.name}`}` }] : [];
     });
 }
 
