@@ -19,15 +19,16 @@ export const heldBy = (page: Page): Promise<Record<string, string>> => page.eval
 /**
  * Walks every field of a screen that is on show, in the page itself, with the events that a person's keys make: a number
  * refuses nonsense with a sentence that names it and its range, and takes both ends of that range; of a choice the first
- * and the last other one are taken; and one Ctrl Z takes each act back, that and nothing else. Gives back what is wrong.
+ * and the last other one are taken; and one Ctrl Z takes each act back, that and nothing else. Fields of the names in
+ * `besides` were walked on another screen. Gives back what is wrong.
  */
-export async function walkFields(page: Page): Promise<{ walked: string[]; faults: string[] }> {
+export async function walkFields(page: Page, besides: readonly string[] = []): Promise<{ walked: string[]; faults: string[] }> {
   await page.evaluate(`window.heldHere = ${heldHere.toString()}`);
-  return page.evaluate(async () => {
+  return page.evaluate(async (known) => {
     const held = (window as unknown as { heldHere: () => Record<string, string> }).heldHere;
     const faults: string[] = [];
     const walked: string[] = [];
-    const settled = () => new Promise((resolve) => setTimeout(resolve, 12));
+    const settled = () => new Promise((resolve) => setTimeout(resolve, 3));
     const key = (target: Element, name: string, more: KeyboardEventInit = {}) =>
       target.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true, ...more }));
     const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label=Undo]');
@@ -63,7 +64,8 @@ export async function walkFields(page: Page): Promise<{ walked: string[]; faults
       await settled();
     }
 
-    for (const label of visible('input[data-unit]').map(nameOf)) {
+    const isNew = (label: string) => !known.includes(label);
+    for (const label of visible('input[data-unit]').map(nameOf).filter(isNew)) {
       const find = () => visible<HTMLInputElement>('input[data-unit]').filter((field) => nameOf(field) === label);
       if (find().length !== 1) faults.push(`${label}: ${find().length} fields of this name`);
       const [field] = find();
@@ -87,7 +89,7 @@ export async function walkFields(page: Page): Promise<{ walked: string[]; faults
         await takenBack(`${label} at ${end}`, before);
       }
     }
-    for (const label of visible('select').map(nameOf)) {
+    for (const label of visible('select').map(nameOf).filter(isNew)) {
       const find = () => visible<HTMLSelectElement>('select').find((field) => nameOf(field) === label);
       const own = find()?.value;
       const others = [...(find()?.options ?? [])].filter((option) => !option.disabled && option.value !== own && option.value !== '').map(({ value }) => value);
@@ -106,8 +108,12 @@ export async function walkFields(page: Page): Promise<{ walked: string[]; faults
       }
     }
     return { walked, faults };
-  });
+  }, besides);
 }
+
+/** Names of the numbers and choices on show. */
+export const namesOfFields = (page: Page): Promise<string[]> =>
+  page.evaluate(() => [...document.querySelectorAll('input[data-unit], select')].filter((field) => field.checkVisibility()).map((field) => field.getAttribute('aria-label') ?? ''));
 
 /** Presses the arrow key up once on every number. */
 export async function nudgeNumbers(page: Page): Promise<void> {
@@ -117,7 +123,7 @@ export async function nudgeNumbers(page: Page): Promise<void> {
       field.focus();
       field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true, cancelable: true }));
       field.blur();
-      await new Promise((resolve) => setTimeout(resolve, 12));
+      await new Promise((resolve) => setTimeout(resolve, 3));
     }
   });
 }
@@ -130,11 +136,20 @@ export async function pressButtons(page: Page, path: string): Promise<{ pressed:
   const faults: string[] = [];
   const pressed: string[] = [];
   const undo = page.getByRole('button', { name: 'Undo', exact: true });
-  const names = await page.evaluate(() => [
-    ...new Set(
-      [...document.querySelectorAll('main button')].filter((button) => button.checkVisibility()).map((button) => button.getAttribute('aria-label') ?? button.textContent.trim()),
-    ),
-  ]);
+  const names = await page.evaluate(() => {
+    // Of a list's rows the first two: the others are the same again.
+    const rowOf = (button: Element) => {
+      const row = button.closest('li');
+      return row?.parentElement ? [...row.parentElement.children].indexOf(row) : 0;
+    };
+    return [
+      ...new Set(
+        [...document.querySelectorAll('main button')]
+          .filter((button) => button.checkVisibility() && rowOf(button) < 2)
+          .map((button) => button.getAttribute('aria-label') ?? button.textContent.trim()),
+      ),
+    ];
+  });
   for (const name of names) {
     const before = await heldBy(page);
     const found = await page.evaluate((wanted) => {

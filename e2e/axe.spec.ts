@@ -21,6 +21,8 @@ const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-prac
 const ALL = { runOnly: { type: 'tag' as const, values: TAGS }, rules: { 'label-content-name-mismatch': { enabled: true } } };
 /** All that a theme can change. */
 const COLOURS = { runOnly: { type: 'rule' as const, values: ['color-contrast', 'link-in-text-block'] } };
+/** Rows of a list, and pieces of the plan, from this one on are left out: the same again. */
+const MANY = 5;
 const SIZES = [
   { viewport: { width: 1280, height: 800 }, hasTouch: false, isMobile: false },
   { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
@@ -37,7 +39,12 @@ for (const size of SIZES)
           await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
           await page.waitForTimeout(400);
           expect(await page.locator('html.dim').count()).toBe(light === 'dim' ? 1 : 0);
-          const { violations } = await new AxeBuilder({ page }).options(light === 'paper' ? ALL : COLOURS).analyze();
+          await page.evaluate((many) => {
+            const rows = [...document.querySelectorAll('main ul, main ol, main tbody')].flatMap((list) => [...list.children].slice(many));
+            for (const row of [...rows, ...[...document.querySelectorAll('[data-piece]')].slice(many)]) row.setAttribute('data-again', '');
+          }, MANY);
+          const builder = new AxeBuilder({ page }).options({ ...(light === 'paper' ? ALL : COLOURS), resultTypes: ['violations'], preload: false });
+          const { violations } = await builder.exclude('[data-again]').analyze();
           for (const { id, nodes } of violations) for (const { target, html } of nodes.slice(0, 6)) faults.push(`${path} ${id}: ${target.join(' ')} ${html.slice(0, 140)}`);
         }
         expect(faults).toEqual([]);

@@ -1,5 +1,5 @@
 // What `npm run demo` and `npm test` share: everything they need is installed by themselves.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -20,6 +20,17 @@ export const CHROMIUM_ARGS = [
 export function run(command, args, env = {}) {
   const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
   return status ?? 1;
+}
+
+/** Runs beside others and keeps what it says until it is done. */
+export function heard(command, args) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd: root });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (said += text));
+    child.on('error', reject);
+    child.on('close', (status) => resolve({ status: status ?? 1, said }));
+  });
 }
 
 const newest = (path) => (existsSync(path) ? statSync(path).mtimeMs : 0);

@@ -1,17 +1,17 @@
 // Everything that must hold: types, lint, units, the built app in a real browser. Ends with one line of counts.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, installChromium, installPackages, root, run } from './prepare.mjs';
+import { build, heard, installChromium, installPackages, root, run } from './prepare.mjs';
 
 const counts = { passed: 0, failed: 0 };
 
-/** A step that passes or fails as a whole. */
-function step(name, command, args) {
-  console.log(`\n== ${name}`);
-  if (run(command, args) === 0) counts.passed += 1;
-  else {
-    counts.failed += 1;
-    console.log(`${name}: failed`);
+/** Steps that pass or fail as a whole, one after the other; what each says comes when it is done. */
+async function steps(rows) {
+  for (const [name, command, args] of rows) {
+    const { status, said } = await heard(command, args);
+    console.log(`\n== ${name}\n${said}`);
+    counts[status === 0 ? 'passed' : 'failed'] += 1;
+    if (status !== 0) console.log(`${name}: failed`);
   }
 }
 
@@ -36,9 +36,14 @@ installPackages();
 installChromium();
 mkdirSync(join(root, 'test-results'), { recursive: true });
 
-step('types', 'npm', ['run', '-s', 'check']);
-step('lint', 'npx', ['eslint', '.']);
-step('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+// Each of these keeps one processor busy: two lanes.
+await Promise.all([
+  steps([['types', 'npm', ['run', '-s', 'check']]]),
+  steps([
+    ['lint', 'npx', ['eslint', '.']],
+    ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
+  ]),
+]);
 runner('units', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'], 'test-results/unit.json', (report) => ({
   passed: report.numPassedTests,
   failed: report.numFailedTests + report.numFailedTestSuites * (report.numFailedTests === 0 ? 1 : 0),
