@@ -113,7 +113,7 @@ describe('findings, provoked and cured by what they offer', () => {
       'rig.travel',
       plainShoot(moved({ kind: 'slide', ...AROUND, distanceM: 5, bearingDeg: 180, travelM: 2, skewDeg: 0 }, { rigId: 'rig-slider-120' })),
     ],
-    ['a curve on a rail', 'rig.path', arc(20, 8, { rigId: 'rig-slider-240' })],
+    ['a curve on a rail', 'rig.reach', arc(20, 8, { rigId: 'rig-slider-240' })],
     [
       'a camera too fast for its rig',
       'rig.speed',

@@ -62,8 +62,15 @@ function stepSphere(points: readonly Point[], weights: Float64Array, radiusM: nu
     const [ux, uy, uz] = [dx / long, dy / long, dz / long];
     const w = weights[i];
     const r = long - radiusM;
-    a[0] += w * ux * ux; a[1] += w * ux * uy; a[2] += w * ux * uz; a[3] += w * uy * uy; a[4] += w * uy * uz; a[5] += w * uz * uz; // prettier-ignore
-    b[0] += w * ux * r; b[1] += w * uy * r; b[2] += w * uz * r; // prettier-ignore
+    a[0] += w * ux * ux;
+    a[1] += w * ux * uy;
+    a[2] += w * ux * uz;
+    a[3] += w * uy * uy;
+    a[4] += w * uy * uz;
+    a[5] += w * uz * uz; // prettier-ignore
+    b[0] += w * ux * r;
+    b[1] += w * uy * r;
+    b[2] += w * uz * r; // prettier-ignore
   });
   const damp = 1e-3 * (a[0] + a[3] + a[5]);
   const d = solve3([a[0] + damp, a[1], a[2], a[3] + damp, a[4], a[5] + damp], b);
@@ -86,9 +93,7 @@ export function ringMisfit(points: readonly Point[], radiusM: number, plane: 'le
   let best: Misfit = { value: Infinity, index: 0 };
   for (const turn of turns) {
     // Across the plane last.
-    const flat = points.map(([x, y, z]): Point =>
-      turn === null ? [x, y, z] : [x * Math.cos(turn) + y * Math.sin(turn), z, -x * Math.sin(turn) + y * Math.cos(turn)],
-    );
+    const flat = points.map(([x, y, z]): Point => (turn === null ? [x, y, z] : [x * Math.cos(turn) + y * Math.sin(turn), z, -x * Math.sin(turn) + y * Math.cos(turn)]));
     const across = flat.map((p) => p[2]);
     const level = (Math.min(...across) + Math.max(...across)) / 2;
     if (Math.max(...across) - level >= best.value) continue;

@@ -20,7 +20,9 @@ const slide = (travelM: number, heightM = 1.3): Move => ({ ...usual('slide'), tr
 const push = (fromDistanceM: number, toDistanceM: number): Move => ({ kind: 'push', ...AROUND, fromDistanceM, toDistanceM, bearingDeg: 180 });
 
 describe('shapes that fit a path best', () => {
-  const onSphere = (r: number, [cx, cy, cz]: Point) => (turn: number, rise: number): Point => [cx + r * Math.cos(turn) * Math.cos(rise), cy + r * Math.sin(turn) * Math.cos(rise), cz + r * Math.sin(rise)];
+  const onSphere =
+    (r: number, [cx, cy, cz]: Point) =>
+    (turn: number, rise: number): Point => [cx + r * Math.cos(turn) * Math.cos(rise), cy + r * Math.sin(turn) * Math.cos(rise), cz + r * Math.sin(rise)];
   it('a path on a sphere is found to be on it, wherever it stands', () => {
     fc.assert(
       fc.property(num(0.5, 4), num(-5, 5), num(0.3, 2.5), num(0.2, 1.5), num(-0.6, 0.6), (r, c, z, sweep, rise) => {
@@ -106,7 +108,8 @@ describe('cures do not offer what cannot reach', () => {
 });
 
 describe('where a vehicle could go', () => {
-  const could = (move: Move, pieces: Piece[] = [plainPieces()[0]]) => vehicleCouldGo(filmed(move, { timing: TIMING, rigId: 'rig-gimbal', gaitId: 'gait-knees' }, false, pieces).setup);
+  const could = (move: Move, pieces: Piece[] = [plainPieces()[0]]) =>
+    vehicleCouldGo(filmed(move, { timing: TIMING, rigId: 'rig-gimbal', gaitId: 'gait-knees' }, false, pieces).setup);
   it('along open ground, not in a tight turn, up, through a hedge, over a step or for a metre', () => {
     const along: Move = { kind: 'slide', ...AROUND, distanceM: 6, bearingDeg: 180, travelM: 8, skewDeg: 0 };
     expect(could(along)).toBe(true);

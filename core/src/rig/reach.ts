@@ -10,9 +10,7 @@ import { graded, type Say } from './use';
  * its pivot; a table-top arm a level ring, a hinged pole an upright one; planted feet leave the reach of arms; wheels keep
  * their height above the floor; a stand stays. Feet that walk and rotors go anywhere.
  */
-export type Envelope =
-  | { shape: 'anywhere' | 'line' | 'floor' | 'spot' }
-  | { shape: 'sphere' | 'hanging' | 'levelRing' | 'uprightRing' | 'about'; radiusM: number };
+export type Envelope = { shape: 'anywhere' | 'line' | 'floor' | 'spot' } | { shape: 'sphere' | 'hanging' | 'levelRing' | 'uprightRing' | 'about'; radiusM: number };
 
 /** Arms, hips and knees carry a camera about this far about a body whose feet stay: common practice, no published source. */
 export const ARMS_REACH_M = 0.6;
@@ -94,7 +92,8 @@ export function outsideReach(envelope: Envelope, samples: Samples, heights: Floa
         const low = Math.min(...points.map(([, , z]) => z));
         return at(sphereMisfit(points, radiusM, low + radiusM * 0.7, Infinity));
       }
-      if (envelope.shape === 'sphere') return at(ofLengths((length) => sphereMisfit(points, length, Math.min(...groundM) + PIVOT_FROM_M, Math.max(...groundM) + PIVOT_TO_M))(radiusM));
+      if (envelope.shape === 'sphere')
+        return at(ofLengths((length) => sphereMisfit(points, length, Math.min(...groundM) + PIVOT_FROM_M, Math.max(...groundM) + PIVOT_TO_M))(radiusM));
       return at(ofLengths((length) => ringMisfit(points, length, envelope.shape === 'levelRing' ? 'level' : 'upright'))(radiusM));
     }
   }
@@ -130,7 +129,10 @@ export function reachFindings({ rig, gait, limits }: Setup, samples: Samples, he
   if (value <= fits + 1e-9) return [];
   const { sentence, reason } = words(envelope, rig, length(value), length);
   return [
-    graded({ id: 'rig.reach', measure: 'outside its reach', unit: 'm', say: length, value, limit: fits, tS: samples.screenS[row], sentence, reason }, value > tight + 1e-9 ? 'cannot' : 'tight'),
+    graded(
+      { id: 'rig.reach', measure: 'outside its reach', unit: 'm', say: length, value, limit: fits, tS: samples.screenS[row], sentence, reason },
+      value > tight + 1e-9 ? 'cannot' : 'tight',
+    ),
   ];
 }
 
@@ -139,7 +141,10 @@ function words(envelope: Envelope, { name }: Rig, off: string, length: Say['leng
     case 'line':
       return { sentence: `The path bends by ${off}; ${name} is straight.`, reason: 'A straight rail cannot follow a curve.' };
     case 'floor':
-      return { sentence: `The lens rises or sinks ${off} off its middle height above the floor; ${name} rolls and keeps its height.`, reason: 'Wheels go where the floor goes, and nowhere else.' };
+      return {
+        sentence: `The lens rises or sinks ${off} off its middle height above the floor; ${name} rolls and keeps its height.`,
+        reason: 'Wheels go where the floor goes, and nowhere else.',
+      };
     case 'spot':
       return { sentence: `The camera leaves its place by ${off}; ${name} stays where it stands.`, reason: 'What stands turns and tilts, and does not travel.' };
     case 'about':
@@ -150,7 +155,10 @@ function words(envelope: Envelope, { name }: Rig, off: string, length: Say['leng
     case 'sphere':
       return { sentence: `The path leaves the arc that ${name} draws by ${off}: its arm is ${length(envelope.radiusM)} long about its pivot.`, reason: 'An arm goes round its pivot. Whatever is straighter, longer or nearer than that arc it cannot reach.' }; // prettier-ignore
     case 'hanging':
-      return { sentence: `The path leaves the swing of ${name} by ${off}: the camera hangs ${length(envelope.radiusM)} below its point.`, reason: 'A rope swings about the point it hangs from.' };
+      return {
+        sentence: `The path leaves the swing of ${name} by ${off}: the camera hangs ${length(envelope.radiusM)} below its point.`,
+        reason: 'A rope swings about the point it hangs from.',
+      };
     case 'levelRing':
       return { sentence: `The path leaves the level ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long and turns about its stand.`, reason: 'A table-top arm turns; forward, up or straight on it cannot go.' }; // prettier-ignore
     case 'uprightRing':

@@ -34,8 +34,7 @@ export function costsOf(before: Side, after: Side, findingId: string, movesPiece
   if (Math.abs(sight) > NOTICED && findingId !== 'covered' && findingId !== 'reveal')
     add(`${percent(Math.abs(sight))} ${sight > 0 ? 'more' : 'less'} of the subject in sight`, sight > 0 ? 0 : -sight * 1.5);
   if (after.shot.rigId !== before.shot.rigId) add('another rig to set up', 0.8);
-  if (after.shot.gaitId !== before.shot.gaitId && after.shot.gaitId === RIDES.vehicle)
-    add('a vehicle, one more to drive it, and the way cleared by somebody who watches it', 1.2);
+  if (after.shot.gaitId !== before.shot.gaitId && after.shot.gaitId === RIDES.vehicle) add('a vehicle, one more to drive it, and the way cleared by somebody who watches it', 1.2);
   if (after.shot.lensId !== before.shot.lensId) add('a lens to change', 0.5);
   if (after.shot.cameraId !== before.shot.cameraId) add('a camera to change', 0.7);
   if (after.shot.frameRateHz !== before.shot.frameRateHz) add('the whole cut runs at that rate', 0.9);
