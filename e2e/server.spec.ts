@@ -7,7 +7,7 @@ const BASE = 'http://localhost:4391';
 const post = { headers: { 'content-type': 'application/json' } };
 
 test('GET /api/health', async ({ request }) => {
-  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 6 });
+  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 7 });
 });
 
 test('POST /api/reading answers with the reading of every shot', async ({ request }) => {

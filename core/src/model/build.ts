@@ -51,6 +51,12 @@ export const SledSchema = z
     stageSideMm: z.number().min(-100).max(100),
     stageTravelMm: z.number().min(1).max(100),
     wishS: z.number().min(1).max(5),
+    /** The camera is to look up (positive) or down by this at rest; 0: level. */
+    wishLeanDeg: z.number().min(-30).max(30),
+    /** A deck that rolls slowly under the operator: to each side, there and back in, and how high above its axis. 0: firm ground. */
+    deckRollDeg: z.number().min(0).max(30),
+    deckPeriodS: z.number().min(1).max(60),
+    deckHeightM: z.number().min(0).max(30),
     walkMps: z.number().min(0).max(5),
     windMps: z.number().min(0).max(40),
     log: z.array(SledRoundSchema).max(100),
@@ -144,8 +150,12 @@ export const DroneSchema = z.strictObject({
   reserveShare: z.number().min(0).max(0.9),
 });
 
+export const WHEEL_GROUNDS = ['hard', 'loose', 'sand', 'wet'] as const;
 export const WheelsSchema = z.strictObject({
   kind: z.literal('wheels'),
+  ground: z.enum(WHEEL_GROUNDS),
+  /** Slope that it rolls down at the steepest. */
+  downhillDeg: z.number().min(0).max(45),
   speedMps: z.number().min(0).max(30),
   reactionS: z.number().min(0).max(5),
   grip: z.number().min(0.05).max(1.5),

@@ -47,7 +47,7 @@ const build = (id: string, name: string, rigId: string, focalLengthMm: number, p
 }); // prettier-ignore
 const sled = (over: Partial<Extract<Support, { kind: 'sled' }>> = {}): Support => ({
   kind: 'sled', postMm: 560, postMinMm: 420, postMaxMm: 760, postMassG: 640, gimbalMm: 105, gimbalMinMm: 60, stageForeMm: 0, stageSideMm: 0, stageTravelMm: 35, wishS: 2.5,
-  walkMps: 1.4, windMps: 2, log: [], ...over,
+  wishLeanDeg: 0, deckRollDeg: 0, deckPeriodS: 8, deckHeightM: 3, walkMps: 1.4, windMps: 2, log: [], ...over,
 }); // prettier-ignore
 const gimbal = (over: Partial<Extract<Support, { kind: 'motorGimbal' }>> = {}): Support => ({
   kind: 'motorGimbal', plateForeMm: -12, plateUpMm: -66, cageSideMm: -1, armForeMm: 0, cageMassG: 420, armMassG: 380, payloadMaxG: 2200, torqueMaxNm: 2.4, runMin: 420, ...over,
@@ -94,6 +94,8 @@ export const DEFAULT_BUILDS: Build[] = [
   build('drone', 'Small drone', 'rig-drone', 12, [on('part-swift', [90, 0, -30])], { kind: 'drone', bodyMassG: 780, bodyMaxG: 960, thrustMaxN: 17.5, batteryWh: 56, hoverW: 88, speedMaxMps: 15, heightM: 40, windMps: 5, reserveShare: 0.25 }), // prettier-ignore
   build('board', 'Stand-on board', 'rig-board', 35, [PLATE, HERON, FERN_2470], {
     kind: 'wheels',
+    ground: 'hard',
+    downhillDeg: 0,
     speedMps: 2.5,
     reactionS: 1,
     grip: 0.35,

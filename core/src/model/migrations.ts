@@ -135,6 +135,18 @@ function toVersion6(shoot: Row): Row {
   };
 }
 
+/** From version 6 to 7: a sled can be wished to lean and stand on a deck that rolls; wheels have ground and slope. */
+function toVersion7(shoot: Row): Row {
+  const support = (value: unknown): unknown => {
+    if (!isRow(value)) return value;
+    if (value.kind === 'sled') return { wishLeanDeg: 0, deckRollDeg: 0, deckPeriodS: 8, deckHeightM: 3, ...value };
+    return value.kind === 'wheels' ? { ground: 'hard', downhillDeg: 0, ...value } : value;
+  };
+  const build = (row: unknown): unknown => (isRow(row) ? { ...row, support: support(row.support) } : row);
+  const { kit } = shoot;
+  return { ...shoot, version: 7, kit: isRow(kit) && Array.isArray(kit.builds) ? { ...kit, builds: kit.builds.map(build) } : kit };
+}
+
 /** Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order stays so for the check to find. */
 export function migrated(value: unknown): unknown {
   let shoot = value;
@@ -143,5 +155,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 3) shoot = toVersion4(shoot);
   if (isRow(shoot) && shoot.version === 4) shoot = toVersion5(shoot);
   if (isRow(shoot) && shoot.version === 5) shoot = toVersion6(shoot);
+  if (isRow(shoot) && shoot.version === 6) shoot = toVersion7(shoot);
   return shoot;
 }

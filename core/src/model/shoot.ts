@@ -7,7 +7,7 @@ import { ShotSchema, type Shot } from './shot';
 import { idText, nameText } from './text';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 6;
+export const SHOOT_VERSION = 7;
 
 export const ALSO_SHAPES = ['none', 'upright', 'wide', 'square'] as const;
 

@@ -33,6 +33,15 @@ export function sayExactMass(massKg: number, units: Units): string {
 /** The size of something on a rig as it is kept, mm: millimetres to the hundredth, or inches to the thousandth. */
 export const sayExactMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, 2)} mm` : `${trim(mm / MM_PER_INCH, 3)}″`);
 
+/** What somebody sets who reads a size as `sayExactMm` prints it, mm. */
+export const asPrintedMm = (mm: number, units: Units): number => (units === 'metric' ? Math.round(mm * 100) / 100 : (Math.round((mm / MM_PER_INCH) * 1000) / 1000) * MM_PER_INCH);
+
+/** A size that is set by hand on a motor gimbal: tenths of a millimetre, or hundredths of an inch; and what somebody sets who reads it. */
+export function handMm(mm: number, units: Units): { said: string; mm: number } {
+  if (units === 'metric') return { said: `${trim(mm, 1)} mm`, mm: Math.round(mm * 10) / 10 };
+  return { said: `${trim(mm / MM_PER_INCH, 2)}″`, mm: (Math.round((mm / MM_PER_INCH) * 100) / 100) * MM_PER_INCH };
+}
+
 /** Reads a typed size in millimetres: a bare number is millimetres, or inches when the person works in them; `mm`, `cm`, `m`, `in` and `"` always work. Null when it is not one. */
 export function parseMm(text: string, units: Units): number | null {
   const match = /^\s*([-−]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*(mm|cm|m|in|"|″|”)?\s*$/.exec(text);

@@ -55,7 +55,7 @@
   const putSupport = (support: Support, join: string | null) => build && put({ ...build, support }, join);
   const settle = () => store.settle();
 
-  const told = $derived(build ? setAsTold(build, kit) : null);
+  const told = $derived(build ? setAsTold(build, kit, preferences.units) : null);
 
   let swayDeg = $state(0);
   let frame = 0;

@@ -1,5 +1,6 @@
 import { IMPROVISED, type Support, type SupportKind } from '@gentle-arc/core/model/build';
-import { improvisedName } from '@gentle-arc/core/rig/builds/improvised';
+import { improvisedName } from '@gentle-arc/core/rig/builds/told/improvised';
+import { GROUND_NAMES } from '@gentle-arc/core/rig/builds/told/wheels';
 import { BELOW_GIMBAL_MM } from '@gentle-arc/core/rig/balance/sled-solver';
 import type { Unit } from '$lib/parts/quantities';
 
@@ -22,7 +23,8 @@ export const SUPPORT_WORDS: Record<SupportKind, Token[][]> = {
   sled: [
     ['Stage', mm('stageForeMm', 'Stage forward', -100, 100, 0.1), 'forward and', mm('stageSideMm', 'Stage to the right', -100, 100, 0.1), 'to the right of its middle; it goes', mm('stageTravelMm', 'Stage travel', 1, 100), 'either way.'],
     ['Pivot', mm('gimbalMm', 'Pivot below the plate', 5, 1500, 0.5), 'below the plate, no higher than', mm('gimbalMinMm', 'Highest pivot', 5, 1500), '. Post', mm('postMm', 'Post', 100, 2000, 10), 'long, from', mm('postMinMm', 'Shortest post', 100, 2000, 10), 'to', mm('postMaxMm', 'Longest post', 100, 2000, 10), ',', g('postMassG', 'Mass of post and base', 20_000), '.'],
-    ['A drop of', number('wishS', 'Wished drop time', 's', 1, 5, 0.1), 'is wished. Walking at', number('walkMps', 'Walking speed', 'mps', 0, 5, 0.1), ', in a side wind of', WIND, '.'],
+    ['A drop of', number('wishS', 'Wished drop time', 's', 1, 5, 0.1), 'is wished, looking', number('wishLeanDeg', 'Wished look up or down', 'tenth', -30, 30, 0.5), 'up (below 0: down) at rest. Walking at', number('walkMps', 'Walking speed', 'mps', 0, 5, 0.1), ', in a side wind of', WIND, '.'],
+    ['On a deck that rolls', number('deckRollDeg', 'Roll of the deck', 'tenth', 0, 30, 0.5), 'to each side in', number('deckPeriodS', 'Time of the deck’s roll', 's', 1, 60, 0.5), ',', number('deckHeightM', 'Height above the deck’s axis', 'm', 0, 30, 0.5), 'above its axis; 0° is firm ground.'],
   ],
   motorGimbal: [
     ['Plate', mm('plateForeMm', 'Plate forward', -200, 200, 0.5), 'forward of the tilt axis and', mm('plateUpMm', 'Plate up', -200, 200, 0.5), 'above it; cage', mm('cageSideMm', 'Cage to the right', -200, 200, 0.5), 'to the right of the roll axis; roll arm', mm('armForeMm', 'Roll arm forward', -200, 200, 0.5), 'forward of the pan axis.'],
@@ -48,6 +50,7 @@ export const SUPPORT_WORDS: Record<SupportKind, Token[][]> = {
   ],
   wheels: [
     ['At', number('speedMps', 'Speed', 'mps', 0, 30, 0.5), 'with', number('massKg', 'Mass with rider', 'plain', 1, 5000, 5), 'kg on wheels of', mm('wheelMm', 'Wheels', 10, 1500, 10), ', grip', number('grip', 'Grip', 'plain', 0.05, 1.5, 0.05), ', reacting within', number('reactionS', 'Reaction', 's', 0, 5, 0.1), '.'],
+    ['Ground:', choice('ground', 'Ground', GROUND_NAMES), ', at most', number('downhillDeg', 'Downhill', 'deg', 0, 45, 1), 'downhill.'],
     [choice('driver', 'Who drives', { true: 'Somebody else drives', false: 'The operator drives as well' }), '.'],
   ],
   improvised: [[choice('what', 'What it is', Object.fromEntries(IMPROVISED.map((what) => [what, improvisedName(what)]))), 'of', mm('lengthMm', 'Length', 10, 5000, 10), ', over', number('overS', 'Time', 's', 0.1, 60, 0.5), ', or', number('turnsPerMin', 'Turns a minute', 'plain', 0.1, 200, 1), 'turns a minute.']],

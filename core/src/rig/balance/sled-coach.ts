@@ -21,10 +21,12 @@ export const WORKABLE = { leanDeg: 1, dropS: 0.2 };
 const STEP_MM = { stage: 0.02, gimbal: 0.1 };
 
 /** The pivot is kept this many standard deviations above the centre of mass; leans below the second are levelled later. */
-const SURE_OF_BELOW = 3.2;
+const SURE_OF_BELOW = 2.0;
 const NEARLY_LEVEL_DEG = 12;
 /** It is called workable within this share of what is. */
-const SURE_SHARE = 0.4;
+const SURE_SHARE = { lean: 0.5, drop: 0.75 };
+/** A lean from here on says that it does not hang. */
+const TURNS_OVER_DEG = 60;
 
 /** How a lean is told in words: the middle of what each word means, degrees. */
 export const LEAN_WORDS = [
@@ -47,17 +49,23 @@ export function coach(sled: Sled, placed: readonly Lump[], rounds: readonly Sled
   if (!last) return say('Hold it level by its grip, let it find its own rest, and say which way it leans; then let it drop from level and tap twice.');
   const state = stateOf({ ...sled, ...last }, placed);
   const mm = (value: number) => sayExactMm(Math.abs(value), units);
-  const dropWrong = last.dropS === null ? Infinity : Math.abs(last.dropS - sled.wishS);
   const belowMm = state.downMm + hidden.downMm;
-  const guessDeg = Math.max(...[state.foreMm + hidden.foreMm, state.sideMm + hidden.sideMm].map((off) => Math.abs(Math.atan2(off, belowMm)) * DEG));
-  // What was seen just now, and what all rounds together say: each alone errs by half a degree.
-  const leanWrong = (Math.max(Math.abs(last.leanForeDeg ?? 180), Math.abs(last.leanSideDeg ?? 180)) + guessDeg) / 2;
-  if (dropWrong <= WORKABLE.dropS * 0.75 && leanWrong <= WORKABLE.leanDeg * SURE_SHARE)
+  // What was seen just now, and what all looks together say: each alone errs.
+  const dropWrong = last.dropS === null ? Infinity : (Math.abs(last.dropS - sled.wishS) + Math.abs(dropOf(state, belowMm) - sled.wishS)) / 2;
+  // Forward of its pivot hangs a camera that looks down.
+  const wishForeDeg = -sled.wishLeanDeg;
+  const guessed = [Math.atan2(state.foreMm + hidden.foreMm, belowMm) * DEG - wishForeDeg, Math.atan2(state.sideMm + hidden.sideMm, belowMm) * DEG];
+  const seen = [last.leanForeDeg === null ? null : last.leanForeDeg - wishForeDeg, last.leanSideDeg];
+  const missing = ['forward or back', 'right or left'].filter((_, i) => seen[i] === null);
+  const leanWrong = Math.max(...guessed.map((deg, i) => (Math.abs(seen[i] ?? 180) + Math.abs(deg)) / 2));
+  if (dropWrong <= WORKABLE.dropS * SURE_SHARE.drop && leanWrong <= WORKABLE.leanDeg * SURE_SHARE.lean)
     return say('Workable. Tape the zoom, lock everything, and leave it: workable beats perfect.', true);
+  if (missing.length > 0 && Math.abs(seen[0] ?? seen[1] ?? 0) < TURNS_OVER_DEG)
+    return say(`Let it find its own rest and say whether it leans ${missing.join(', and ')}, then look again: without that the next step would be a guess.`);
 
   const wantMm = (pivotAboveM(state.inertiaAboutCentre, state.massKg, sled.wishS) ?? 0.02) * 1000;
   const perMm = state.topKg / state.massKg;
-  const foreMm = -(state.foreMm + hidden.foreMm) / perMm;
+  const foreMm = (Math.tan(wishForeDeg / DEG) * Math.max(belowMm, wantMm) - state.foreMm - hidden.foreMm) / perMm;
   const sideMm = -(state.sideMm + hidden.sideMm) / perMm;
   // Nearer than it is known where the centre of mass lies, it could turn over.
   const sureMm = SURE_OF_BELOW * hidden.downSdMm;
@@ -68,10 +76,12 @@ export function coach(sled: Sled, placed: readonly Lump[], rounds: readonly Sled
   const byMm = rounded(pivotMm - last.gimbalMm, STEP_MM.gimbal);
   const leanOf = (off: number) => Math.abs(Math.atan2(off * perMm, goalMm)) * DEG;
   const topHeavy = belowMm < Math.max(1, 1.5 * hidden.downSdMm);
+  const hangs = seen.every((deg) => deg !== null && Math.abs(deg) < NEARLY_LEVEL_DEG);
+  if (last.dropS === null && hangs) return say('Hold it level, let it drop and tap twice, then look again: without a drop time nothing says how far the pivot is from right.');
   const worstLean = Math.max(leanOf(foreMm), leanOf(sideMm));
 
   // First make it hang, then level it, then bring the pivot near, and level it again at the end.
-  if (Math.abs(byMm) > 0.1 * goalMm && (topHeavy || worstLean < NEARLY_LEVEL_DEG)) {
+  if (Math.abs(byMm) > 0.1 * goalMm && dropWrong > WORKABLE.dropS * SURE_SHARE.drop && (topHeavy || worstLean < NEARLY_LEVEL_DEG)) {
     const dropS = dropOf(state, belowMm);
     const why =
       byMm < 0
@@ -101,6 +111,8 @@ export function coach(sled: Sled, placed: readonly Lump[], rounds: readonly Sled
     );
   const toMm = rounded(within(wantedMm, -sled.stageTravelMm, sled.stageTravelMm), STEP_MM.stage);
   const stageMm = rounded(toMm - last[what], STEP_MM.stage);
+  if (Math.abs(stageMm) < STEP_MM.stage / 2)
+    return say('By all that was seen so far nothing is left to move that a hand could set: let it rest and drop once more, say it as exactly as you can, and look again.');
   const place = Math.abs(toMm) < STEP_MM.stage / 2 ? 'to its middle' : `to ${mm(toMm)} ${toMm > 0 ? ways[0] : ways[1]} of its middle`;
   return { hidden, workable: false, next: { what, byMm: stageMm, toMm }, said: `Move the stage ${way} by ${mm(stageMm)}, ${place}: it leans ${off > 0 ? leans[0] : leans[1]}.` };
 }

@@ -22,6 +22,8 @@ export interface SledBalance {
   dropS: number | null;
   stopSwingDeg: number | null;
   windLeanDeg: number | null;
+  /** Largest lean on a deck that rolls slowly; 0 on firm ground, null where it goes over. */
+  deckLeanDeg: number | null;
   loadN: number;
 }
 
@@ -33,6 +35,19 @@ export function swingOnStopDeg(massKg: number, belowM: number, inertiaKgM2: numb
   const spin = (massKg * belowM * speedMps) / inertiaKgM2;
   const cos = 1 - (inertiaKgM2 * spin ** 2) / (2 * massKg * GRAVITY * belowM);
   return cos <= -1 ? 180 : Math.acos(cos) * DEG;
+}
+
+/** A swing that is driven near its own time grows to this many times at most: hands and pivot damp it. Common practice, no published source. */
+const MOST_TIMES = 5;
+
+/**
+ * Lean of a sled of its own rate ω₀ on a deck that rolls as A sin(2πt/T): the pivot, `deckHeightM` above the axis, is carried sideways with A (2π/T)² h at most, which
+ * leans what hangs from it by a/g, times 1 / |1 − (ω/ω₀)²| (a driven oscillator, any text of mechanics).
+ */
+export function deckLeanDeg({ deckRollDeg, deckPeriodS, deckHeightM }: Pick<Sled, 'deckRollDeg' | 'deckPeriodS' | 'deckHeightM'>, omegaRadps: number): number {
+  const omega = (2 * Math.PI) / deckPeriodS;
+  const still = ((deckRollDeg / DEG) * omega ** 2 * deckHeightM) / GRAVITY;
+  return Math.atan(still * Math.min(MOST_TIMES, 1 / Math.max(1e-9, Math.abs(1 - (omega / omegaRadps) ** 2)))) * DEG;
 }
 
 /** Balance of a sled from its placed parts, as `partLumps` gives them, and from what its log tells of it. */
@@ -55,9 +70,10 @@ export function sledBalance(sled: Sled, placed: readonly Lump[]): SledBalance {
     leanForeDeg: hangs ? Math.atan(xM / belowM) * DEG : null,
     leanSideDeg: hangs ? Math.atan(yM / belowM) * DEG : null,
     degPerMm: hangs ? Math.atan((topMassKg * 0.001) / massKg / belowM) * DEG : null,
-    dropS: hangs ? dropTimeS(massKg, belowM, inertiaKgM2) : null,
+    dropS: hangs ? dropTimeS(massKg, Math.hypot(xM, belowM), inertiaKgM2) : null,
     stopSwingDeg: hangs ? swingOnStopDeg(massKg, belowM, inertiaKgM2, sled.walkMps) : null,
     windLeanDeg: hangs ? Math.atan(Math.abs(windNm) / (massKg * GRAVITY * belowM)) * DEG : null,
+    deckLeanDeg: hangs ? deckLeanDeg(sled, Math.sqrt((massKg * GRAVITY * belowM) / inertiaKgM2)) : null,
     loadN: massKg * GRAVITY,
   };
 }

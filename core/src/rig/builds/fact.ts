@@ -26,3 +26,6 @@ export const fact = (key: string, label: string, said: string, value: number | n
   grade,
   why,
 });
+
+/** What is said of one kind of rig. */
+export type Told = Pick<Balance, 'facts' | 'steps'>;

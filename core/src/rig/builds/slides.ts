@@ -1,4 +1,4 @@
-import { sayMm, type Units } from '../../model/units';
+import { handMm, type Units } from '../../model/units';
 import type { AxisBalance } from '../balance/motor-gimbal';
 
 /** What is slid for each balance of a motor gimbal, and how its two ways are called. */
@@ -12,5 +12,5 @@ const PLATES: Record<AxisBalance['name'], [what: string, more: string, less: str
 /** A slide in words; positive goes forward, up or to the right. */
 export function saySlide(name: AxisBalance['name'], byMm: number, units: Units): string {
   const [what, more, less] = PLATES[name];
-  return `slide ${what} ${byMm > 0 ? more : less} by ${sayMm(Math.abs(byMm), units)}`;
+  return `slide ${what} ${byMm > 0 ? more : less} by ${handMm(Math.abs(byMm), units).said}`;
 }

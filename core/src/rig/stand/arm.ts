@@ -3,7 +3,7 @@ import type { Lump } from '../balance/masses';
 import { heapOf } from '../balance/masses';
 import { GRAVITY } from '../balance/elliptic';
 import { windForceN } from '../balance/wind';
-import { bagForMarginKg, feetAround, shiftByPushM, tippingMarginM, type Spot } from './support';
+import { feetAround, leastBagKg, shiftByPushM, tippingMarginM, type Spot } from './support';
 
 /** A gust comes and goes by about this share of the mean wind's force, and takes hold of shade and lens this far before the head: common practice, no published source. */
 const GUST_SHARE = 0.6;
@@ -19,7 +19,7 @@ export interface ArmStand {
   margins: { deg: number; marginM: number }[];
   worst: { deg: number; marginM: number };
   best: { deg: number; marginM: number };
-  /** Bag under the middle for the wished margin in the worst direction, kg. */
+  /** Bag under the middle for the wished margin in the worst direction, kg, all of it: what hangs there already counts towards it. */
   bagKg: number;
   windN: number;
   /** Moment of that wind about the feet's edge, N m. */
@@ -39,26 +39,30 @@ export function armStand(arm: Arm, placed: readonly Lump[]): ArmStand {
   const [armKg, legsKg, bagKg] = [arm.armMassG / 1000, arm.legsMassG / 1000, arm.bagG / 1000];
   const massKg = head.massKg + armKg + legsKg + bagKg;
   const feet = feetAround(3, footM, 90);
-  const outM = (head.massKg * reachM + (armKg * reachM) / 2) / massKg;
+  const outKgM = head.massKg * reachM + (armKg * reachM) / 2;
   const areaM2 = placed.reduce((sum, row) => sum + Math.max(row.lengthM, row.widthM) * row.heightM, 0);
   const heightM = headHeightM + head.zM;
   const windN = windForceN(arm.windMps, areaM2);
-  const centreAt = (deg: number, pushM: number): Spot => [(outM + pushM) * Math.sin(deg * RAD), (outM + pushM) * Math.cos(deg * RAD)];
-  const pushed = shiftByPushM(windN, heightM, massKg);
-  const margins = Array.from({ length: 72 }, (_, i) => ({ deg: i * 5, marginM: tippingMarginM(feet, centreAt(i * 5, pushed)) }));
+  const bareKg = massKg - bagKg;
+  // Wind from the side that is worst: it pushes straight at the edge that is nearest.
+  const marginAt = (deg: number, allKg: number, pushN: number): number => {
+    const centre: Spot = [(outKgM / allKg) * Math.sin(deg * RAD), (outKgM / allKg) * Math.cos(deg * RAD)];
+    return tippingMarginM(feet, centre) - shiftByPushM(pushN, heightM, allKg);
+  };
+  const margins = Array.from({ length: 72 }, (_, i) => ({ deg: i * 5, marginM: marginAt(i * 5, massKg, windN) }));
   const worst = margins.reduce((least, row) => (row.marginM < least.marginM - 1e-12 ? row : least));
   const best = margins.reduce((most, row) => (row.marginM > most.marginM + 1e-12 ? row : most));
-  const still = tippingMarginM(feet, centreAt(worst.deg, 0));
+  const still = marginAt(worst.deg, massKg, 0);
   const perPa = windForceN(1, areaM2);
   return {
     massKg,
     headHeightM,
     footM,
-    marginM: tippingMarginM(feet, centreAt(arm.armDeg, pushed)),
+    marginM: marginAt(arm.armDeg, massKg, windN),
     margins,
     worst,
     best,
-    bagKg: bagForMarginKg(feet, [0, 0], massKg, centreAt(worst.deg, pushed), arm.marginMm / 1000),
+    bagKg: leastBagKg((kg) => marginAt(worst.deg, bareKg + kg, windN), arm.marginMm / 1000),
     windN,
     windNm: windN * heightM,
     shakeDeg: (windN * GUST_SHARE * SHADE_LEVER_M) / arm.stiffnessNmPerDeg,

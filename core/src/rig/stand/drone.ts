@@ -13,6 +13,8 @@ export interface DroneFlight {
   /** Ground speed left against the wind, m/s. */
   upwindMps: number;
   overMassKg: number;
+  /** It leaves the ground and holds itself against that wind. */
+  flies: boolean;
 }
 
 /** Drag of wind as a share of weight at a drone's full speed: it then leans about 25° (common practice, no published source). */
@@ -34,6 +36,7 @@ export function droneFlight(drone: Drone, payloadKg: number): DroneFlight {
     stillMin: (usableWh / stillW) * 60,
     enduranceMin: (usableWh / (stillW * thrustTimes ** 1.5)) * 60,
     upwindMps: drone.speedMaxMps - windMps,
+    flies: ((massKg * GRAVITY) / drone.thrustMaxN) * thrustTimes < 1 && windMps < drone.speedMaxMps,
     overMassKg: Math.max(0, massKg - drone.bodyMaxG / 1000),
   };
 }

@@ -1,6 +1,6 @@
 import type { Jib } from '../../model/build';
 import { GRAVITY } from '../balance/elliptic';
-import { feetAround, tippingMarginM } from './support';
+import { feetAround, worstMarginM } from './support';
 
 const RAD = Math.PI / 180;
 /** Young's modulus of aluminium, Pa (handbook value; from memory). */
@@ -22,6 +22,7 @@ export interface JibStand {
   keepOutM: number;
   keepOutRearM: number;
   pivotLoadKg: number;
+  /** Least over the whole turn and every angle of the arm: what is left over pulls hardest when the arm is level. */
   marginM: number;
 }
 
@@ -30,7 +31,8 @@ export function jibStand(jib: Jib, headKg: number): JibStand {
   const [front, rear, beamKg, onKg] = [jib.frontMm / 1000, jib.rearMm / 1000, jib.beamMassG / 1000, jib.counterG / 1000];
   const cos = Math.cos(jib.angleDeg * RAD);
   const counterKg = Math.max(0, (headKg * front + (beamKg * (front - rear)) / 2) / rear);
-  const frontNm = GRAVITY * (headKg * front + (beamKg * (front - rear)) / 2 - onKg * rear) * cos;
+  const levelNm = GRAVITY * (headKg * front + (beamKg * (front - rear)) / 2 - onKg * rear);
+  const frontNm = levelNm * cos;
   const outer = jib.tubeMm / 1000;
   const inner = Math.max(0, outer - (2 * jib.wallMm) / 1000);
   const momentOfArea = (Math.PI / 64) * (outer ** 4 - inner ** 4);
@@ -39,7 +41,7 @@ export function jibStand(jib: Jib, headKg: number): JibStand {
   const pivotM = jib.pivotMm / 1000;
   const steepest = 60 * RAD;
   const pivotLoadKg = headKg + beamKg + onKg;
-  const overM = pivotLoadKg > 0 ? frontNm / GRAVITY / pivotLoadKg : 0;
+  const overM = pivotLoadKg > 0 ? Math.abs(levelNm) / GRAVITY / pivotLoadKg : 0;
   return {
     counterKg,
     tipForceN: frontNm / (front * cos || Infinity),
@@ -52,6 +54,6 @@ export function jibStand(jib: Jib, headKg: number): JibStand {
     keepOutM: front + 1,
     keepOutRearM: rear + 1,
     pivotLoadKg,
-    marginM: tippingMarginM(feetAround(3, jib.footMm / 1000), [overM, 0]),
+    marginM: worstMarginM(feetAround(3, jib.footMm / 1000), overM),
   };
 }

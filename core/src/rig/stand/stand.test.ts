@@ -8,7 +8,7 @@ import { batteriesFor, droneFlight } from './drone';
 import { jibStand } from './jib';
 import { ropeSwing } from './rope';
 import { sliderStand } from './slider';
-import { bagForMarginKg, feetAround, tippingMarginM, type Spot } from './support';
+import { feetAround, leastBagKg, outlineOf, tippingMarginM, worstMarginM, type Spot } from './support';
 import { wheelsStop } from './wheels';
 
 const g = GRAVITY;
@@ -25,14 +25,42 @@ describe('the edge of support', () => {
       fc.property(fc.double({ min: 0.1, max: 0.6, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }), fc.double({ min: 0.01, max: 0.2, noNaN: true }), (outM, deg, wishM) => {
         const feet = feetAround(3, 0.5);
         const centre: Spot = [outM * Math.cos(deg), outM * Math.sin(deg)];
-        const bag = bagForMarginKg(feet, [0, 0], 10, centre, wishM);
-        const after = tippingMarginM(feet, [(10 * centre[0]) / (10 + bag), (10 * centre[1]) / (10 + bag)]);
+        const marginWith = (kg: number) => tippingMarginM(feet, [(10 * centre[0]) / (10 + kg), (10 * centre[1]) / (10 + kg)]);
+        const bag = leastBagKg(marginWith, wishM);
+        const after = marginWith(bag);
         expect(after).toBeGreaterThanOrEqual(wishM - 1e-6);
         if (bag > 0) expect(after).toBeCloseTo(wishM, 5);
       }),
     ); // prettier-ignore
   });
-  it('no bag is enough where the feet are too near', () => expect(bagForMarginKg(feetAround(3, 0.1), [0, 0], 5, [0.2, 0], 0.06)).toBe(Infinity));
+  it('no bag is enough where the feet are too near', () => expect(leastBagKg((kg) => tippingMarginM(feetAround(3, 0.1), [1 / (5 + kg), 0]), 0.06)).toBe(Infinity));
+});
+
+describe('the outline of feet', () => {
+  it('leaves out what lies inside, in whatever order the feet are given', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 })), { minLength: 3, maxLength: 12 }), (spots) => {
+        const outline = outlineOf(spots);
+        fc.pre(outline.length >= 3);
+        // Every foot is within the outline, and the outline turns one way.
+        for (const spot of spots) expect(tippingMarginM(outline, spot)).toBeGreaterThan(-1e-6);
+      }),
+    ); // prettier-ignore
+  });
+  it('two stands nearer to each other than their feet stand on the feet that are outermost', () => {
+    // Feet 0.6 m from each middle, the middles 0.2 m apart: the inner feet of each, 0.3 m back, lie beyond the other's middle.
+    const near: Slider = { kind: 'slider', railMm: 200, railMassG: 1000, stiffnessNm2: 5000, carriageMassG: 300, stands: 'two', heightMm: 800, standMassG: 2000, footMm: 600, tiltDeg: 0, friction: 0.05, bagG: 0 }; // prettier-ignore
+    const found = sliderStand(near, 1.5);
+    // By hand: the outer feet are at x = ±0.7, the others at x = ±0.2, y = ±0.52: the outline is a hexagon, its edge from (0.7, 0) to (0.2, 0.52) is 0.504 m from the middle.
+    const [ax, ay, bx, by] = [0.7, 0, 0.2, 0.6 * Math.sin(Math.PI / 3)];
+    const fromMiddle = Math.abs(ax * by - ay * bx) / Math.hypot(bx - ax, by - ay);
+    expect(found.rows[20].marginM).toBeCloseTo(fromMiddle, 3);
+    expect(found.worst.marginM).toBeGreaterThan(0.45);
+  });
+  it('at worst of a whole turn is the way straight at an edge', () => {
+    expect(worstMarginM(feetAround(3, 0.5), 0.1)).toBeCloseTo(0.15, 9);
+    expect(worstMarginM(feetAround(4, 0.5), 0.1)).toBeCloseTo(0.5 * Math.SQRT1_2 - 0.1, 9);
+  });
 });
 
 describe('a jib', () => {
@@ -69,17 +97,33 @@ describe('a slider', () => {
     for (const { reactionsN } of found.rows) expect(reactionsN[0] + reactionsN[1]).toBeCloseTo(found.massKg * g, 9);
   });
   it('on one tripod tips when the moment over the edge outweighs the rest', () => {
-    // Feet 0.4 m out along −30°: the edge to the right is cos 60° … by hand: centre of mass 0.5·2/(2+2+3) = 0.1429 m out, towards a side whose edge is 0.2 m from the middle at 30° off: 0.2 − 0.1429·cos 30°.
+    // By hand: centre of mass 0.5·2/(2+2+3) = 0.1429 m out, turned straight at an edge, which is half of 0.4 m from the middle.
     const one = sliderStand({ ...SLIDER, stands: 'one' }, 1.5);
-    expect(one.worst.marginM).toBeCloseTo(0.2 - (1 / 7) * Math.cos(Math.PI / 6), 9);
+    expect(one.worst.marginM).toBeCloseTo(0.2 - 1 / 7, 9);
     expect(Math.abs(one.worst.alongM)).toBe(0.5);
     expect(sliderStand({ ...SLIDER, stands: 'one', footMm: 150 }, 4).worst.marginM).toBeLessThan(0);
   });
   it('slopes under a load at a quarter as a beam in tables: F a b (b − a) / 3EIl', () => {
-    const quarter = sliderStand(SLIDER, 1.5).rows[10];
+    const quarter = sliderStand({ ...SLIDER, railMassG: 0.001 }, 1.5).rows[10];
     expect(quarter.alongM).toBeCloseTo(-0.25, 12);
-    expect(quarter.slopeDeg).toBeCloseTo((((2 * g * 0.25 * 0.75 * 0.5) / (3 * 1000)) * 180) / Math.PI, 9);
+    expect(quarter.slopeDeg).toBeCloseTo((((2 * g * 0.25 * 0.75 * 0.5) / (3 * 1000)) * 180) / Math.PI, 6);
     expect(sliderStand(SLIDER, 1.5).rows[20].slopeDeg).toBeCloseTo(0, 9);
+  });
+  // An evenly loaded beam on two ends slopes by w l³ / 24EI at them; half a rail on one stand by w h³ / 6EI at its end (any table of beams).
+  it('slopes by its own weight as well', () => {
+    const bare = { ...SLIDER, carriageMassG: 1 };
+    const end = sliderStand(bare, 0).rows[0];
+    expect(end.slopeDeg).toBeCloseTo((((2 * g * 1 ** 2) / (24 * 1000)) * 180) / Math.PI, 5);
+    const one = sliderStand({ ...bare, stands: 'one' }, 0).rows[0];
+    expect(one.slopeDeg).toBeCloseTo(((((2 * g) / 1) * 0.5 ** 3) / (6 * 1000) / Math.PI) * 180, 3);
+  });
+  it('a bag that hangs there counts: all that is asked for is the same with and without it', () => {
+    const none = sliderStand({ ...SLIDER, stands: 'one', footMm: 300 }, 3);
+    const hung = sliderStand({ ...SLIDER, stands: 'one', footMm: 300, bagG: Math.ceil(none.bagKg * 1000) }, 3);
+    expect(none.bagKg).toBeGreaterThan(0);
+    expect(hung.bagKg).toBeCloseTo(none.bagKg, 6);
+    expect(hung.worst.marginM).toBeGreaterThanOrEqual(0.05 - 1e-6);
+    expect(none.worst.marginM).toBeLessThan(0.05);
   });
   it('runs down a slope with m g sin less friction', () => {
     const tilted = sliderStand({ ...SLIDER, tiltDeg: 30, friction: 0.1 }, 1.5);
@@ -151,9 +195,14 @@ describe('a drone', () => {
 
 describe('wheels', () => {
   it('stop in v t and v² / 2μg', () => {
-    const stop = wheelsStop({ kind: 'wheels', speedMps: 5, reactionS: 1, grip: 0.5, massKg: 90, wheelMm: 200, driver: true });
+    const stop = wheelsStop({ speedMps: 5, reactionS: 1, grip: 0.5, massKg: 90, wheelMm: 200, downhillDeg: 0 });
     expect(stop.thinkingM).toBe(5);
     expect(stop.brakingM).toBeCloseTo(25 / g, 9);
     expect(stop.wheelHz).toBeCloseTo(5 / (Math.PI * 0.2), 9);
+  });
+  it('downhill, gravity pushes: v² / 2g(μ cos φ − sin φ), and never where the slope is steeper than the grip', () => {
+    const down = (downhillDeg: number) => wheelsStop({ speedMps: 5, reactionS: 0, grip: 0.5, massKg: 90, wheelMm: 200, downhillDeg }).stoppingM;
+    expect(down(10)).toBeCloseTo(25 / (2 * g * (0.5 * Math.cos(Math.PI / 18) - Math.sin(Math.PI / 18))), 9);
+    expect(down((Math.atan(0.5) * 180) / Math.PI + 0.01)).toBe(Infinity);
   });
 });

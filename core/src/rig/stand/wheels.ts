@@ -10,9 +10,19 @@ export interface WheelsStop {
   wheelHz: number;
 }
 
-/** Stopping: the way while reacting, v t, and while braking on level ground, v² / 2μg. */
-export function wheelsStop({ speedMps, reactionS, grip, massKg, wheelMm }: Wheels): WheelsStop {
+const RAD = Math.PI / 180;
+
+/** Stopping: the way while reacting, v t, and while braking down a slope, v² / 2g(μ cos φ − sin φ). Where the slope is steeper than the grip it never stops: infinite. */
+export function wheelsStop({
+  speedMps,
+  reactionS,
+  grip,
+  massKg,
+  wheelMm,
+  downhillDeg,
+}: Pick<Wheels, 'speedMps' | 'reactionS' | 'grip' | 'massKg' | 'wheelMm' | 'downhillDeg'>): WheelsStop {
   const thinkingM = speedMps * reactionS;
-  const brakingM = speedMps ** 2 / (2 * grip * GRAVITY);
+  const brakes = grip * Math.cos(downhillDeg * RAD) - Math.sin(downhillDeg * RAD);
+  const brakingM = speedMps === 0 ? 0 : brakes > 0 ? speedMps ** 2 / (2 * brakes * GRAVITY) : Infinity;
   return { thinkingM, brakingM, stoppingM: thinkingM + brakingM, energyJ: (massKg * speedMps ** 2) / 2, wheelHz: speedMps / (Math.PI * (wheelMm / 1000)) };
 }

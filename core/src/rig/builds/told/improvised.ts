@@ -1,6 +1,6 @@
-import type { Improvised } from '../../model/build';
-import { sayLength, sayMass, saySpeed, trim, type Units } from '../../model/units';
-import { fact, type Fact } from './fact';
+import type { Improvised } from '../../../model/build';
+import { sayLength, sayMass, saySpeed, trim, type Units } from '../../../model/units';
+import { fact, type Fact } from '../fact';
 
 /** What home-made rigs need: tries and tape are common practice, no published source. */
 const KNOWN: Record<Improvised['what'], { name: string; tries: number; tape: string[]; note: string }> = {
