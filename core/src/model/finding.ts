@@ -14,8 +14,8 @@ export interface Finding {
   sentence: string;
   /** Why that is so, or why it matters. */
   reason: string;
-  /** When it happens, seconds from the start of the shot. */
-  tS: number;
+  /** When it happens, seconds on screen from the first frame that is shown. */
+  screenS: number;
   value: number;
   limit: number;
   /** Unit of value and limit, for machines. */
@@ -67,6 +67,16 @@ export function seconds(tS: number): string {
 function trimmed(value: number): string {
   const text = Math.abs(value) < 9.95 ? value.toFixed(1).replace(/\.0$/, '') : value.toFixed(0);
   return text.replace('-', '−');
+}
+
+/** How long something goes on, in words: `1.3 s`; what is shorter than a twentieth of a second is a moment. */
+export function lasting(forS: number): string {
+  return forS < 0.05 ? 'a moment' : seconds(forS);
+}
+
+/** How long the longest of several stretches is and when it begins: `for 1.3 s, from 2.0 s on, the longest of 4 times`. */
+export function stretchWords(forS: number, fromS: number, stretches: number): string {
+  return `for ${lasting(forS)}, from ${seconds(fromS)} on${stretches > 1 ? `, the longest of ${stretches} times` : ''}`;
 }
 
 /** A length of time for a crossing: `0.6 s`, `7 s`, `over a minute`. */

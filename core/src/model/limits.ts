@@ -69,6 +69,7 @@ export const LIMITS = {
     source: 'a 16:9 picture seen from 3.2 of its heights, the design distance for 1080 lines in ITU-R BT.2022 (from memory)',
   },
   repeats: { group: 'Speed on screen', label: 'Recorded frame shown for more than', value: 1.05, unit: 'frames', source: PRACTICE },
+  unevenSteps: { group: 'Speed on screen', label: 'Frames left out unevenly: difference between one step and the next', value: 0.3, unit: 'share', source: PRACTICE },
   leanDeg: { group: 'Speed on screen', label: 'Lean of upright things by the sensor’s read-out', value: 3, unit: '°', source: PRACTICE },
   headRoomLeast: { group: 'Framing', label: 'Least head room', value: 0.02, unit: 'frame heights', source: PRACTICE },
   headRoomMost: { group: 'Framing', label: 'Most head room of a figure cut below the knee or closer', value: 0.25, unit: 'frame heights', source: PRACTICE },

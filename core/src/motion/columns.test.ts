@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { largest, smoothed, where } from './columns';
+import { largest, longestRun, smoothed } from './columns';
 
 const column = (...values: number[]) => Float64Array.from(values);
 
@@ -23,7 +23,9 @@ describe('columns', () => {
   it('find the largest and where something holds', () => {
     expect(largest(column(1, NaN, 4, 2))).toEqual({ value: 4, row: 2 });
     expect(largest(column(NaN))).toBeNull();
-    expect(where(5, (row) => row > 2)).toEqual({ row: 3, rows: 2 });
-    expect(where(5, () => false)).toBeNull();
+    expect(longestRun(5, (row) => row > 2)).toEqual({ row: 3, rows: 2, stretches: 1 });
+    // A fence passes three times, longest the second time.
+    expect(longestRun(12, (row) => [1, 4, 5, 6, 9].includes(row))).toEqual({ row: 4, rows: 3, stretches: 3 });
+    expect(longestRun(5, () => false)).toBeNull();
   });
 });

@@ -32,14 +32,26 @@ export function largest(column: Float64Array, from = 0, to = column.length - 1):
   return found;
 }
 
-/** The first row where `test` holds, and how many rows it holds in all; null when it never does. */
-export function where(count: number, test: (row: number) => boolean): { row: number; rows: number } | null {
-  let first = -1;
-  let rows = 0;
-  for (let row = 0; row < count; row += 1)
-    if (test(row)) {
-      if (first < 0) first = row;
-      rows += 1;
+/** A stretch of rows. */
+export interface Run {
+  row: number;
+  rows: number;
+}
+
+/** The longest stretch of rows in a row where `test` holds, and how many such stretches there are; null when it never holds. */
+export function longestRun(count: number, test: (row: number) => boolean): (Run & { stretches: number }) | null {
+  let best: Run | null = null;
+  let stretches = 0;
+  let from = -1;
+  for (let row = 0; row <= count; row += 1) {
+    const holds = row < count && test(row);
+    if (holds && from < 0) {
+      from = row;
+      stretches += 1;
     }
-  return first < 0 ? null : { row: first, rows };
+    if (holds || from < 0) continue;
+    if (best === null || row - from > best.rows) best = { row: from, rows: row - from };
+    from = -1;
+  }
+  return best && { ...best, stretches };
 }

@@ -31,8 +31,10 @@ export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWi
   const height = (pose: Pose, focalLengthMm: number) => {
     const { subject } = pose;
     writeCamera(camera, 0, pose.place[0], pose.place[1], pose.place[2], pose.panDeg, pose.tiltDeg, 0, focalLengthMm, frameWidthMm);
-    const base = project(camera, 0, subject[0], subject[1], subject[2], point).w;
-    return project(camera, 0, subject[0], subject[1], subject[2] + motion.subjectHeightM, point).w - base;
+    const { u, w } = project(camera, 0, subject[0], subject[1], subject[2], point);
+    const top = project(camera, 0, subject[0], subject[1], subject[2] + motion.subjectHeightM, point);
+    // From base to top along the picture, as it is measured there: off the axis of a tilted camera an upright thing leans.
+    return Math.hypot(top.w - w, top.u - u);
   };
   /**
    * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows as

@@ -72,8 +72,8 @@ describe('any shot that the model allows', () => {
           expect(finding.reason).toMatch(/^\S.*\.$/);
           expect(`${finding.sentence} ${finding.reason} ${finding.said}`).not.toMatch(/NaN|undefined|null|Infinity/);
           expect(Number.isFinite(finding.value) && Number.isFinite(finding.limit)).toBe(true);
-          expect(finding.tS).toBeGreaterThanOrEqual(0);
-          expect(finding.tS).toBeLessThanOrEqual(lengthOnScreenS(shoot.shots[0]) + 1e-6);
+          expect(finding.screenS).toBeGreaterThanOrEqual(0);
+          expect(finding.screenS).toBeLessThanOrEqual(lengthOnScreenS(shoot.shots[0]) + 1e-6);
         }
         for (const { sentence } of cautions) expect(sentence).not.toMatch(/NaN|undefined/);
         for (const column of [picture.samples.xM, picture.samples.panDeg, picture.samples.tiltDeg, picture.samples.focalLengthMm, picture.screen.acceleration])

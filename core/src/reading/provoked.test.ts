@@ -62,7 +62,7 @@ const PROVOKED: Case[] = [
   ['opening.face', { ...usual('pull'), fromDistanceM: 1.5, toDistanceM: 5, bearingDeg: 180 } as Move, timing(9, 2), alone()],
   ['covered', { ...full('slide'), travelM: 0.3 } as Move, timing(8, 2), [...plainPieces(), wall]],
   ['covered', push(5, 4), timing(8, 2), [...plainPieces(), wall]],
-  ['reveal', { ...usual('slideOutReveal'), bearingDeg: 180, travelM: 1.6 }, timing(8, 2), wallBetween()],
+  ['reveal', { ...usual('slideOutReveal'), bearingDeg: 180, travelM: 4.8 }, timing(8, 2), wallBetween()],
   ['reveal', { ...usual('riseOverReveal'), bearingDeg: 180 } as Move, timing(8, 3.6), wallBetween()],
   ['size', push(9, 2.6), { ...timing(2.6, 0.5), ...DRONE }],
   ['size', { ...usual('pull'), fromDistanceM: 2.5, toDistanceM: 9 } as Move, { ...timing(2.6, 0.5), ...DRONE }],

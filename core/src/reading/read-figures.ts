@@ -21,7 +21,7 @@ export function readFigures(picture: Picture, units: Units = 'metric'): Figures 
   return {
     layers: layerFigures(picture),
     speedLimits: speedLimits(picture),
-    evenness: { picture: leastEven(motion, samples, screen.speed), rig: leastEven(motion, filmed, cameraSpeedMps(filmed)) },
+    evenness: { picture: leastEven(motion, samples, screen.speed, samples.frameRateHz), rig: leastEven(motion, filmed, cameraSpeedMps(filmed), filmed.captureRateHz) },
     marks: edgeMarks(setup, samples, meanOf(site.far.rightwards) || meanOf(site.near.rightwards), units),
     pieces,
   };

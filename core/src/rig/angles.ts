@@ -38,7 +38,7 @@ function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   if (!up || !down || (up.value <= rig.tiltMaxDeg + 0.01 && -down.value >= rig.tiltMinDeg - 0.01)) return [];
   const [value, limit, row] = up.value > rig.tiltMaxDeg + 0.01 ? [up.value, rig.tiltMaxDeg, up.row] : [-down.value, rig.tiltMinDeg, down.row];
   const sentence = `The camera would have to tilt to ${degrees(value)}; ${rig.name} tilts from ${degrees(rig.tiltMinDeg)} to ${degrees(rig.tiltMaxDeg)}.`;
-  return [graded({ id: 'rig.tilt', measure: 'tilt', value, limit, tS: samples.screenS[row], unit: 'deg', say: degrees, sentence, reason: 'The head ends there.' }, 'cannot')];
+  return [graded({ id: 'rig.tilt', measure: 'tilt', value, limit, screenS: samples.screenS[row], unit: 'deg', say: degrees, sentence, reason: 'The head ends there.' }, 'cannot')];
 }
 
 /** A lean that the horizon gets from the hand by itself is no demand on the head. */
@@ -54,7 +54,7 @@ function rollFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say
       measure: 'roll',
       value: most.value,
       limit: rig.rollMaxDeg,
-      tS: samples.screenS[most.row],
+      screenS: samples.screenS[most.row],
       unit: 'deg',
       say: degrees,
       sentence,
@@ -84,7 +84,7 @@ function bankFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say
       measure: 'bank',
       value: most.value,
       limit: rig.bankMaxDeg,
-      tS: samples.screenS[most.row],
+      screenS: samples.screenS[most.row],
       unit: 'deg',
       say: degrees,
       sentence,
@@ -108,7 +108,7 @@ function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
           measure: 'turning',
           value: turn.value,
           limit,
-          tS: samples.screenS[turn.row],
+          screenS: samples.screenS[turn.row],
           unit: 'deg/s',
           say: perSecond,
           sentence,
@@ -134,7 +134,7 @@ function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
           measure: 'swing',
           value: moving,
           limit,
-          tS: samples.screenS[0],
+          screenS: samples.screenS[0],
           unit: 's',
           say: seconds,
           sentence,

@@ -5,12 +5,16 @@ import { largest } from '../motion/columns';
 import { pathLengthM, type Samples } from '../motion/sample';
 import { placeOverTime } from '../motion/walk';
 import { groundHeightM, groundPieces } from '../site/ground';
-import type { Approach } from './people';
+import { concernOf, type Approach } from './people';
+import { rollsOn } from './riding';
+import { wheelsStop } from './stand/wheels';
 
 /** A risk that the plan makes relevant, what people usually do about it, and who decides. Never graded. */
 export interface Caution {
   id: string;
   sentence: string;
+  /** People can be hurt within the time it takes to step aside: shown first, and apart. */
+  strongest: boolean;
 }
 
 /** Every caution ends with who decides. */
@@ -19,8 +23,6 @@ const ON_FOOT = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount']);
 /** In the air or on an arm over whatever is below. */
 const OVERHEAD = new Set<RigKind>(['drone', 'jib', 'rope', 'rollLever', 'tableTopArm']);
 const STANDS = new Set<RigKind>(['slider', 'jib', 'tableTopArm', 'rollLever', 'rope']);
-/** What cannot stop within a step. */
-const FAST = new Set<RigKind>(['drone', 'wheels', 'vehicle', 'rope']);
 const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope']);
 
 /** The cautions of a shot: common practice, no published source. */
@@ -29,7 +31,8 @@ export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array
   const { rig } = setup;
   const length = (m: number) => sayLength(m, units);
   const cautions: Caution[] = [];
-  const add = (id: string, sentence: string) => cautions.push({ id, sentence: `${sentence} ${DECIDES}` });
+  const add = (id: string, sentence: string) => cautions.push({ id, sentence: `${sentence} ${DECIDES}`, strongest: false });
+  const strongest = (id: string, sentence: string) => cautions.unshift({ id, sentence: `${sentence} ${DECIDES}`, strongest: true });
 
   const held = isHandHeldDrone(rig);
   if (rig.kind === 'drone')
@@ -44,10 +47,11 @@ export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array
     add('overhead', `The camera passes above ${under}: crews usually tie camera and lens to the rig with a second line of their own, and keep people from standing below.`);
   if (rig.kind === 'rope')
     add('rope', 'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified rigger judge every knot and point.');
-  if (rig.kind === 'vehicle' || rig.kind === 'wheels')
+  const rolls = rollsOn(setup);
+  if (rolls)
     add(
       'wheels',
-      `A moving ${rig.kind === 'vehicle' ? 'vehicle' : 'board'} near people: crews usually have one to drive who watches the way and one to operate who watches the frame, clear the way, strap the lens, and agree a word that stops it.`,
+      `A moving ${rolls === 'vehicle' ? 'vehicle' : 'board'} near people: crews usually have one to drive who watches the way and one to operate who watches the frame, clear the way, strap the lens, and agree a word that stops it. ${stopping(samples, heights, length)} Sand, mud, wet grass and water are not on the plan and not counted.`,
     );
   if (STANDS.has(rig.kind))
     add('stands', 'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move of the rig, and tape down cables.');
@@ -67,13 +71,41 @@ export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array
   if ((rig.kind === 'hand' || rig.kind === 'gimbal') && (largest(heights)?.value ?? 0) > 1.9)
     add('arms', 'Held above the head: arms tire within a minute, and a tired arm drops things. Crews usually rest between takes and keep people out from under it.');
   if (IN_WIND.has(rig.kind) && !held) add('wind', 'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or take another rig.');
-  for (const { pieceId, name, distanceM, closingMps, tS } of approaches)
-    if (distanceM < limits.closePersonM || (distanceM < (FAST.has(rig.kind) ? limits.closingFastM : limits.closingPersonM) && closingMps > 0.3))
+  for (const approach of approaches) {
+    const { pieceId, name, person, distanceM, closingMps, passingMps, toStepAsideS, screenS } = approach;
+    const concern = concernOf(approach, limits);
+    if (concern === null) continue;
+    const near = `The camera ${distanceM < 0.05 ? 'meets' : `comes within ${length(distanceM)} of`} ${name} at ${screenS.toFixed(1)} s`;
+    if (concern === 'strongest')
+      strongest(
+        `close.${pieceId}`,
+        `${near}, passing at up to ${saySpeed(Math.max(closingMps, passingMps), units)}: ${(toStepAsideS ?? 0).toFixed(1)} s to step aside. ${person ? 'Crews usually do not put a person there' : 'Crews usually do not put a camera with a person there'}: they clear the way, leave the camera alone or far off on a long lens, and rehearse it slowly with a stop word.`,
+      );
+    else
       add(
         `close.${pieceId}`,
-        `The camera comes within ${length(distanceM)} of ${name} at ${tS.toFixed(1)} s${closingMps > 0.05 ? `, closing at up to ${saySpeed(closingMps, units)}` : ''}: crews usually plan the miss, walk it through slowly with the person first and agree a word that stops it.`,
+        `${near}${closingMps > 0.05 ? `, closing at up to ${saySpeed(closingMps, units)}` : passingMps > 0.3 ? `, passing at ${saySpeed(passingMps, units)}` : ''}: crews usually plan the miss, walk it through slowly with the person first and agree a word that stops it.`,
       );
+  }
   return cautions;
+}
+
+/** Grip of tyres on dry hard ground, and the time until somebody brakes: common practice, no published source. */
+const DRY = { grip: 0.5, reactionS: 1 };
+
+/** How far it takes to stop at the fastest of the plan, on the steepest way down. */
+function stopping(samples: Samples, heights: Float64Array, length: (m: number) => string): string {
+  let [speedMps, downhillDeg] = [0, 0];
+  const groundM = (row: number) => samples.zM[row] - heights[row];
+  for (let row = 1; row < samples.count; row += 1) {
+    const alongM = Math.hypot(samples.xM[row] - samples.xM[row - 1], samples.yM[row] - samples.yM[row - 1]);
+    speedMps = Math.max(speedMps, alongM * samples.captureRateHz);
+    const fallM = groundM(row - 1) - groundM(row);
+    if (alongM > 1e-4 && fallM > 1e-6 && fallM < alongM) downhillDeg = Math.max(downhillDeg, (Math.atan2(fallM, alongM) * 180) / Math.PI);
+  }
+  const { stoppingM } = wheelsStop({ speedMps, downhillDeg, ...DRY, massKg: 1, wheelMm: 200 });
+  if (!Number.isFinite(stoppingM)) return `Down ${downhillDeg.toFixed(0)}° brakes do not stop it even on dry hard ground.`;
+  return `From its fastest it needs ${length(stoppingM)} to stop on dry hard ground${downhillDeg > 0.5 ? `, ${downhillDeg.toFixed(0)}° downhill` : ''}.`;
 }
 
 /** A drone that cannot climb or travel as one flies. */

@@ -14,7 +14,7 @@ export function heightFindings({ rig, limits }: Setup, samples: Samples, heights
   if (-lowest.value < rig.heightMinM - SLACK && highest.value <= rig.heightMaxM) {
     const value = -lowest.value;
     const sentence = `The lens is ${length(value)} above the ground; ${rig.name} goes down to ${length(rig.heightMinM)}.`;
-    return [graded({ ...common, value, limit: rig.heightMinM, tS: samples.screenS[lowest.row], sentence, reason: 'The rig, or the ground, is in the way.' }, 'cannot')];
+    return [graded({ ...common, value, limit: rig.heightMinM, screenS: samples.screenS[lowest.row], sentence, reason: 'The rig, or the ground, is in the way.' }, 'cannot')];
   }
   const low = heldLow(rig, -lowest.value, samples.screenS[lowest.row], length);
   const sentence = `The lens is at most ${length(highest.value)} above the ground; ${rig.name} reaches ${length(rig.heightMaxM)}.`;
@@ -23,7 +23,7 @@ export function heightFindings({ rig, limits }: Setup, samples: Samples, heights
       ...common,
       value: highest.value,
       limit: rig.heightMaxM,
-      tS: samples.screenS[highest.row],
+      screenS: samples.screenS[highest.row],
       sentence,
       reason: 'Higher needs something steady to stand on, or another rig.',
     }),
@@ -46,7 +46,7 @@ function heldLow(rig: Setup['rig'], lowestM: number, tS: number, length: Say['le
         say: length,
         value: lowestM,
         limit: UPRIGHT_FROM_M,
-        tS,
+        screenS: tS,
         sentence: `The lens is ${length(lowestM)} above the ground: below ${length(UPRIGHT_FROM_M)} ${rig.name} has to be slung low or turned over, with a bent back.`,
         reason: 'Held so, steps come through and arms tire; it is another way to carry it, with its own balance.',
       },

@@ -18,7 +18,7 @@ export function lensFindings({ shot, lens, subject }: Setup, motion: ShotMotion,
     const sentence = `The shot asks for ${mm(value)}; ${lens.name} gives ${trim(focalLengthMinMm, 0)} to ${mm(focalLengthMaxMm)}.`;
     findings.push(
       graded(
-        { id: 'rig.lens', measure: 'focal length', value, limit, tS: 0, unit: 'mm', say: mm, sentence, reason: 'Choose another lens, or a focal length this one has.' },
+        { id: 'rig.lens', measure: 'focal length', value, limit, screenS: 0, unit: 'mm', say: mm, sentence, reason: 'Choose another lens, or a focal length this one has.' },
         'cannot',
       ),
     );
@@ -35,7 +35,7 @@ export function lensFindings({ shot, lens, subject }: Setup, motion: ShotMotion,
           measure: 'distance',
           value: distanceM,
           limit: lens.closestFocusM,
-          tS: samples.screenS[closest.row],
+          screenS: samples.screenS[closest.row],
           unit: 'm',
           say: length,
           sentence,

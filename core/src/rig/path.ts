@@ -8,7 +8,7 @@ import { graded, upTo, type Say } from './use';
 /** Travel of the path against the rig's, and a move's own arm against the rig's arm. */
 export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
   const lengthM = pathLengthM(samples);
-  const common = { tS: samples.screenS[samples.count - 1], unit: 'm', say: length };
+  const common = { screenS: samples.screenS[samples.count - 1], unit: 'm', say: length };
   const findings = [
     upTo(limits, {
       ...common,
@@ -31,7 +31,7 @@ export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples
         measure: 'arm',
         value: reach.value,
         limit: rig.armM,
-        tS: samples.screenS[reach.row],
+        screenS: samples.screenS[reach.row],
         sentence,
         reason: 'The camera stays on the circle of its arm.',
       };

@@ -16,7 +16,7 @@ export function rateFindings({ rig, shot, limits }: Setup, samples: Samples, { s
   ) => {
     const peak = largest(column);
     if (!peak || peak.value < 1e-4) return;
-    findings.push(upTo(limits, { ...use, value: peak.value, tS: samples.screenS[peak.row], sentence: sentence(use.say(peak.value), use.say(use.limit)) }));
+    findings.push(upTo(limits, { ...use, value: peak.value, screenS: samples.screenS[peak.row], sentence: sentence(use.say(peak.value), use.say(use.limit)) }));
   };
   const steady = rig.kind === 'drone' ? words : '';
   check(

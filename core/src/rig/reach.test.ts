@@ -81,8 +81,8 @@ describe('every rig has an envelope, tested on every move', () => {
     const found = reach({ ...usual('arc'), radiusM: 4, sweepDeg: 30 } as Move, 'rig-slider-240');
     // Sagitta of an arc of 30° with 4 m.
     expect(found?.value).toBeCloseTo(4 * (1 - Math.cos((15 * Math.PI) / 180)), 2);
-    expect(found?.tS).toBeGreaterThan(8);
-    expect(found?.tS).toBeLessThan(12);
+    expect(found?.screenS).toBeGreaterThan(8);
+    expect(found?.screenS).toBeLessThan(12);
   });
 });
 

@@ -130,7 +130,7 @@ export function reachFindings({ rig, gait, limits }: Setup, samples: Samples, he
   const { sentence, reason } = words(envelope, rig, length(value), length);
   return [
     graded(
-      { id: 'rig.reach', measure: 'outside its reach', unit: 'm', say: length, value, limit: fits, tS: samples.screenS[row], sentence, reason },
+      { id: 'rig.reach', measure: 'outside its reach', unit: 'm', say: length, value, limit: fits, screenS: samples.screenS[row], sentence, reason },
       value > tight + 1e-9 ? 'cannot' : 'tight',
     ),
   ];

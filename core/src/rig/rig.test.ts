@@ -114,8 +114,8 @@ describe('what is in the way', () => {
   it('finds the piece the camera goes through, and when', () => {
     const hit = found(past, 'rig.clear', { rigId: 'rig-gimbal', gaitId: 'gait-knees' }, [...plainPieces(), post(1, -4)]);
     expect(hit).toMatchObject({ grade: 'cannot', sentence: 'The camera goes through Pole.' });
-    expect(hit?.tS).toBeGreaterThan(4.5);
-    expect(hit?.tS).toBeLessThan(6.5);
+    expect(hit?.screenS).toBeGreaterThan(4.5);
+    expect(hit?.screenS).toBeLessThan(6.5);
   });
   it('may come close to its subject, but not through it', () => {
     const through: Move = { kind: 'slide', ...AROUND, heightM: 1, distanceM: 0.1, bearingDeg: 180, travelM: 4, skewDeg: 0 };
@@ -159,7 +159,7 @@ describe('people', () => {
     const { approaches } = read(still, { walks: [walk], timing: { ...TIMING, durationS: 10 } });
     expect(approaches[0]).toMatchObject({ name: 'Ansa' });
     // Her first step is a soft one, so the pivot, and with it the camera, is 8 cm further on.
-    expect(approaches[0].tS).toBeCloseTo(5.08, 1);
+    expect(approaches[0].screenS).toBeCloseTo(5.08, 1);
     expect(approaches[0].distanceM).toBeCloseTo(0.25, 2);
     expect(approaches[0].closingMps).toBeCloseTo(1, 1);
   });

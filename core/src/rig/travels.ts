@@ -27,7 +27,7 @@ export function travelFindings({ legs }: ShotMotion, samples: Samples): Finding[
         ? `${which} has no time to happen: the holds fill the whole duration. Shorten the holds or take longer.`
         : `${which} goes nowhere: its length is 0. Type a length, or drag one of its ends.`,
       reason: noTime ? 'The camera would have to jump.' : 'Without travel this is a still frame; if that is meant, choose “Still”.',
-      tS: samples.screenS[rowAt(samples, fromS)],
+      screenS: samples.screenS[rowAt(samples, fromS)],
       value: lengthM,
       limit: LEAST_M,
       unit: 'm',

@@ -10,7 +10,7 @@ export interface Use {
   measure: string;
   value: number;
   limit: number;
-  tS: number;
+  screenS: number;
   unit: string;
   say: (amount: number) => string;
   sentence: string;

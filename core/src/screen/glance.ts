@@ -13,8 +13,13 @@ const RAD = Math.PI / 180;
 
 /** What stands where in the picture at one moment, coarsely: for every cell of the frame the frontmost piece and how near it is. */
 export interface Glance {
+  /** Cells in all, those of the margin included. */
   widthCells: number;
   heightCells: number;
+  /** Cells of the frame itself, and how many lie around it on every side. */
+  frameWidthCells: number;
+  frameHeightCells: number;
+  marginCells: number;
   /** Row after row from the top left: index of the frontmost piece in `setup.pieces`, or `NOTHING`. */
   pieceAt: Int16Array;
   /** 1 over the depth of what stands there, 1/m; 0 for nothing. */
@@ -64,11 +69,13 @@ function meshOf(piece: Piece): Mesh {
   return mesh;
 }
 
-/** A way to look at the site of a shot through its camera: call it with a row of the samples. The same glance is written over each time. */
-export function glancer({ pieces, shot }: Setup, samples: Samples, widthCells: number): (row: number) => Glance {
+/** A way to look at the site of a shot through its camera, `frameWidthCells` across the frame and as many more on every side as `marginCells` says: call it with a row of the samples. The same glance is written over each time. */
+export function glancer({ pieces, shot }: Setup, samples: Samples, frameWidthCells: number, marginCells = 0): (row: number) => Glance {
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
-  const heightCells = Math.max(2, Math.round(widthCells / aspect));
-  const glance: Glance = { widthCells, heightCells, pieceAt: new Int16Array(widthCells * heightCells), nearness: new Float32Array(widthCells * heightCells) };
+  const frameHeightCells = Math.max(2, Math.round(frameWidthCells / aspect));
+  const [widthCells, heightCells] = [frameWidthCells + 2 * marginCells, frameHeightCells + 2 * marginCells];
+  const cells = widthCells * heightCells;
+  const glance: Glance = { widthCells, heightCells, frameWidthCells, frameHeightCells, marginCells, pieceAt: new Int16Array(cells), nearness: new Float32Array(cells) };
   const standing = pieces.map((piece, index): Standing => ({
     index,
     walk: placeOverTime(shot.walks, piece.id, piece),
@@ -78,7 +85,7 @@ export function glancer({ pieces, shot }: Setup, samples: Samples, widthCells: n
     heightM: piece.heightM,
     mesh: () => meshOf(piece),
   }));
-  const reach = Math.hypot(0.5, 0.5 / aspect);
+  const reach = Math.hypot(0.5 * (widthCells / frameWidthCells), (0.5 / aspect) * (heightCells / frameHeightCells));
   const place = new Float64Array(3);
   const through = new Float64Array(CAMERA_SIZE);
   return (row) => {
@@ -158,8 +165,8 @@ function drawPiece(glance: Glance, { corners, triangles }: Mesh, through: Float6
     const count = target === clipped ? 3 : clipNear();
     for (let k = 0; k < 3 * count; k += 3) {
       const nearness = 1 / clipped[k + 2];
-      clipped[k] = (clipped[k] * nearness + 0.5) * glance.widthCells;
-      clipped[k + 1] = (0.5 - clipped[k + 1] * nearness * aspect) * glance.heightCells;
+      clipped[k] = (clipped[k] * nearness + 0.5) * glance.frameWidthCells + glance.marginCells;
+      clipped[k + 1] = (0.5 - clipped[k + 1] * nearness * aspect) * glance.frameHeightCells + glance.marginCells;
       clipped[k + 2] = nearness;
     }
     for (let k = 1; k + 1 < count; k += 1) drawTriangle(glance, 0, 3 * k, 3 * k + 3, index);

@@ -1,7 +1,7 @@
 import { CAMERA_SIZE } from '../optics/projection';
 import type { Samples } from '../motion/sample';
 import { CLUSTER_SIZE, type SitePoints } from '../site/site-points';
-import type { PointsAt, StillPoints } from './seen-points';
+import type { PointsAt, StillPoints } from './seen-surface';
 
 /** Motion of one layer on screen as columns, one row per sample, in frame widths a second. Row 0 repeats row 1. NaN where nothing of the layer is in the picture. */
 export interface LayerMotion {
@@ -12,8 +12,10 @@ export interface LayerMotion {
   upwards: Float64Array;
   /** Root mean square speed against the subject. */
   againstSubject: Float64Array;
-  /** Points of the layer in the picture. */
+  /** Points of the layer in the picture: as many cells of a glance as it fills. */
   points: Int32Array;
+  /** How deep it lies: one over the mean nearness of its points, m. */
+  depthM: Float64Array;
 }
 
 export type LayerName = 'near' | 'far';
@@ -29,7 +31,7 @@ export interface SiteMotion {
   far: LayerMotion;
 }
 
-const SUMS = 8;
+const SUMS = 10;
 const NO_POINTS: SitePoints = { count: 0, xyzM: new Float64Array(0), spheresM: new Float64Array(0) };
 
 /** All points in every row, sorted by depth alone. */
@@ -42,7 +44,8 @@ export function everywhere(auto: SitePoints): PointsAt {
  * Screen motion of the site's points, layer by layer. `pointsAt` gives the points that can be seen in a row, those pinned to a layer apart. A point counts in row i when it is in the picture then; its
  * velocity is its displacement from row i−1 times the frame rate. `subjectDepthM` sorts the layers;
  * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with. With a
- * `stride` only every so many rows are measured, each over one frame as ever, and those between are bridged evenly.
+ * `stride` only every so many rows are measured, each over one frame as ever, and those between are bridged evenly. A layer of
+ * fewer points than `leastPoints` is not seen.
  */
 export function siteMotion(
   samples: Samples,
@@ -51,6 +54,7 @@ export function siteMotion(
   subjectRightwards: Float64Array,
   subjectUpwards: Float64Array,
   stride = 1,
+  leastPoints = 1,
 ): SiteMotion {
   const near = emptyLayer(samples.count);
   const far = emptyLayer(samples.count);
@@ -63,12 +67,12 @@ export function siteMotion(
     sumRow(samples.cameras, camera, auto.xyzM, auto.spheresM, halfHeight, subjectDepthM[row], sums);
     if (pinnedNear.count > 0) sumRow(samples.cameras, camera, pinnedNear.xyzM, pinnedNear.spheresM, halfHeight, Infinity, sums);
     if (pinnedFar.count > 0) sumRow(samples.cameras, camera, pinnedFar.xyzM, pinnedFar.spheresM, halfHeight, 0, sums);
-    settle(near, row, sums, 0, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
-    settle(far, row, sums, 4, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row]);
+    settle(near, row, sums, 0, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row], leastPoints);
+    settle(far, row, sums, 5, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row], leastPoints);
   }
   if (stride > 1) for (const layer of [near, far]) bridge(layer, samples.count, stride);
   for (const layer of [near, far])
-    for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject, layer.points]) if (samples.count > 1) column[0] = column[1];
+    for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject, layer.depthM, layer.points]) if (samples.count > 1) column[0] = column[1];
   return { near, far };
 }
 
@@ -89,7 +93,7 @@ function bridge(layer: LayerMotion, count: number, stride: number): void {
       const share = (row - from) / (to - from);
       const nearer = share < 0.5 ? from : to;
       layer.points[row] = layer.points[nearer];
-      for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject]) {
+      for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject, layer.depthM]) {
         const between = column[from] + share * (column[to] - column[from]);
         column[row] = Number.isNaN(between) ? column[nearer] : between;
       }
@@ -99,12 +103,12 @@ function bridge(layer: LayerMotion, count: number, stride: number): void {
 
 function emptyLayer(count: number): LayerMotion {
   const gap = () => new Float64Array(count).fill(NaN);
-  return { speed: gap(), rightwards: gap(), upwards: gap(), againstSubject: gap(), points: new Int32Array(count) };
+  return { speed: gap(), rightwards: gap(), upwards: gap(), againstSubject: gap(), depthM: gap(), points: new Int32Array(count) };
 }
 
 /**
  * One row of the hot loop: passes over clusters outside the picture, then adds to the sums points, squared displacement, and
- * displacement right and up of the near layer (sums 0 to 3) and the far layer (4 to 7), in frame widths a frame.
+ * displacement right and up, in frame widths a frame, and nearness, of the near layer (sums 0 to 4) and the far layer (5 to 9).
  *
  * What makes it quick: across and up are scaled so that the picture's edge lies at the depth itself (one comparison a
  * side); a cluster wholly inside the picture and one layer needs no tests at all; only points in the picture pay for the
@@ -126,8 +130,8 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
   const sideReach = Math.sqrt((a0 - c0) ** 2 + (a1 - c1) ** 2 + (a2 - c2) ** 2);
   const upReach = Math.sqrt((b0 - c0) ** 2 + (b1 - c1) ** 2 + (b2 - c2) ** 2);
   const size = xyzM.length;
-  let nearCount = 0, nearAcross2 = 0, nearUp2 = 0, nearAcross = 0, nearUp = 0; // prettier-ignore
-  let farCount = 0, farAcross2 = 0, farUp2 = 0, farAcross = 0, farUp = 0; // prettier-ignore
+  let nearCount = 0, nearAcross2 = 0, nearUp2 = 0, nearAcross = 0, nearUp = 0, nearNearness = 0; // prettier-ignore
+  let farCount = 0, farAcross2 = 0, farUp2 = 0, farAcross = 0, farUp = 0, farNearness = 0; // prettier-ignore
   for (let sphere = 0, from = 0; from < size; sphere += 4, from += CLUSTER_SIZE * 3) {
     const cx = spheresM[sphere];
     const cy = spheresM[sphere + 1];
@@ -142,7 +146,7 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
     const to = Math.min(size, from + CLUSTER_SIZE * 3);
     const whole = outAcross < -radius * sideReach && outUp < -radius * upReach && (ahead + radius < nearM || ahead - radius > farM) && ahead - radius > 2 * NEAR_PLANE_M;
     if (whole && r0 * cx + r1 * cy + r2 * cz + r3 - radius > NEAR_PLANE_M) {
-      let across2 = 0, up2 = 0, acrossSum = 0, upSum = 0; // prettier-ignore
+      let across2 = 0, up2 = 0, acrossSum = 0, upSum = 0, nearness = 0; // prettier-ignore
       for (let i = from; i < to; i += 3) {
         const x = xyzM[i];
         const y = xyzM[i + 1];
@@ -156,6 +160,7 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
         up2 += up * up;
         acrossSum += across;
         upSum += up;
+        nearness += share * was;
       }
       const held = (to - from) / 3;
       if (ahead < nearM) {
@@ -164,12 +169,14 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
         nearUp2 += up2;
         nearAcross += acrossSum;
         nearUp += upSum;
+        nearNearness += nearness;
       } else {
         farCount += held;
         farAcross2 += across2;
         farUp2 += up2;
         farAcross += acrossSum;
         farUp += upSum;
+        farNearness += nearness;
       }
       continue;
     }
@@ -194,12 +201,14 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
         nearUp2 += up * up;
         nearAcross += across;
         nearUp += up;
+        nearNearness += share * was;
       } else {
         farCount += 1;
         farAcross2 += across * across;
         farUp2 += up * up;
         farAcross += across;
         farUp += up;
+        farNearness += share * was;
       }
     }
   }
@@ -208,17 +217,20 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
   sums[1] += nearAcross2 / 4 + nearUp2 * back * back;
   sums[2] += nearAcross / 2;
   sums[3] += nearUp * back;
-  sums[4] += farCount;
-  sums[5] += farAcross2 / 4 + farUp2 * back * back;
-  sums[6] += farAcross / 2;
-  sums[7] += farUp * back;
+  sums[4] += nearNearness;
+  sums[5] += farCount;
+  sums[6] += farAcross2 / 4 + farUp2 * back * back;
+  sums[7] += farAcross / 2;
+  sums[8] += farUp * back;
+  sums[9] += farNearness;
 }
 
 /** Turns a row's sums into speeds. The speed against the subject follows from the same sums: mean |v − s|² = mean |v|² − 2 s·mean v + |s|². */
-function settle(layer: LayerMotion, row: number, sums: Float64Array, from: number, rateHz: number, subjectRight: number, subjectUp: number): void {
+function settle(layer: LayerMotion, row: number, sums: Float64Array, from: number, rateHz: number, subjectRight: number, subjectUp: number, leastPoints: number): void {
   const count = sums[from];
   layer.points[row] = count;
-  if (count === 0) return;
+  if (count < leastPoints) return;
+  layer.depthM[row] = count / sums[from + 4];
   const square = (sums[from + 1] / count) * rateHz * rateHz;
   const right = (sums[from + 2] / count) * rateHz;
   const up = (sums[from + 3] / count) * rateHz;

@@ -4,15 +4,23 @@ import { sampleShot } from '../motion/shown';
 import { DEFAULT_AIM } from '../model/defaults';
 import type { Shot } from '../model/shot';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
-import { screenMotion } from './screen-motion';
+import { FELT_S, screenMotion } from './screen-motion';
+import { everywhere, siteMotion } from './layer-speed';
+import { pointsOf } from '../site/site-points';
+import type { Samples } from '../motion/sample';
 import { subjectInFrame } from './subject-in-frame';
 
 const SHARP = { durationS: 6, holdStartS: 1, featherInS: 0, featherOutS: 0, holdEndS: 1, featherShape: 'minimumJerk' as const };
+/** Layers in which nothing is seen: the probes at the subject are left. */
+function nothingSeen(samples: Samples) {
+  const still = new Float64Array(samples.count);
+  return siteMotion(samples, everywhere(pointsOf([], [], [])), samples.subjectDistanceM, still, still);
+}
 const measured = (edit: (shot: Shot) => Shot) => {
   const setup = plainSetup(edit);
   const samples = sampleShot(setup);
   const subject = subjectInFrame(samples, setup.subject);
-  return { setup, samples, subject, acceleration: screenMotion(samples, subject.depthM).acceleration };
+  return { setup, samples, subject, acceleration: screenMotion(samples, subject.depthM, nothingSeen(samples)).acceleration };
 };
 /** A level slide that never turns: everything at one depth moves alike, so that its screen motion follows from similar triangles. */
 const slide = (timing: Shot['timing'], travelM = 1.2) =>
@@ -56,17 +64,17 @@ describe('acceleration on screen', () => {
     const { acceleration } = measured(slide(SHARP));
     for (const row of [40, 70, 110]) expect(acceleration[row]).toBeLessThan(1e-6);
   });
-  it('of a start without a feather is the whole speed in one frame', () => {
+  it('of a start without a feather is the whole speed over the time in which it is felt', () => {
     const { samples, acceleration } = measured(slide(SHARP));
     const speed = ((35 / samples.frameWidthMm) * (1.2 / 4)) / 4;
     const start = Math.round(SHARP.holdStartS * samples.frameRateHz);
-    expect(acceleration[start]).toBeCloseTo(speed * samples.frameRateHz, 6);
+    expect(acceleration[start]).toBeCloseTo(speed / FELT_S, 6);
   });
   it.each(['minimumJerk', 'cosine', 'constantAcceleration'] as const)('of a %s feather peaks at its steepest rise times speed over duration', (featherShape) => {
     const timing = { durationS: 8, holdStartS: 1, featherInS: 2, featherOutS: 2, holdEndS: 1, featherShape };
     const setup = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
     const samples = sampleShot(setup);
-    const { acceleration } = screenMotion(samples, subjectInFrame(samples, setup.subject).depthM);
+    const { acceleration } = screenMotion(samples, subjectInFrame(samples, setup.subject).depthM, nothingSeen(samples));
     const { area, peakSlope } = FEATHERS[featherShape];
     const cruisingMps = 1.2 / (2 + 4 * area);
     const expected = ((35 / samples.frameWidthMm) * (cruisingMps / 4) * peakSlope) / 2;

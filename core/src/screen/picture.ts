@@ -1,14 +1,12 @@
 import type { Words } from '../model/finding';
-import type { PieceLayer } from '../model/piece';
 import type { Setup } from '../model/shoot';
 import { motionOf, type ShotMotion } from '../motion/legs';
 import { playingOf } from '../motion/playback';
 import { asShown } from '../motion/shown';
 import { filmShot, type Samples } from '../motion/sample';
-import { sitePoints, type Lattice } from '../site/site-points';
 import { glancer } from './glance';
 import { SeenPieces, type PieceSeen } from './seen-pieces';
-import { GLANCE_CELLS, glanceRows, SeenPoints, stillPieces, type PointsAt, type StillPoints } from './seen-points';
+import { GLANCE_CELLS, MARGIN_CELLS, nearnessM, SeenSurface, stretchEnd, type PointsAt } from './seen-surface';
 import { siteMotion, type SiteMotion } from './layer-speed';
 import { screenMotion, type ScreenMotion } from './screen-motion';
 import { visibleShare } from './visible-share';
@@ -36,39 +34,9 @@ export interface Picture {
 }
 
 /** Layers are measured at no more rows a second than this: they are judged over 0.4 s. */
-export const LAYER_ROWS_HZ = 24;
-const FINE_PER_SIDE = 17;
-const COARSE_PER_SIDE = 15;
-
-/** How far the camera is from the pivot on the ground, on average over start, middle and end; metres, at least half a metre. */
-function reachM({ placeAt, pivot, startS, endS }: ShotMotion): number {
-  const place = new Float64Array(3);
-  let distanceM = 0;
-  for (const share of [0, 0.5, 1]) {
-    placeAt(startS + share * (endS - startS), place);
-    distanceM += Math.hypot(place[0] - pivot.xM, place[1] - pivot.yM, share === 0 ? 0 : place[2] - pivot.zM) / 3;
-  }
-  return Math.max(distanceM, 0.5);
-}
-
-/**
- * The points of the site that stay still in this shot, with the ground: everything in proportion to the camera's
- * distance, a fine ground lattice about the pivot that reaches past the camera and a coarse one far around it.
- */
-export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
-  const reach = reachM(motion);
-  const { xM, yM } = motion.pivot;
-  const lattices: Lattice[] = [
-    { xM, yM, spacingM: reach / 7, perSide: FINE_PER_SIDE },
-    { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
-  ];
-  const still = new Set(stillPieces(setup).map(({ id }) => id));
-  const focus = { xM, yM, spacingM: reach / 6 };
-  const ofLayer = (layer: PieceLayer, ground: Lattice[]) =>
-    sitePoints(setup.pieces, focus, ground, new Set(setup.pieces.filter((piece) => piece.layer !== layer || !still.has(piece.id)).map(({ id }) => id)));
-  return { auto: ofLayer('auto', lattices), near: ofLayer('near', []), far: ofLayer('far', []) };
-}
-
+export const LAYER_ROWS_HZ = 12;
+/** A layer that fills fewer cells of a glance, 0.3% of the frame, is not seen to move. */
+const LEAST_CELLS = 7;
 /** How closely a picture is measured. */
 export interface Care {
   /** The visible share of the subject is counted; NaN otherwise. */
@@ -87,7 +55,7 @@ export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CAR
   const subject = subjectInFrame(samples, setup.subject);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
-  const { pointsAt, pieces } = lookThrough(setup, motion, samples, care.glancesHz);
+  const { pointsAt, pieces } = lookThrough(setup, samples, depthM, care.glancesHz);
   const site = siteMotion(
     samples,
     pointsAt,
@@ -95,6 +63,7 @@ export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CAR
     orZero(whileInFrame(subject, subject.rightwards)),
     orZero(whileInFrame(subject, subject.upwards)),
     Math.max(1, Math.floor(samples.frameRateHz / LAYER_ROWS_HZ)),
+    LEAST_CELLS,
   );
   return {
     setup,
@@ -105,24 +74,30 @@ export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CAR
     visible: care.sight ? visibleShare(setup, samples) : new Float64Array(samples.count).fill(NaN),
     site,
     depthM,
-    screen: screenMotion(samples, depthM),
+    screen: screenMotion(samples, depthM, site),
     pieces,
     words,
   };
 }
 
-/** Glances through the camera again and again: which of the site's points can be seen, and what is seen of each piece. */
-function lookThrough(setup: Setup, motion: ShotMotion, samples: Samples, glancesHz: number): { pointsAt: PointsAt; pieces: PieceSeen[] } {
-  const glance = glancer(setup, samples, GLANCE_CELLS);
-  const { rows, stretch } = glanceRows(samples, glancesHz);
-  const points = new SeenPoints(stillPoints(setup, motion), samples, setup.pieces.length > 0);
+/** Glances through the camera again and again: what of the site fills the picture, and what is seen of each piece. */
+function lookThrough(setup: Setup, samples: Samples, depthM: Float64Array, glancesHz: number): { pointsAt: PointsAt; pieces: PieceSeen[] } {
+  const glance = glancer(setup, samples, GLANCE_CELLS, MARGIN_CELLS);
+  const surface = new SeenSurface(setup, samples);
   const pieces = new SeenPieces(setup.pieces);
-  for (const row of rows) {
-    const seen = glance(row);
-    points.add(row, seen);
-    pieces.add(samples.screenS[row], seen);
+  const from: number[] = [];
+  let nearM = Infinity;
+  for (let row = 0; row < samples.count;) {
+    const end = stretchEnd(samples, row, Math.min(nearM, depthM[row] / 2), glancesHz);
+    const middle = (row + end - 1) >> 1;
+    const seen = glance(middle);
+    surface.add(middle, seen);
+    pieces.add(samples.screenS[middle], seen);
+    nearM = nearnessM(seen);
+    from.push(row);
+    row = end;
   }
-  return { pointsAt: points.at(stretch), pieces: pieces.seen() };
+  return { pointsAt: surface.at(from), pieces: pieces.seen() };
 }
 
 /** Without a subject in view, layers are compared with a still picture. */

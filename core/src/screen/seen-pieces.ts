@@ -1,7 +1,7 @@
 import type { Piece } from '../model/piece';
 import type { Glance } from './glance';
 
-/** What the audience gets to see of a piece. Times are those of the glances, to half a second. */
+/** What the audience gets to see of a piece. Times are those of the glances. */
 export interface PieceSeen {
   pieceId: string;
   name: string;
@@ -23,13 +23,14 @@ export class SeenPieces {
     this.found = new Array<PieceSeen | undefined>(pieces.length).fill(undefined);
   }
 
-  add(screenS: number, { pieceAt }: Glance): void {
+  add(screenS: number, { pieceAt, widthCells, frameWidthCells, frameHeightCells, marginCells }: Glance): void {
     const { cells, found } = this;
     cells.fill(0);
-    for (let cell = 0; cell < pieceAt.length; cell += 1) if (pieceAt[cell] >= 0) cells[pieceAt[cell]] += 1;
+    for (let line = marginCells; line < marginCells + frameHeightCells; line += 1)
+      for (let cell = line * widthCells + marginCells; cell < line * widthCells + marginCells + frameWidthCells; cell += 1) if (pieceAt[cell] >= 0) cells[pieceAt[cell]] += 1;
     for (let index = 0; index < cells.length; index += 1) {
       if (cells[index] === 0) continue;
-      const share = cells[index] / pieceAt.length;
+      const share = cells[index] / (frameWidthCells * frameHeightCells);
       const { id, name } = this.pieces[index];
       const row = (found[index] ??= { pieceId: id, name, largestShare: 0, largestS: screenS, fromS: screenS, toS: screenS });
       row.toS = screenS;

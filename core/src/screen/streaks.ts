@@ -2,10 +2,10 @@ import type { Setup } from '../model/shoot';
 import { motionOf } from '../motion/legs';
 import type { Samples } from '../motion/sample';
 import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
-import { stillPoints } from './picture';
 import { glancer, seenDepthM } from './glance';
 import { FAR_SHARE, NEAR_SHARE, type LayerName } from './layer-speed';
-import { GLANCE_CELLS } from './seen-points';
+import { GLANCE_CELLS } from './seen-surface';
+import { stillPoints } from './still-points';
 
 /** Where a still point of the site was in the picture a moment ago and where it will be: u in frame widths and v in frame heights from the centre. */
 export interface Streak {

@@ -30,6 +30,11 @@ export function isInFrame({ u, v }: Pick<SubjectInFrame, 'u' | 'v'>, row: number
   return Math.abs(u[row]) <= EDGE && Math.abs(v[row]) <= EDGE;
 }
 
+/** Whether the subject's middle is inside the frame itself in a row: what is said to be in the picture, or out of it. */
+export function isShown({ u, v }: Pick<SubjectInFrame, 'u' | 'v'>, row: number): boolean {
+  return Math.abs(u[row]) <= 0.5 && Math.abs(v[row]) <= 0.5;
+}
+
 /** A column where the subject is in the picture; NaN elsewhere: what it does out of sight is not seen. */
 export function whileInFrame(subject: SubjectInFrame, column: Float64Array): Float64Array {
   return column.map((value, row) => (isInFrame(subject, row) ? value : NaN));

@@ -91,8 +91,8 @@ describe('a reveal', () => {
     const reveal = found(slideOut, [figure, screenWall], { ...TIMING, featherInS: 1, featherOutS: 1 });
     expect(reveal?.grade).toBe('calm');
     expect(reveal?.sentence).toMatch(/^Ansa comes into sight at \d\.\d s, within \d\.\d s\.$/);
-    expect(reveal?.tS).toBeGreaterThan(1);
-    expect(reveal?.tS).toBeLessThan(7);
+    expect(reveal?.screenS).toBeGreaterThan(1);
+    expect(reveal?.screenS).toBeLessThan(7);
   });
   it('is told of when all of it lies in a feather', () => {
     const sleepy = found({ ...slideOut, travelM: 5 }, [figure, screenWall], { ...TIMING, featherInS: 6, featherOutS: 0.5 });

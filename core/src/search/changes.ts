@@ -8,7 +8,7 @@ import { sampleShot } from '../motion/shown';
 import * as aim from './aim-levers';
 import { aside, foreground } from './foreground';
 import * as lever from './levers';
-import type { Change } from './levers';
+import type { Change, Rung } from './levers';
 
 const SHORTER = [0.9, 0.8, 0.7, 0.6, 0.5, 0.4, 0.3, 0.2];
 const FARTHER = [1.1, 1.25, 1.4, 1.6, 1.8, 2.2, 2.6, 3];
@@ -209,7 +209,8 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
   'rig.roll': otherRig,
   'rig.reach': ({ setup, kit, units }) => [lever.walkIt(setup, kit.gaits), lever.travel(setup, SHORTER, units), ...each(lever.otherRig(setup, kit))],
   'rig.tilt': otherRig,
-  stagger: ({ setup }) => [lever.slowMotion(setup), lever.noSlower(setup)],
+  stagger: ({ setup }) => [lever.slowMotion(setup), lever.noSlower(setup), lever.evenSteps(setup)],
+  ramp: ({ setup }) => [lever.gentlerRamp(setup)],
   'rig.frames': ({ setup, kit }) => [lever.fewerFrames(setup), ...each(lever.anyCamera(setup, kit.cameras))],
   'rig.buffer': ({ setup }) => [lever.shorter(setup), lever.fewerFrames(setup)],
   'rig.lens': ({ setup, kit }) => [lever.insideLens(setup), ...each(lever.otherLens(setup, kit.lenses))],
@@ -236,9 +237,12 @@ function focusOnTheWay(setup: Setup, units: Units): Change[] {
 /** What could cure a finding, most natural first; of a chain, the move is changed in which the trouble lies. Empty when nothing but another idea helps. */
 export function changesFor(finding: Finding, setup: Setup, kit: Kit, units: Units): Change[] {
   const { shot } = setup;
-  const index = finding.id === 'start' ? 0 : finding.id === 'stop' ? shot.then.length : legAt(shot, playingOf(shot, shotDurationS(shot)).actionAt(finding.tS));
+  const index = finding.id === 'start' ? 0 : finding.id === 'stop' ? shot.then.length : legAt(shot, playingOf(shot, shotDurationS(shot)).actionAt(finding.screenS));
   const { move, timing } = legsOf(shot)[index];
   const changes = CURES[finding.id]?.({ finding, setup: { ...setup, shot: { ...shot, move, timing } }, kit, units }) ?? [];
   const back = (changed: Shot): Shot => withLeg({ ...changed, move: shot.move, timing: shot.timing }, index, (leg) => ({ ...leg, move: changed.move, timing: changed.timing }));
-  return changes.filter((change) => change.length > 0).map((change) => change.map((rung) => ({ ...rung, shot: back(rung.shot) })));
+  // Of a chain it is said which move is meant, where it is one.
+  const said = ({ shot: changed, instruction }: Rung) =>
+    shot.then.length === 0 || (changed.move === move && changed.timing === timing) ? instruction : `In move ${index + 1}: ${instruction.charAt(0).toLowerCase()}${instruction.slice(1)}`;
+  return changes.filter((change) => change.length > 0).map((change) => change.map((rung) => ({ ...rung, instruction: said(rung), shot: back(rung.shot) })));
 }

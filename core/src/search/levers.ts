@@ -8,7 +8,7 @@ import { vehicleCouldGo } from '../rig/vehicle-way';
 import type { Kit } from '../model/kit';
 import type { Setup } from '../model/shoot';
 import type { Piece } from '../model/piece';
-import { STICK_SPEEDS, type Shot } from '../model/shot';
+import { shotDurationS, STICK_SPEEDS, type Shot } from '../model/shot';
 import { sayLength, trim, type Units } from '../model/units';
 import { settable } from '../motion/moves/recipe';
 import { recipeOf } from '../motion/moves';
@@ -277,3 +277,24 @@ export function longerLens({ shot, lens }: Setup): Change {
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Recorded at a whole multiple of what is shown. */
+export function evenSteps({ shot, camera }: Setup): Change {
+  return camera.frameRatesHz
+    .filter((hz) => hz >= shot.frameRateHz && Math.abs(hz / shot.frameRateHz - Math.round(hz / shot.frameRateHz)) < 1e-3)
+    .sort((a, b) => Math.abs(a - shot.captureRateHz) - Math.abs(b - shot.captureRateHz))
+    .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second` }));
+}
+
+/** A ramp that changes over longer: its points drawn apart about their middle, as far as the action goes. */
+export function gentlerRamp({ shot }: Setup): Change {
+  const { playback } = shot;
+  if (playback.ramp.length < 2) return [];
+  const middle = (playback.ramp[0].atS + playback.ramp[playback.ramp.length - 1].atS) / 2;
+  const lengthS = shotDurationS(shot);
+  return [1.3, 1.6, 2, 2.5, 3].flatMap((times) => {
+    const ramp = playback.ramp.map((point) => ({ ...point, atS: Math.round((middle + (point.atS - middle) * times) * 10) / 10 }));
+    if (ramp[0].atS < 0 || ramp[ramp.length - 1].atS > lengthS) return [];
+    return [{ shot: { ...shot, playback: { ...playback, ramp } }, instruction: `Change the speed from ${trim(ramp[0].atS, 1)} s to ${trim(ramp[ramp.length - 1].atS, 1)} s of the action` }];
+  });
+}

@@ -1,6 +1,6 @@
 import type { Move } from '../model/move';
 import type { Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
+import { legsOf, withLeg, type Shot } from '../model/shot';
 
 /**
  * A shot changed by hand as an instruction says, with the numbers as they are printed: what a person does who reads the
@@ -8,6 +8,15 @@ import type { Shot } from '../model/shot';
  * carried on). Null where the sentence says nothing that is typed.
  */
 export function followed(shoot: Shoot, begun: Shot, instruction: string): Shot | null {
+  const inMove = /^In move (\d+): (.)(.*)$/.exec(instruction);
+  if (inMove) {
+    const index = Number(inMove[1]) - 1;
+    const { move, timing } = legsOf(begun)[index];
+    // As if that move were the whole shot, then put back into its place.
+    const alone = followed(shoot, { ...begun, move, timing, then: [] }, `${inMove[2].toUpperCase()}${inMove[3]}`);
+    return alone && withLeg({ ...begun }, index, (leg) => ({ ...leg, move: alone.move, timing: alone.timing }));
+  }
+  if (begun.then.length > 0 && /^(Take [\d.]+ s|Feather)/.test(instruction)) return null;
   const number = (pattern: RegExp): number[] | null =>
     pattern
       .exec(instruction)

@@ -24,12 +24,12 @@
 {/snippet}
 
 <div class="finding" class:chosen>
-  <button class="lead" aria-pressed={chosen} aria-label="{finding.grade}: {finding.sentence} Show it at {finding.tS.toFixed(1)} seconds" onclick={onchoose}>
+  <button class="lead" aria-pressed={chosen} aria-label="{finding.grade}: {finding.sentence} Show it at {finding.screenS.toFixed(1)} seconds" onclick={onchoose}>
     <span class="shrink-0 pt-1"><GradeMark grade={finding.grade} /></span>
     <span class="min-w-0 leading-snug">
       <b class="word" class:hard={severity(finding) === 2} class:soft={severity(finding) === 1}>{finding.grade}</b>
       {finding.sentence}
-      <span class="when">at {finding.tS.toFixed(1)} s</span>
+      <span class="when">at {finding.screenS.toFixed(1)} s</span>
     </span>
   </button>
   {#if trouble}

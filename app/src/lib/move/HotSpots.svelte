@@ -8,22 +8,22 @@
     findings: readonly Finding[];
     samples: Samples;
     view: PlanView;
-    onseek: (tS: number) => void;
+    onseek: (screenS: number) => void;
   }
   let { findings, samples, view, onseek }: Props = $props();
 
   /** What the rig cannot do, or the picture will not bear, where it happens; one mark for what happens together. */
   const hot = $derived.by(() => {
-    const marks: { x: number; y: number; tS: number; said: string; hard: boolean }[] = [];
+    const marks: { x: number; y: number; screenS: number; said: string; hard: boolean }[] = [];
     for (const finding of findings) {
       if (severity(finding) === 0 || finding.grade === 'ripple') continue;
-      const i = Math.min(samples.count - 1, Math.max(0, Math.round(finding.tS * samples.frameRateHz)));
+      const i = Math.min(samples.count - 1, Math.max(0, Math.round(finding.screenS * samples.frameRateHz)));
       const [x, y] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
       const near = marks.find((mark) => Math.hypot(mark.x - x, mark.y - y) < 18);
       if (near) {
         near.said += `\n${finding.sentence}`;
         near.hard ||= severity(finding) === 2;
-      } else marks.push({ x, y, tS: finding.tS, said: finding.sentence, hard: severity(finding) === 2 });
+      } else marks.push({ x, y, screenS: finding.screenS, said: finding.sentence, hard: severity(finding) === 2 });
     }
     return marks;
   });
@@ -40,12 +40,12 @@
     transform="translate({mark.x} {mark.y - 17})"
     onclick={(event) => {
       event.stopPropagation();
-      onseek(mark.tS);
+      onseek(mark.screenS);
     }}
     onkeydown={(event) => {
       if (event.key !== 'Enter') return;
       event.stopPropagation();
-      onseek(mark.tS);
+      onseek(mark.screenS);
     }}
   >
     <title>{mark.said}</title>

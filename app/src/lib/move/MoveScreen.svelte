@@ -124,13 +124,13 @@
 
   const chosen = $derived(live.reading?.findings.find((finding) => finding.id === chosenId) ?? null);
 
-  function seek(tS: number) {
+  function seek(screenS: number) {
     playhead.pause();
     playhead.toTime(tS);
   }
 
   function choose(finding: Finding) {
-    seek(finding.tS);
+    seek(finding.screenS);
     chosenId = chosenId === finding.id ? null : finding.id;
   }
 

@@ -190,10 +190,10 @@
       {/each}
     {/each}
     {#each troubles as finding (finding.id)}
-      {#if finding.id === chosenId}<rect class="chosen" x={x(finding.tS) - 12} y="0" width="24" height={MARKS} rx="9" />{/if}
+      {#if finding.id === chosenId}<rect class="chosen" x={x(finding.screenS) - 12} y="0" width="24" height={MARKS} rx="9" />{/if}
       <path
         class={severity(finding) === 2 ? 'jag' : 'wave'}
-        transform="translate({x(finding.tS) - 9} 1)"
+        transform="translate({x(finding.screenS) - 9} 1)"
         d={severity(finding) === 2 ? 'M0 8h3l3-7 4 13 3-6h4' : 'M0 8c2.2-6 4.4-6 6.6 0s4.4 6 6.6 0 3-4 4-4'}
       >
         <title>{finding.sentence}</title>

@@ -100,7 +100,7 @@ describe('a second shape', () => {
     expect(found('alsoShape', FULL, aim(0, 0), plainPieces(), { alsoShape: 'upright' })?.grade).toBe('calm');
     expect(found('alsoShape', FULL, aim(0.25, 0), plainPieces(), { alsoShape: 'upright' })).toMatchObject({
       grade: 'ripple',
-      sentence: 'Ansa leaves the upright cut for 8.0 s, from 0.0 s on.',
+      sentence: 'Ansa is not whole in the upright cut for 8.0 s, from 0.0 s on.',
     });
     expect(found('alsoShape', FULL)).toBeUndefined();
   });

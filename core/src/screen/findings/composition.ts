@@ -1,10 +1,10 @@
-import { gradeAbove, gradeBelow, percent, seconds, type Finding } from '../../model/finding';
+import { gradeAbove, gradeBelow, lasting, percent, seconds, stretchWords, type Finding } from '../../model/finding';
 import { trim } from '../../model/units';
-import { largest, smoothed } from '../../motion/columns';
+import { largest, longestRun, smoothed } from '../../motion/columns';
 import { subjectInOf } from '../../motion/legs';
 import type { Picture } from '../picture';
 import { figureShare, shotSize, STANDING_M } from '../shot-size';
-import { isInFrame } from '../subject-in-frame';
+import { isInFrame, isShown } from '../subject-in-frame';
 
 /** Looks and head room are judged over this long: a figure that passes is not framed. */
 const HELD_S = 1;
@@ -53,18 +53,25 @@ function framedRows({ setup, subject, motion, samples }: Picture, shares: Float6
 
 function sizeAndPlace({ setup, samples, subject }: Picture, shares: Float64Array): Finding[] {
   if (!setup.subject) return [];
-  const shown = Array.from({ length: samples.count }, (_, row) => row).filter((row) => isInFrame(subject, row));
+  const shown = Array.from({ length: samples.count }, (_, row) => row).filter((row) => isShown(subject, row));
   if (shown.length === 0) return [];
   const say = (row: number) => `${shotSize(shares[row])}, ${placeWords(subject.u[row])}`;
   const [first, last] = [shown[0], shown[shown.length - 1]];
   const [start, end] = [say(first), say(last)];
+  const places = shown.map((row) => subject.u[row]);
+  const [leftmost, rightmost] = [Math.min(...places), Math.max(...places)];
+  const crosses = start === end && rightmost - leftmost > CROSSES;
   return [
     {
       id: 'composition',
       grade: 'calm',
-      sentence: start === end ? `${setup.subject.name}: ${start} throughout.` : `${setup.subject.name}: ${start} at first; at last ${end}.`,
+      sentence: crosses
+        ? `${setup.subject.name}: ${start} at first and at last; on the way from ${placeWords(leftmost)} to ${placeWords(rightmost)}.`
+        : start === end
+          ? `${setup.subject.name}: ${start} throughout.`
+          : `${setup.subject.name}: ${start} at first; at last ${end}.`,
       reason: `The size is named by how much of the frame height a standing figure fills: ${percent(shares[first])} at first, ${percent(shares[last])} at last.`,
-      tS: samples.screenS[first],
+      screenS: samples.screenS[first],
       value: shares[first],
       limit: 0,
       unit: 'frame heights',
@@ -73,6 +80,9 @@ function sizeAndPlace({ setup, samples, subject }: Picture, shares: Float64Array
     },
   ];
 }
+
+/** Going about by more than this, frame widths, is not staying in a place. */
+const CROSSES = 0.15;
 
 /** Where across the frame something stands, in words. */
 export function placeWords(u: number): string {
@@ -87,7 +97,7 @@ export function placeWords(u: number): string {
 function headRoom({ setup, samples, subject }: Picture, shares: Float64Array, framed: (row: number) => boolean): Finding[] {
   const { limits } = setup;
   const room = Float64Array.from({ length: samples.count }, (_, row) => (framed(row) && shares[row] < HEAD_MAY_BE_CUT && subject.topV[row] <= 0.5 ? 0.5 - subject.topV[row] : NaN));
-  const least = largest(smoothed(room, HELD_S * samples.frameRateHz).map((value) => -value));
+  const least = largest(room.map((value) => -value));
   const most = largest(smoothed(room.map((value, row) => (shares[row] >= CUT ? value : NaN)), HELD_S * samples.frameRateHz)); // prettier-ignore
   if (!least) return [];
   const tight = -least.value < limits.headRoomLeast;
@@ -104,7 +114,7 @@ function headRoom({ setup, samples, subject }: Picture, shares: Float64Array, fr
           ? `There is much air above ${setup.subject?.name}’s head: ${percent(value)} of the height; up to ${percent(limit)} at this size.`
           : `${setup.subject?.name}’s head has room: ${percent(value)} of the height above it at least.`,
       reason: 'Too little room presses the head down, too much makes a figure sink.',
-      tS: samples.screenS[row],
+      screenS: samples.screenS[row],
       value,
       limit,
       unit: 'frame heights',
@@ -138,7 +148,7 @@ function lookRoom({ setup, samples, subject, motion }: Picture, framed: (row: nu
           ? `${setup.subject?.name} has room ahead: ${percent(value)} of the width at least.`
           : `${setup.subject?.name} looks out of the frame: ${percent(value)} of the width ahead; from ${percent(limit)} on there is room to look and go into.`,
       reason: 'People look where a figure looks or goes; an edge there stops the eye.',
-      tS: samples.screenS[least.row],
+      screenS: samples.screenS[least.row],
       value,
       limit,
       unit: 'frame widths',
@@ -151,17 +161,14 @@ function lookRoom({ setup, samples, subject, motion }: Picture, framed: (row: nu
 /** For how long the lower edge stays at one joint. */
 function joints({ setup, samples, subject }: Picture, framed: (row: number) => boolean): Finding[] {
   const { limits } = setup;
-  let worst: { name: string; rows: number; row: number } | null = null;
+  let worst: { name: string; rows: number; row: number; stretches: number } | null = null;
   for (const [name, height] of JOINTS) {
-    let [rows, row] = [0, -1];
-    for (let i = 0; i < samples.count; i += 1) {
-      if (!framed(i) || !(subject.baseV[i] < -0.5)) continue;
-      const cut = (-0.5 - subject.baseV[i]) / (subject.topV[i] - subject.baseV[i]);
-      if (Math.abs(cut - height) > JOINT_BAND) continue;
-      if (row < 0) row = i;
-      rows += 1;
-    }
-    if (row >= 0 && (worst === null || rows > worst.rows)) worst = { name, rows, row };
+    const run = longestRun(samples.count, (row) => {
+      if (!framed(row) || !(subject.baseV[row] < -0.5)) return false;
+      const cut = (-0.5 - subject.baseV[row]) / (subject.topV[row] - subject.baseV[row]);
+      return Math.abs(cut - height) <= JOINT_BAND;
+    });
+    if (run && (worst === null || run.rows > worst.rows)) worst = { name, ...run };
   }
   if (!worst) return [];
   const value = worst.rows / samples.frameRateHz;
@@ -170,13 +177,13 @@ function joints({ setup, samples, subject }: Picture, framed: (row: number) => b
     {
       id: 'joints',
       grade: gradeAbove(value, limit, Infinity),
-      sentence: `The lower edge cuts ${setup.subject?.name} at the ${worst.name} for ${seconds(value)}${value > limit ? `; up to ${seconds(limit)} it only passes` : ', in passing'}.`,
+      sentence: `The lower edge cuts ${setup.subject?.name} at the ${worst.name} for ${lasting(value)}${value > limit ? `; up to ${seconds(limit)} it only passes` : ', in passing'}.`,
       reason: 'Between joints a cut looks chosen; through them the limb seems to end there.',
-      tS: samples.screenS[worst.row],
+      screenS: samples.screenS[worst.row],
       value,
       limit,
       unit: 's',
-      said: seconds(value),
+      said: lasting(value),
       measure: 'time at a joint',
     },
   ];
@@ -194,35 +201,41 @@ function alsoShape({ setup, samples, subject, motion }: Picture): Finding[] {
   const { alsoShape: shape } = setup.delivery;
   const inner = innerArea(shape, samples.frameWidthMm / samples.frameHeightMm);
   if (!inner || !setup.subject) return [];
-  let [rows, first] = [0, -1];
-  for (let row = 0; row < samples.count; row += 1) {
-    if (!isInFrame(subject, row)) continue;
-    const inside = Math.abs(subject.u[row]) <= inner.halfWidth && Math.min(subject.topV[row], 0.5) <= inner.halfHeight + 1e-9 && subject.topV[row] >= -inner.halfHeight;
-    if (inside) continue;
-    if (first < 0) first = row;
-    rows += 1;
-  }
-  const value = rows / samples.frameRateHz;
+  // Of a figure all of it across and its head; of a thing most of it: the part that matters, not its middle.
+  const figure = setup.subject.kind === 'figure';
+  const outside = longestRun(samples.count, (row) => {
+    if (!isShown(subject, row)) return false;
+    const { u, topV } = subject;
+    const acrossOut = Math.abs(u[row]) + subject.halfWidth[row] * (figure ? BODY : THING) - inner.halfWidth;
+    // Wider than the cut altogether: what matters is that its middle fills it.
+    const tooWide = subject.halfWidth[row] * (figure ? BODY : THING) > inner.halfWidth;
+    const across = tooWide ? Math.abs(u[row]) > inner.halfWidth / 2 : acrossOut > 1e-9;
+    return across || Math.min(topV[row], 0.5) > inner.halfHeight + 1e-9 || topV[row] < -inner.halfHeight;
+  });
+  const value = outside ? outside.rows / samples.frameRateHz : 0;
   const limit = setup.limits.cutOffS;
   const kept = subjectInOf(motion) === 'always';
   return [
     {
       id: 'alsoShape',
       grade: kept ? gradeAbove(value, limit, Infinity) : 'calm',
-      sentence:
-        rows === 0
-          ? `${setup.subject.name} stays inside the ${shape} cut as well.`
-          : `${setup.subject.name} leaves the ${shape} cut for ${seconds(value)}, from ${seconds(samples.screenS[first])} on.`,
+      sentence: outside
+        ? `${setup.subject.name} is not whole in the ${shape} cut ${stretchWords(value, samples.screenS[outside.row], outside.stretches)}.`
+        : `${setup.subject.name} stays inside the ${shape} cut as well.`,
       reason: 'People compose for the shape they see: what a second shape needs has to stay in its inner area from the start.',
-      tS: samples.screenS[Math.max(0, first)],
+      screenS: samples.screenS[outside?.row ?? 0],
       value,
       limit,
       unit: 's',
-      said: seconds(value),
+      said: lasting(value),
       measure: 'time outside the second shape',
     },
   ];
 }
+
+/** How much of its width a figure fills (hat and elbows are wider), and how much of a thing has to be seen: common practice, no published source. */
+const BODY = 0.7;
+const THING = 0.6;
 
 /** Roll that nobody asked for: the body's lean and tremor that reach the frame. */
 function horizon({ setup, samples, motion }: Picture): Finding[] {
@@ -247,7 +260,7 @@ function horizon({ setup, samples, motion }: Picture): Finding[] {
       reason: free
         ? 'A head that is free on all axes passes the hand’s lean on to the horizon.'
         : 'A horizon that is off by a little looks like a mistake; by a lot, like a choice.',
-      tS: samples.screenS[worst.row],
+      screenS: samples.screenS[worst.row],
       value: worst.value,
       limit,
       unit: 'deg',

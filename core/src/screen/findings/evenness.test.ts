@@ -39,7 +39,7 @@ describe('going round', () => {
     const orbit = usual('orbit');
     expect(found('turn.even', orbit, { timing })).toMatchObject({
       grade: 'calm',
-      sentence: expect.stringMatching(/^It turns 360°, once round or more, at [\d.]+° a second, evenly\.$/),
+      sentence: expect.stringMatching(/^It turns 360°, once round or more, at [\d.]+° a second on screen, evenly\.$/),
     });
     expect(found('turn.centre', orbit, { timing })?.grade).toBe('calm');
   });

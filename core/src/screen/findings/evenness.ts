@@ -18,17 +18,17 @@ export interface Evenness {
 /** The spectral measure looks no higher than 10 Hz: rows closer than this would only cost time. */
 const ENOUGH_HZ = 24;
 
-/** The least even of the moves of a shot; null when nothing moves. */
-export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: Float64Array): Evenness | null {
+/** The least even of the moves of a shot, from a speed a row and how many rows there are a second: of what is shown by the frame rate, of what the rig did by the rate it was recorded at; null when nothing moves. */
+export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: Float64Array, rateHz: number): Evenness | null {
   let worst: Evenness | null = null;
   for (const { pace } of legs) {
     const [from, end] = [rowAt(samples, pace.startS), rowAt(samples, pace.endS)].sort((a, b) => a - b);
     const to = Math.min(samples.count, end + 1);
     const part = speed.subarray(from, to);
-    const stride = Math.max(1, Math.floor(samples.frameRateHz / ENOUGH_HZ));
-    const spectral = spectralArcLength(stride === 1 ? part : part.filter((_, i) => i % stride === 0), samples.frameRateHz / stride);
+    const stride = Math.max(1, Math.floor(rateHz / ENOUGH_HZ));
+    const spectral = spectralArcLength(stride === 1 ? part : part.filter((_, i) => i % stride === 0), rateHz / stride);
     if (spectral !== null && (worst === null || spectral < worst.spectral))
-      worst = { spectral, jerk: logDimensionlessJerk(part, samples.frameRateHz), fromS: samples.screenS[Math.min(from, samples.count - 1)] };
+      worst = { spectral, jerk: logDimensionlessJerk(part, rateHz), fromS: samples.screenS[Math.min(from, samples.count - 1)] };
   }
   return worst;
 }
@@ -66,7 +66,7 @@ export function evennessFindings({ setup, motion, samples, filmed, screen }: Pic
             ? `${what.evenly} (unevenness ${trim(value, 2)}; one plain feathered stroke has 1.4).`
             : `${what.unevenly} (unevenness ${trim(value, 2)}; up to ${trim(limit, 1)} runs evenly).`,
         reason: `Speed that rises and falls within one move draws the eye to the camera.${even.jerk === null ? '' : ` Log dimensionless jerk ${trim(even.jerk, 1)}; one plain stroke has −5.3.`}`,
-        tS: even.fromS,
+        screenS: even.fromS,
         value,
         limit,
         unit: '',
@@ -78,8 +78,8 @@ export function evennessFindings({ setup, motion, samples, filmed, screen }: Pic
   const cameraMps = cameraSpeedMps(filmed);
   const moves = (column: Float64Array, least: number) => column.some((value) => value > least);
   return [
-    ...say('even.picture', PICTURE, moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed) : null, blurs || ramped),
-    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps) : null, blurs),
+    ...say('even.picture', PICTURE, moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed, samples.frameRateHz) : null, blurs || ramped),
+    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps, filmed.captureRateHz) : null, blurs),
   ];
 }
 
@@ -128,13 +128,14 @@ export function turningFindings(picture: Picture): Finding[] {
         const value = Math.abs((turn.angleDeg[i] - turn.angleDeg[i - 1]) / meanDeg - 1);
         if (value > worst.value) worst = { value, row: i };
       }
-    const degps = Math.abs(meanDeg) * samples.frameRateHz;
+    // As it is shown: slow motion and ramps change how quickly it turns.
+    const degps = Math.abs(turn.angleDeg[to] - turn.angleDeg[from]) / Math.max(1e-6, Math.abs(samples.screenS[to] - samples.screenS[from]));
     findings.push({
       id: 'turn.even',
       grade: gradeAbove(worst.value, limits.turnEvenness, limits.turnEvenness * limits.joltFactor),
-      sentence: `It turns ${trim(sweepDeg, 0)}°${sweepDeg >= ONCE_ROUND_DEG ? ', once round or more,' : ''} at ${trim(degps, 1)}° a second, ${worst.value < 0.005 ? 'evenly' : `faster or slower by up to ${percent(worst.value)} on the way`}${worst.value > limits.turnEvenness ? `; up to ${percent(limits.turnEvenness)} looks even` : ''}.`,
+      sentence: `It turns ${trim(sweepDeg, 0)}°${sweepDeg >= ONCE_ROUND_DEG ? ', once round or more,' : ''} at ${trim(degps, 1)}° a second on screen, ${worst.value < 0.005 ? 'evenly' : `faster or slower by up to ${percent(worst.value)} on the way`}${worst.value > limits.turnEvenness ? `; up to ${percent(limits.turnEvenness)} looks even` : ''}.`,
       reason: 'Going round has to look like one motion: the world behind passes at one pace.',
-      tS: samples.screenS[worst.row],
+      screenS: samples.screenS[worst.row],
       value: worst.value,
       limit: limits.turnEvenness,
       unit: 'share',
@@ -158,7 +159,7 @@ export function turningFindings(picture: Picture): Finding[] {
           ? `The centre is kept: the distance strays by ${percent(off.value)}.`
           : `The circle is not about ${setup.subject?.name ?? 'its centre'}: the distance strays by ${percent(off.value)}; up to ${percent(limits.centreKept)} is not noticed.`,
       reason: 'Round a centre that lies elsewhere the subject grows and shrinks on the way.',
-      tS: samples.screenS[off.row],
+      screenS: samples.screenS[off.row],
       value: off.value,
       limit: limits.centreKept,
       unit: 'share',

@@ -56,7 +56,7 @@ function sharpnessFindings(picture: Picture): Finding[] {
           ? `${subject.name} is sharp at the start, on the way and at the end (${how}).`
           : `${subject.name} is ${word(first)} at the start, ${word(worst.row)} on the way and ${word(last)} at the end: ${how}, and f/${trim(shot.fNumber, 1)} holds ${sayLength(field.nearM, words.units)} ${far}.`,
       reason: 'A deep stop and a constant distance replace a focus puller; otherwise somebody or something has to follow.',
-      tS: samples.screenS[worst.row],
+      screenS: samples.screenS[worst.row],
       value: worst.value,
       limit: 1,
       unit: '× what looks sharp',
@@ -88,7 +88,7 @@ function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'fo
         ? 'The focus has nowhere to go: both ends of the rack are the same. Choose what it goes from and to.'
         : `The focus ${way} ${say(value)}; up to ${unit === 'deg/s' ? `${trim(limit, 0)}°` : trim(limit, 1)} ${subject} ${does}${dark ? ', and in the dark it does not show' : ''}.`,
       reason: QUICK_PULL[shot.puller],
-      tS: filmed.screenS[pull?.row ?? 0],
+      screenS: filmed.screenS[pull?.row ?? 0],
       value,
       limit,
       unit,

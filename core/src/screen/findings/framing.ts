@@ -1,11 +1,11 @@
-import { gradeAbove, percent, seconds, speedWords, type Finding } from '../../model/finding';
-import { largest, smoothed, where } from '../../motion/columns';
+import { gradeAbove, lasting, percent, speedWords, stretchWords, type Finding } from '../../model/finding';
+import { largest, longestRun, smoothed } from '../../motion/columns';
 import type { SubjectIn } from '../../motion/moves/recipe';
 import { subjectInOf } from '../../motion/legs';
 import { pathLengthM } from '../../motion/sample';
 import { SEEN_S } from '../figures';
 import type { Picture } from '../picture';
-import { isInFrame, type SubjectInFrame } from '../subject-in-frame';
+import { isInFrame, isShown, type SubjectInFrame } from '../subject-in-frame';
 
 /** Is the subject kept in its place? Only asked when the aim promises it. */
 export function placeFindings({ setup, subject, samples, motion }: Picture): Finding[] {
@@ -29,7 +29,7 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
           ? `${setup.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
           : `${setup.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up to ${percent(limit)} is not noticed.`,
       reason: 'A subject that keeps its place gives the eye something to rest on.',
-      tS: samples.screenS[drift.row],
+      screenS: samples.screenS[drift.row],
       value: drift.value,
       limit,
       unit: 'frame widths',
@@ -59,7 +59,7 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
             ? `${name} keeps the same size (${percent(start)} of the frame height).`
             : `${name} changes size by ${percent(off.value)} although the zoom should hold it; up to ${percent(limit)} is not noticed.`,
         reason: 'The effect lives from a subject that does not change while the world behind it does.',
-        tS: samples.screenS[off.row],
+        screenS: samples.screenS[off.row],
         value: off.value,
         limit,
         unit: 'share',
@@ -86,7 +86,7 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
       grade,
       sentence: `${name} ${change}, at most ${percent(peak.value)} a second${grade === 'calm' ? '' : `; above ${percent(limit)} a second it rushes`}.`,
       reason: 'Size that changes too quickly reads as a lurch towards or away from the subject.',
-      tS: samples.screenS[peak.row],
+      screenS: samples.screenS[peak.row],
       value: peak.value,
       limit,
       unit: 'share/s',
@@ -115,7 +115,7 @@ export function emptyFindings({ setup, pieces, subject, samples }: Picture): Fin
           ? 'The site is empty: there is nothing but ground and sky to see.'
           : 'Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame.',
       reason: 'Without anything that stands still in the picture no motion can be seen. Turn the camera, or add a piece to the plan.',
-      tS: 0,
+      screenS: 0,
       value: 0,
       limit: 1,
       unit: 'pieces',
@@ -135,7 +135,7 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
         grade: 'calm',
         sentence: 'This shot has no subject yet: the picture is judged by near and far alone.',
         reason: 'Choose a piece on the plan and make it the subject to have its place, size and focus followed.',
-        tS: 0,
+        screenS: 0,
         value: 0,
         limit: 0,
         unit: '',
@@ -148,40 +148,29 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
   const common = { id: 'cutoff', limit: limits.cutOffS, unit: 's', measure: 'time cut off' };
   const [from, to] = rowsItBelongsIn(subjectInOf(motion), subject, count, frameRateHz);
   const among = (test: (row: number) => boolean) => {
-    const hit = where(to - from, (k) => test(from + k));
-    return hit && { row: hit.row + from, rows: hit.rows };
+    const hit = longestRun(to - from, (k) => test(from + k));
+    return hit && { ...hit, row: hit.row + from };
   };
-  const out = (row: number) => !(Math.abs(subject.u[row]) <= 0.5 && Math.abs(subject.v[row]) <= 0.5);
+  const out = (row: number) => !isShown(subject, row);
   const gone = among(out);
-  const never = where(count, out)?.rows === count;
-  const finding = (hit: { row: number; rows: number }, sentence: string, reason: string, grade: Finding['grade']): Finding[] => {
+  const never = longestRun(count, out)?.rows === count;
+  type Hit = NonNullable<typeof gone>;
+  const during = ({ row, rows, stretches }: Hit) => stretchWords(rows / frameRateHz, samples.screenS[row], stretches);
+  const finding = (hit: Hit, sentence: string, reason: string, grade: Finding['grade']): Finding[] => {
     const value = hit.rows / frameRateHz;
-    return [{ ...common, grade: value > limits.cutOffS || never ? grade : 'calm', sentence, reason, tS: samples.screenS[hit.row], value, said: seconds(value) }];
+    return [{ ...common, grade: value > limits.cutOffS || never ? grade : 'calm', sentence, reason, screenS: samples.screenS[hit.row], value, said: lasting(value) }];
   };
-  if (gone) {
+  if (gone)
     return finding(
       gone,
-      never ? `${name} is never in the picture.` : `${name} is out of the picture for ${seconds(gone.rows / frameRateHz)}, from ${seconds(samples.screenS[gone.row])} on.`,
+      never ? `${name} is never in the picture.` : `${name} is out of the picture ${during(gone)}.`,
       'The middle of the subject lies outside the frame or behind the camera.',
       'jolt',
     );
-  }
   const head = among((row) => subject.topV[row] > 0.5);
-  if (head)
-    return finding(
-      head,
-      `${name}’s top is cut off by the upper edge for ${seconds(head.rows / frameRateHz)}, from ${seconds(samples.screenS[head.row])} on.`,
-      'A cut head looks like a mistake unless it is very close.',
-      'ripple',
-    );
+  if (head) return finding(head, `${name}’s top is cut off by the upper edge ${during(head)}.`, 'A cut head looks like a mistake unless it is very close.', 'ripple');
   const side = among((row) => Math.abs(subject.u[row]) + subject.halfWidth[row] > 0.5 && subject.halfWidth[row] < 0.4);
-  if (side)
-    return finding(
-      side,
-      `${name} is cut by the side of the frame for ${seconds(side.rows / frameRateHz)}, from ${seconds(samples.screenS[side.row])} on.`,
-      'A thing half in the frame pulls the eye to the edge.',
-      'ripple',
-    );
+  if (side) return finding(side, `${name} is cut by the side of the frame ${during(side)}.`, 'A thing half in the frame pulls the eye to the edge.', 'ripple');
   const feet = among((row) => subject.baseV[row] < -0.5);
   return [
     {
@@ -191,9 +180,9 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
         ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row]))} from the top.`
         : `${name} is whole in the frame ${to - from === count ? 'throughout' : 'when it ought to be'}.`,
       reason: 'Keep cuts away from joints: between them looks chosen, through them looks like a mistake.',
-      tS: feet ? samples.screenS[feet.row] : 0,
+      screenS: feet ? samples.screenS[feet.row] : 0,
       value: 0,
-      said: seconds(0),
+      said: lasting(0),
     },
   ];
 }

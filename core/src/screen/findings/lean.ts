@@ -29,7 +29,7 @@ export function leanFindings({ setup, samples, site, subject, motion }: Picture)
       grade: meant ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor * 1.5),
       sentence: `Upright things lean by ${trim(value, 1)}° while the sensor is read out (${trim(readOutS * 1000, 0)} ms a frame)${value > limit ? (meant ? ', which does not show in the blur' : `; up to ${trim(limit, 0)}° is not noticed`) : ''}.`,
       reason: 'The lowest line is recorded later than the highest, and the picture has moved on. A slower turn, or a camera that reads faster, straightens it.',
-      tS: samples.screenS[fastest.row],
+      screenS: samples.screenS[fastest.row],
       value,
       limit,
       unit: 'deg',

@@ -36,7 +36,7 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
           ? `${held ? 'Against the held subject' : 'Depth shows'}: ${nearWords}, ${farWords}; they slide ${slide}.`
           : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They slide ${slide}.`,
       reason: 'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',
-      tS: stronger ? samples.screenS[stronger.row] : 0,
+      screenS: stronger ? samples.screenS[stronger.row] : 0,
       value,
       limit,
       unit: 'frame widths/s',

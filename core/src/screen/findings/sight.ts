@@ -1,5 +1,5 @@
-import { gradeAbove, percent, seconds, type Finding } from '../../model/finding';
-import { where } from '../../motion/columns';
+import { gradeAbove, lasting, percent, seconds, stretchWords, type Finding } from '../../model/finding';
+import { longestRun } from '../../motion/columns';
 import { playingOf } from '../../motion/playback';
 import type { Picture } from '../picture';
 
@@ -8,6 +8,8 @@ const HIDDEN = 0.1;
 const SHOWN = 0.9;
 /** Less than this never makes a reveal. */
 const LEAST_SHOWN = 0.5;
+/** What is seen in the last so many seconds is what the shot ends on. */
+const END_S = 0.5;
 /** Less than this of it can be made out. */
 const COVERED = 0.4;
 
@@ -17,8 +19,8 @@ export function sightFindings({ setup, motion, samples, visible }: Picture): Fin
   if (!setup.subject) return [];
   const { name } = setup.subject;
   const { count, screenS, frameRateHz } = samples;
-  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS, feathersOf(setup, motion))];
-  const covered = where(count, (row) => visible[row] < COVERED);
+  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS, frameRateHz, feathersOf(setup, motion))];
+  const covered = longestRun(count, (row) => visible[row] < COVERED);
   if (!covered) return [];
   const value = covered.rows / frameRateHz;
   const limit = limits.coveredS;
@@ -26,13 +28,13 @@ export function sightFindings({ setup, motion, samples, visible }: Picture): Fin
     {
       id: 'covered',
       grade: gradeAbove(value, limit, limit * limits.joltFactor),
-      sentence: `${name} is covered for ${seconds(value)}, from ${seconds(screenS[covered.row])} on${value > limit ? `; up to ${seconds(limit)} something may pass before it` : ''}.`,
+      sentence: `${name} is covered ${stretchWords(value, screenS[covered.row], covered.stretches)}${value > limit ? `; up to ${seconds(limit)} something may pass before it` : ''}.`,
       reason: 'Foreground that passes gives depth; foreground that stays is in the way.',
-      tS: screenS[covered.row],
+      screenS: screenS[covered.row],
       value,
       limit,
       unit: 's',
-      said: seconds(value),
+      said: lasting(value),
       measure: 'time covered',
     },
   ];
@@ -56,7 +58,7 @@ function feathersOf({ shot }: Picture['setup'], { legs, durationS }: Picture['mo
   ];
 }
 
-function revealFinding(name: string, visible: Float64Array, screenS: Float64Array, feathers: FeatherSpan[]): Finding {
+function revealFinding(name: string, visible: Float64Array, screenS: Float64Array, frameRateHz: number, feathers: FeatherSpan[]): Finding {
   const last = visible.length - 1;
   const most = visible.reduce((a, b) => Math.max(a, b), 0);
   const common = { id: 'reveal', limit: SHOWN, unit: 'share', measure: 'visible share' };
@@ -69,6 +71,7 @@ function revealFinding(name: string, visible: Float64Array, screenS: Float64Arra
     ahead ||= visible[row] >= shownFrom;
     if (ahead && visible[row] < HIDDEN) hidden = row;
   }
+  const endsHidden = visible[last] < LEAST_SHOWN;
   if (hidden >= 0 && most >= LEAST_SHOWN) {
     let shown = hidden;
     while (visible[shown] < shownFrom) shown += 1;
@@ -78,10 +81,10 @@ function revealFinding(name: string, visible: Float64Array, screenS: Float64Arra
     const asleep = feathers.find(({ fromS, toS }) => screenS[hidden] >= fromS && screenS[shown] <= toS);
     return {
       ...common,
-      grade: asleep ? 'ripple' : 'calm',
-      sentence: `${name} comes into sight at ${seconds(screenS[moment])}, within ${seconds(screenS[shown] - screenS[hidden])}${part}${asleep ? `: all of it while the camera ${asleep.what === 'start' ? 'is still starting' : 'is already stopping'}` : ''}.`,
+      grade: asleep || endsHidden ? 'ripple' : 'calm',
+      sentence: `${name} comes into sight at ${seconds(screenS[moment])}, within ${seconds(screenS[shown] - screenS[hidden])}${part}${asleep ? `: all of it while the camera ${asleep.what === 'start' ? 'is still starting' : 'is already stopping'}` : ''}${endsHidden ? ', and is covered again at the end' : ''}.`,
       reason: asleep ? 'A reveal carries while the camera is at its pace; in the feather it seems to hesitate.' : reason,
-      tS: screenS[moment],
+      screenS: screenS[moment],
       value: most,
       said: percent(most),
     };
@@ -92,9 +95,22 @@ function revealFinding(name: string, visible: Float64Array, screenS: Float64Arra
       grade: 'jolt',
       sentence: `${name} never comes into sight: at most ${percent(most)} of it can be seen. Go farther, or move what is in the way.`,
       reason,
-      tS: screenS[last],
+      screenS: screenS[last],
       value: most,
       said: percent(most),
+    };
+  // Seen at first and hidden at last: the opposite of a reveal.
+  const atEnd = visible.subarray(Math.max(0, last - Math.round(END_S * frameRateHz)));
+  const end = atEnd.reduce((a, b) => Math.max(a, b), 0);
+  if (end < LEAST_SHOWN)
+    return {
+      ...common,
+      grade: 'jolt',
+      sentence: `The reveal never happens: ${name} is in sight at first and ends hidden, with ${percent(end)} of it to be seen. Turn the move about.`,
+      reason,
+      screenS: screenS[last],
+      value: end,
+      said: percent(end),
     };
   const least = visible.reduce((a, b) => Math.min(a, b), 1);
   return {
@@ -105,7 +121,7 @@ function revealFinding(name: string, visible: Float64Array, screenS: Float64Arra
         ? `Nothing hides ${name} at the start: all of it can be seen from the first frame.`
         : `${name} is given away early: never less than ${percent(least)} of it can be seen.`,
     reason: `${reason} Put something near the lens in the way, or start farther behind it.`,
-    tS: 0,
+    screenS: 0,
     value: least,
     limit: HIDDEN,
     said: percent(least),

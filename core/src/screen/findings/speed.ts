@@ -39,7 +39,7 @@ export function speedFindings(picture: Picture): Finding[] {
         (held && id !== 'speed.subject'
           ? 'Faster things jump from frame to frame; the limit is wider because the eye rests on a held subject.'
           : 'Faster things jump from frame to frame instead of moving.') + windowWords(window, samples.frameRateHz),
-      tS: samples.screenS[peak.row],
+      screenS: samples.screenS[peak.row],
       value: peak.value,
       limit,
       unit: 'frame widths/s',
@@ -73,7 +73,7 @@ export function blurFindings(picture: Picture): Finding[] {
       grade: gradeAbove(blur, limit, limit * limits.joltFactor),
       sentence: `${setup.subject?.name ?? 'The subject'} smears over ${pixels} of ${setup.delivery.widthPx} pixels while the shutter is open; up to ${Math.round(limit * setup.delivery.widthPx)} looks sharp enough.`,
       reason: `The shutter is open for 1/${Math.round(1 / exposureTimeS(shutterDeg, samples.captureRateHz))} s.`,
-      tS: samples.screenS[peak.row],
+      screenS: samples.screenS[peak.row],
       value: blur,
       limit,
       unit: 'frame widths',
@@ -90,7 +90,7 @@ export function blurFindings(picture: Picture): Finding[] {
       grade: shutterDeg < limits.shortShutterDeg / 2 ? 'jolt' : 'ripple',
       sentence: `The shutter is open for ${shutterDeg}° only while the picture moves at ${speedWords(fastest.value)}; from ${limits.shortShutterDeg}° on the frames join up.`,
       reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openOnScreenS(picture, fastest.row))} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
-      tS: samples.screenS[fastest.row],
+      screenS: samples.screenS[fastest.row],
       value: shutterDeg,
       limit: limits.shortShutterDeg,
       unit: 'deg',
