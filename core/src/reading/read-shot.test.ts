@@ -261,9 +261,9 @@ describe('cures of a chain', () => {
     expect(cure.shot.move).toEqual(chain.shots[0].move);
   });
   it('name a hard join and soften it', () => {
-    const hard = plainShoot(() => ({ ...chain.shots[0], timing: timing(2), then: [{ ...chain.shots[0].then[0], timing: { ...timing(2), featherInS: 0 } }] }));
+    const hard = plainShoot(() => ({ ...chain.shots[0], timing: timing(2), then: [{ ...chain.shots[0].then[0], timing: { ...timing(2), durationS: 4.5, featherInS: 0 } }] }));
     const join = read(hard).findings.find(({ id }) => id === 'join');
-    expect(join?.grade).toBe('ripple');
+    expect(join?.grade).not.toBe('calm');
     const [cure] = join ? curesFor(hard, hard.shots[0], join) : [];
     expect(cure.shot.then[0].timing.featherInS).toBeGreaterThan(0);
   });

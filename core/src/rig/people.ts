@@ -76,7 +76,10 @@ const STEP_ASIDE_S = 1.5;
 const MISS_M = 5;
 
 /** How strongly an approach is to be cautioned about, by speed, miss and the time left, whatever rig it is: null where there is no cause. */
-export function concernOf({ distanceM, closingMps, passingMps, toStepAsideS }: Approach, limits: { closePersonM: number; closingPersonM: number; closingFastM: number }): 'usual' | 'strongest' | null {
+export function concernOf(
+  { distanceM, closingMps, passingMps, toStepAsideS }: Approach,
+  limits: { closePersonM: number; closingPersonM: number; closingFastM: number },
+): 'usual' | 'strongest' | null {
   const fastest = Math.max(closingMps, passingMps);
   if (fastest >= FAST_MPS && toStepAsideS !== null && toStepAsideS < STEP_ASIDE_S && distanceM < Math.max(MISS_M, limits.closingFastM)) return 'strongest';
   if (distanceM < limits.closePersonM) return 'usual';

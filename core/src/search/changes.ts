@@ -124,6 +124,7 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     lever.distance(setup, NEARER, units),
   ],
   reveal: ({ setup, units }) => [
+    ...each(lever.fromElsewhere(setup)),
     lever.travel(setup, FURTHER_ALONG, units),
     lever.softer(setup, 'featherInS').slice(0, 3),
     lever.quicker(setup),
@@ -243,6 +244,8 @@ export function changesFor(finding: Finding, setup: Setup, kit: Kit, units: Unit
   const back = (changed: Shot): Shot => withLeg({ ...changed, move: shot.move, timing: shot.timing }, index, (leg) => ({ ...leg, move: changed.move, timing: changed.timing }));
   // Of a chain it is said which move is meant, where it is one.
   const said = ({ shot: changed, instruction }: Rung) =>
-    shot.then.length === 0 || (changed.move === move && changed.timing === timing) ? instruction : `In move ${index + 1}: ${instruction.charAt(0).toLowerCase()}${instruction.slice(1)}`;
+    shot.then.length === 0 || (changed.move === move && changed.timing === timing)
+      ? instruction
+      : `In move ${index + 1}: ${instruction.charAt(0).toLowerCase()}${instruction.slice(1)}`;
   return changes.filter((change) => change.length > 0).map((change) => change.map((rung) => ({ ...rung, instruction: said(rung), shot: back(rung.shot) })));
 }

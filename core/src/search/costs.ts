@@ -48,6 +48,22 @@ export function costsOf(before: Side, after: Side, findingId: string, movesPiece
   return costs;
 }
 
+/** A standing trouble that becomes so many times as bad is noticed, and one that becomes so bad weighs by itself. */
+const WORSE = { noticed: 1.03, muchWorse: 1.3 };
+
+/** Troubles that stand already and get worse by a change, each in words with its number before and after: they stay within their grade, or the change would not be offered. */
+export function worsened(before: Brief, after: Brief, findingId: string): Cost[] {
+  const costs: Cost[] = [];
+  for (const [id, was] of before.findings) {
+    const now = after.findings.get(id);
+    if (id === findingId || was.severity === 0 || !now || now.severity !== was.severity) continue;
+    const times = now.beyond / was.beyond;
+    if (!(times > WORSE.noticed) || now.said === was.said) continue;
+    costs.push({ words: `${was.measure} gets worse, ${was.said} → ${now.said}`, weight: Math.log(times) * 1.5 + (times > WORSE.muchWorse ? 1 : 0) });
+  }
+  return costs;
+}
+
 /** Troubles that a change takes away or softens besides the one it was meant for. */
 export function alsoMends(before: Brief, after: Brief, findingId: string): string[] {
   const mended: string[] = [];

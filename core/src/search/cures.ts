@@ -6,7 +6,7 @@ import type { Units } from '../model/units';
 import { readShot } from '../reading/read-shot';
 import { briefOf, type Brief } from './brief';
 import { changesFor } from './changes';
-import { alsoMends, costsOf, MENDED_WEIGHT } from './costs';
+import { alsoMends, costsOf, MENDED_WEIGHT, worsened } from './costs';
 import type { Change, Rung } from './levers';
 
 /** One change that was tried through the whole reading and helps. */
@@ -98,7 +98,7 @@ class Search {
 
   /**
    * The gentlest rung of a change that takes the finding away, or else the gentlest that softens it; null when none does. A rung
-   * that makes another finding worse is none. Rungs are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped,
+   * that takes another finding to a worse grade is none; what gets worse within its grade is said, and weighed. Rungs are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped,
    * or all that were leapt over when none did.
    */
   *firstThatHelps(change: Change, finding: Finding): Generator<undefined, Cure | null> {
@@ -136,7 +136,7 @@ class Search {
     const same = after.findings.get(finding.id);
     const now = same?.severity ?? 0;
     if (now >= severity(finding)) return null;
-    const costs = costsOf({ shot, brief: before }, { shot: rung.shot, brief: after }, finding.id, rung.pieces !== undefined);
+    const costs = [...costsOf({ shot, brief: before }, { shot: rung.shot, brief: after }, finding.id, rung.pieces !== undefined), ...worsened(before, after, finding.id)];
     const mended = alsoMends(before, after, finding.id);
     const effect = effectOf(finding, same);
     const words = [...costs.map((cost) => cost.words), ...(mended.length > 0 ? [`also helps ${mended.length > 2 ? `${mended.length} other things` : mended.join(' and ')}`] : [])];

@@ -295,6 +295,21 @@ export function gentlerRamp({ shot }: Setup): Change {
   return [1.3, 1.6, 2, 2.5, 3].flatMap((times) => {
     const ramp = playback.ramp.map((point) => ({ ...point, atS: Math.round((middle + (point.atS - middle) * times) * 10) / 10 }));
     if (ramp[0].atS < 0 || ramp[ramp.length - 1].atS > lengthS) return [];
-    return [{ shot: { ...shot, playback: { ...playback, ramp } }, instruction: `Change the speed from ${trim(ramp[0].atS, 1)} s to ${trim(ramp[ramp.length - 1].atS, 1)} s of the action` }];
+    return [
+      {
+        shot: { ...shot, playback: { ...playback, ramp } },
+        instruction: `Change the speed from ${trim(ramp[0].atS, 1)} s to ${trim(ramp[ramp.length - 1].atS, 1)} s of the action`,
+      },
+    ];
+  });
+}
+
+/** The same move seen from elsewhere round its subject. */
+export function fromElsewhere({ shot }: Setup): Change {
+  const { move } = shot;
+  if (!('bearingDeg' in move)) return [];
+  return [20, -20, 40, -40, 60, -60, 80, -80].map((byDeg) => {
+    const bearingDeg = Math.round((((move.bearingDeg + byDeg) % 360) + 360) % 360);
+    return { shot: { ...shot, move: { ...move, bearingDeg } }, instruction: `See it from bearing ${bearingDeg}°` };
   });
 }

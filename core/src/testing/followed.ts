@@ -55,6 +55,8 @@ export function followed(shoot: Shoot, begun: Shot, instruction: string): Shot |
   if (found && (begun.move.kind === 'arc' || begun.move.kind === 'orbit')) return move({ sweepDeg: Math.sign(begun.move.sweepDeg) * found[0] });
   found = number(/^Circle at ([\d.]+) m$/);
   if (found && has('radiusM')) return move({ radiusM: found[0] });
+  found = number(/^See it from bearing (\d+)°$/);
+  if (found && has('bearingDeg')) return move({ bearingDeg: found[0] });
   if (instruction === 'Frame the subject in the middle') return { ...begun, aim: { ...begun.aim, place: { ...begun.aim.place, u: 0 } } };
   if (instruction === 'Let the focus follow the subject') return { ...begun, focus: { mode: 'follow' } };
   const gait = named(shoot.kit.gaits, 'Go with');

@@ -65,7 +65,9 @@
         Nearest to {approach.name}: <b class="text-ink">{sayLength(approach.distanceM, preferences.units)}</b>{approach.closingMps > 0.05
           ? `, closing at up to ${saySpeed(approach.closingMps, preferences.units)} before that`
           : ''},
-        <button class="link" onclick={() => onseek(approach.screenS)} aria-label="Show the nearest at {approach.screenS.toFixed(1)} seconds">at {approach.screenS.toFixed(1)} s</button>
+        <button class="link" onclick={() => onseek(approach.screenS)} aria-label="Show the nearest at {approach.screenS.toFixed(1)} seconds"
+          >at {approach.screenS.toFixed(1)} s</button
+        >
       </p>
     {/each}
     {#if live.reading.cautions.length}

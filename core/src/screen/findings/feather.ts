@@ -24,7 +24,7 @@ export function featherFindings(picture: Picture): Finding[] {
   const limit = limits.screenAcceleration;
   const meant = legs.some(({ recipe }) => recipe.meantToBlur);
   const corners = rampCorners(picture);
-  const beside = (row: number) => corners.some((cornerS) => Math.abs(samples.screenS[row] - cornerS) <= 1.5 * FELT_S);
+  const beside = (row: number) => corners.some(([fromS, toS]) => samples.screenS[row] >= fromS && samples.screenS[row] <= toS);
   const ofMove = corners.length === 0 ? screen.acceleration : screen.acceleration.map((value, row) => (beside(row) ? NaN : value));
   const ofRamp = screen.acceleration.map((value, row) => (beside(row) ? value : NaN));
   return [
@@ -58,10 +58,20 @@ export function featherFindings(picture: Picture): Finding[] {
   });
 }
 
-/** Where the speed of playing begins or ends to change, s on screen. */
-function rampCorners({ setup: { shot }, motion: { durationS } }: Picture): number[] {
+/** A change of the speed of playing within less than this is felt as one corner, s on screen. */
+const ONE_CORNER_S = 1.5;
+
+/** Where the speed of playing begins or ends to change, each from and to, s on screen: what lies there is the ramp's doing. */
+function rampCorners({ setup: { shot }, motion: { durationS } }: Picture): [number, number][] {
   const { ramp } = shot.playback;
   const { screenAt } = playingOf(shot, durationS);
-  const slope = (k: number) => (k < 1 || k >= ramp.length ? 0 : (ramp[k].speed - ramp[k - 1].speed) / (ramp[k].atS - ramp[k - 1].atS));
-  return ramp.filter(({ atS }, k) => atS > 0 && atS < durationS && Math.abs(slope(k + 1) - slope(k)) > 1e-6).map(({ atS }) => screenAt(atS));
+  const corners: [number, number][] = [];
+  for (let k = 1; k < ramp.length; k += 1) {
+    if (Math.abs(ramp[k].speed - ramp[k - 1].speed) < 1e-6 || ramp[k - 1].atS >= durationS) continue;
+    const [fromS, toS] = [screenAt(ramp[k - 1].atS), screenAt(Math.min(durationS, ramp[k].atS))].sort((a, b) => a - b);
+    const reach = 1.5 * FELT_S;
+    if (toS - fromS < ONE_CORNER_S) corners.push([fromS - reach, toS + reach]);
+    else corners.push([fromS - reach, fromS + reach], [toS - reach, toS + reach]);
+  }
+  return corners;
 }

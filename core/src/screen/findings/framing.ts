@@ -167,6 +167,13 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
       'The middle of the subject lies outside the frame or behind the camera.',
       'jolt',
     );
+  // A move that only passes somebody asks for one look; but who walks away from it is lost, not passed.
+  const lost = subjectInOf(motion) === 'sometime' && setup.shot.walks.some((walk) => walk.pieceId === setup.subject?.id && walk.points.length > 1) ? longestRun(count, out) : null;
+  if (lost && lost.rows > count * LOST_SHARE) {
+    const value = lost.rows / frameRateHz;
+    const sentence = `${name} walks, and is out of the picture ${during(lost)}.`;
+    return [{ ...common, grade: 'ripple', sentence, reason: 'The move does not go along with the walk.', screenS: samples.screenS[lost.row], value, said: lasting(value) }];
+  }
   const head = among((row) => subject.topV[row] > 0.5);
   if (head) return finding(head, `${name}’s top is cut off by the upper edge ${during(head)}.`, 'A cut head looks like a mistake unless it is very close.', 'ripple');
   const side = among((row) => Math.abs(subject.u[row]) + subject.halfWidth[row] > 0.5 && subject.halfWidth[row] < 0.4);
@@ -186,6 +193,9 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
     },
   ];
 }
+
+/** Out of the picture for longer than this share of a shot is more than passing. Common practice, no published source. */
+const LOST_SHARE = 0.3;
 
 /** How long before the end (or after the start) of a shot the subject has to be in the picture when the move shows (or leaves) it: common practice, no published source. */
 const SHOWN_S = 0.5;
