@@ -2,8 +2,9 @@ import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import type { Filter } from '../model/kit';
 import { exposureOf } from '../optics/exposure-of-shot';
-import { compareLenses, verdictOnLenses, type CompareBy } from '../reading/compare-lenses';
+import { compareLenses, type CompareBy } from '../reading/compare-lenses';
 import { focusPlan } from '../reading/focus-plan';
+import { verdictOnLenses } from '../reading/lens-verdict';
 import { timePlan } from '../reading/time-plan';
 
 const number = (value: number | null): number | null => (value !== null && Number.isFinite(value) ? value : null);
@@ -35,8 +36,11 @@ export function focusJson(shoot: Shoot, shot: Shot) {
     confusionMm: plan.confusionMm,
     hyperfocalM: plan.hyperfocalM,
     pull: plan.pull,
-    band: { nearM: plan.band.nearM, farM: number(plan.band.farM) },
+    pullers: plan.pullers,
+    band: { nearM: plan.band.nearM, farM: number(plan.band.farM), atS: plan.band.atS },
+    one: plan.one,
     marks: plan.marks,
+    marksSharpShare: plan.marksSharpShare,
     samples: Array.from(plan.screenS, (screenT, i) => ({ screenT, focusM: plan.focusM[i], subjectM: number(plan.subjectM[i]), nearM: plan.nearM[i], farM: number(plan.farM[i]) })),
   };
 }

@@ -8,6 +8,9 @@ export interface Playing {
   actionAt(screenS: number): number;
   /** Seconds on screen for a second of action at a moment of action: 2 for half speed. */
   slowAt(tS: number): number;
+  /** Slowest and fastest that it plays, as shares of life: the peaks of the ramp, between frames as well. */
+  slowest: number;
+  fastest: number;
 }
 
 /** A stretch in which the speed changes evenly over action: from `speed` on by `gain` each second. */
@@ -62,8 +65,11 @@ export function playingOf(shot: Pick<Shot, 'playback' | 'captureRateHz' | 'frame
     const doneS = Math.abs(gain) < EVEN ? inS * speed : ((Math.exp(gain * inS) - 1) * speed) / gain;
     return Math.min(durationS, fromS + doneS);
   };
+  const speedsPlayed = stretches.filter(({ fromS, toS }) => toS > fromS).flatMap(({ fromS, toS, speed, gain }) => [speed, speed + gain * (toS - fromS)]);
   return {
     lengthS,
+    slowest: Math.min(...speedsPlayed, speedsPlayed.length === 0 ? speeds[0].speed : Infinity),
+    fastest: Math.max(...speedsPlayed, speedsPlayed.length === 0 ? speeds[0].speed : 0),
     screenAt: reversed ? (tS) => lengthS - forward(tS) : forward,
     actionAt: reversed ? (screenS) => action(lengthS - screenS) : action,
     slowAt: (tS) => {

@@ -1,5 +1,6 @@
 import type { Filter } from '../model/kit';
 import type { Setup } from '../model/shoot';
+import { recordedFrameMm } from './angle-of-view';
 import { airyDiscMm, excessStops, flickerOff, neutralDensity, type NeutralDensity } from './exposure';
 import { nearestFilters, stackSet, type FilterStack } from './filter-stack';
 import { exposureTimeS } from './shutter';
@@ -20,6 +21,9 @@ export interface ShotExposure {
   flickerOff: number;
 }
 
+/** How wide a pixel of the recording is on the sensor, mm: a picture narrower than the sensor leaves its sides away, a wider one its top and bottom. */
+const pixelMm = (camera: Setup['camera']): number => recordedFrameMm(camera).widthMm / camera.pictureWidthPx;
+
 /** Works out the exposure of a shot. `kitFilters`: what is at hand. `mainsHz`: of the lamps. */
 export function exposureOf(setup: Setup, kitFilters: readonly Filter[], mainsHz: number): ShotExposure {
   const { shot, camera, filters } = setup;
@@ -30,13 +34,26 @@ export function exposureOf(setup: Setup, kitFilters: readonly Filter[], mainsHz:
     exposureS,
     excessStops: excess,
     needed: neutralDensity(Math.max(0, excess)),
-    nearest: nearestFilters(Math.max(0, excess), kitFilters),
+    nearest: nearestFilters(excess, kitFilters),
     mounted: stackSet(
       filters.filter(({ kind }) => kind !== 'polariser'),
       excess,
     ),
     polariserStops,
-    airyPixels: airyDiscMm(shot.fNumber) / (camera.sensorWidthMm / camera.pictureWidthPx),
+    airyPixels: airyDiscMm(shot.fNumber) / pixelMm(camera),
     flickerOff: flickerOff(exposureS, mainsHz),
   };
+}
+
+/** What to do where it is too dark: what takes light away comes off first. `fastHz`: the rate of a shot that records faster than it is shown, or null. */
+export function tooDarkAdvice({ excessStops, mounted }: Pick<ShotExposure, 'excessStops' | 'mounted'>, fastHz: number | null): string {
+  const more = fastHz === null ? 'open the stop, raise the ISO or bring light' : 'open the stop, raise the ISO, bring light, or record fewer frames';
+  if (mounted.filters.length > 0) {
+    const off = `Take ${mounted.filters.map(({ filter }) => filter.name).join(' and ')} off first`;
+    if (excessStops >= -0.05) return `${off}.`;
+    const left = Math.abs(excessStops).toFixed(1).replace(/\.0$/, '');
+    return `${off}: without, it is ${left} ${left === '1' ? 'stop' : 'stops'} too dark. Then ${more}.`;
+  }
+  const light = fastHz === null ? '' : `${Math.round(fastHz)} frames a second want light: each doubling of the rate costs a stop. `;
+  return `${light}${more.charAt(0).toUpperCase()}${more.slice(1)}.`;
 }

@@ -4,7 +4,7 @@ import { DEFAULT_KIT } from '../model/defaults';
 import { angleOfViewDeg } from './angle-of-view';
 import { cropFactor, fromFullFrame, onFullFrame } from './formats';
 import { aspectAfterBars, pixelChain } from './pixels';
-import { distanceFromShareM, shareAtDistance, stacked, stackRatio } from './sizes';
+import { distanceFromShareM, photographHeightMm, shareAtDistance, stacked, stackRatio } from './sizes';
 
 const some = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -64,6 +64,16 @@ describe('sizes and distances', () => {
         expect(shareAtDistance(heightM, distanceFromShareM(heightM, share, f, 20), f, 20)).toBeCloseTo(share, 9);
       }),
     );
+  });
+  it('of a photograph the side that was cut counts, level and upright', () => {
+    const sensor = { widthMm: 36, heightMm: 24 };
+    expect(photographHeightMm(sensor, 3 / 2)).toBeCloseTo(24, 9);
+    // 16:9 from 3:2 loses top and bottom: 36 · 9/16 high.
+    expect(photographHeightMm(sensor, 16 / 9)).toBeCloseTo(20.25, 9);
+    expect(photographHeightMm(sensor, 2 / 3)).toBeCloseTo(36, 9);
+    // Upright 4:5 keeps the whole 24 across: 30 high; 9:16 keeps the whole 36.
+    expect(photographHeightMm(sensor, 4 / 5)).toBeCloseTo(30, 9);
+    expect(photographHeightMm(sensor, 9 / 16)).toBeCloseTo(36, 9);
   });
   it('two things look the more alike the farther off one goes', () => {
     expect(stackRatio(5, 5)).toBe(2);

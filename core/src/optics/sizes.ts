@@ -20,3 +20,9 @@ export function stacked(betweenM: number, ratio: number, heightM: number, share:
   const toNearerM = betweenM / (ratio - 1);
   return { toNearerM, focalLengthMm: (share * frameHeightMm * toNearerM) / heightM };
 }
+
+/** How much of the sensor lies behind the height of a photograph of a shape (width over height), mm. An upright one was taken with the sensor turned; where its shape is another than the sensor's, the side that was cut is the one that does not fill it. */
+export function photographHeightMm(sensor: { widthMm: number; heightMm: number }, aspect: number): number {
+  const [long, short] = [Math.max(sensor.widthMm, sensor.heightMm), Math.min(sensor.widthMm, sensor.heightMm)];
+  return aspect >= 1 ? Math.min(short, long / aspect) : Math.min(long, short / aspect);
+}

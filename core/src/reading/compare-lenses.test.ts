@@ -5,7 +5,13 @@ import { newPiece, type Piece } from '../model/piece';
 import type { Shot } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { compareLenses, lensFor, verdictOnLenses, withFocalLength } from './compare-lenses';
+import { setupOf } from '../model/shoot';
+import { sampleShot } from '../motion/shown';
+import { subjectInFrame } from '../screen/subject-in-frame';
+import { compareLenses, lensFor, withFocalLength, type LensColumn } from './compare-lenses';
+import { readFigures } from './read-figures';
+import { readShot } from './read-shot';
+import { verdictOnLenses } from './lens-verdict';
 
 const pieces: Piece[] = [
   newPiece('figure', 'figure', 'Ansa', 0, 0, 0),
@@ -47,7 +53,7 @@ describe('comparing focal lengths', () => {
   it('says wide for a metre of slide with the same framing, and long for an arc from the same spot', () => {
     const metres = compared(slide, 'framing');
     expect(metres[0].slidePerM ?? 0).toBeGreaterThan(metres[3].slidePerM ?? 1);
-    expect(verdictOnLenses(metres, 'framing')).toMatch(/^Here wide wins: 24 mm shows depth [\d.]+ times as strongly as 70 mm/);
+    expect(verdictOnLenses(metres, 'framing')).toMatch(/^Here wide wins: 24 mm shows depth .*as strongly as 70 mm/);
     expect(verdictOnLenses(compared(arc, 'spot'), 'spot')).toMatch(/^Here long wins: 70 mm/);
   });
   it('takes a lens of the kit that reaches, and says so when the rig or the lens cannot', () => {
@@ -66,6 +72,99 @@ describe('comparing focal lengths', () => {
     expect(columns[1].sharpToM - columns[1].sharpFromM).toBeLessThan(columns[0].sharpToM - columns[0].sharpFromM);
   });
   it('says that nothing slides where nothing does', () => {
-    expect(verdictOnLenses(compared({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }, 'spot'), 'spot')).toMatch(/^Nothing slides past anything here/);
+    for (const move of [{ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 } as Move, usual('pan'), usual('whipPan'), usual('tilt')])
+      expect(verdictOnLenses(compared(move, 'spot'), 'spot')).toMatch(/^The camera stays where it is, so nothing parts in depth/);
+  });
+});
+
+describe('same framing', () => {
+  const shotsOf = (move: Move, more: Partial<Shot> = {}) => {
+    const { shoot } = filmed(move, { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-drone', ...more }, false, pieces);
+    return { shoot, columns: compareLenses(shoot, shoot.shots[0], [24, 35, 50, 85], 'framing') };
+  };
+  const heights = (shoot: Parameters<typeof setupOf>[0], shot: Shot) => {
+    const setup = setupOf(shoot, shot);
+    return subjectInFrame(sampleShot(setup), setup.subject).height;
+  };
+  it.each(['slide', 'push', 'pull', 'arc', 'orbit', 'crane', 'rise', 'helix', 'angledSlide', 'riseOverReveal'] as const)(
+    '%s: the subject has the same height at every moment, within 2%, or it is said why not',
+    (kind) => {
+      const { shoot, columns } = shotsOf(usual(kind));
+      const own = heights(shoot, columns[1].shot);
+      for (const column of columns) {
+        if (column.framingOff !== null) {
+          expect(column.why[0]).toMatch(/cannot keep the framing/);
+          continue;
+        }
+        const other = heights(shoot, column.shot);
+        for (let row = 0; row < own.length; row += 5)
+          if (Number.isFinite(own[row]) && Number.isFinite(other[row])) expect(Math.abs(other[row] / own[row] - 1)).toBeLessThan(0.0201);
+      }
+    },
+  );
+  it('where the subject walks into the camera no distance keeps its height: it is said, and not compared', () => {
+    const walks = [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 8, xM: 0, yM: -3, zM: 0 }] }]; // prettier-ignore
+    const { columns } = shotsOf(usual('slide'), { walks });
+    const off = columns.filter(({ framingOff }) => framingOff !== null);
+    expect(off.length).toBeGreaterThan(1);
+    for (const { why, grade } of off) {
+      expect(grade).toBe('cannot');
+      expect(why[0]).toMatch(/^\d+ mm cannot keep the framing here: Ansa’s height .*, because of the walk\.$/);
+    }
+    expect(verdictOnLenses(columns, 'framing')).toMatch(/cannot keep the framing/);
+  });
+  it('what goes with the walk keeps it', () => {
+    const walks = [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 8, xM: 0, yM: 9, zM: 0 }] }]; // prettier-ignore
+    for (const kind of ['follow', 'lead', 'alongside'] as const)
+      expect(shotsOf(usual(kind), { walks }).columns.map(({ framingOff }) => framingOff)).toEqual([null, null, null, null]);
+  });
+});
+
+describe('the verdict on lenses', () => {
+  const [plain] = compared(slide, 'spot', [35]);
+  const column = (focalLengthMm: number, parallax: number, more: Partial<LensColumn> = {}): LensColumn => ({
+    ...plain,
+    focalLengthMm,
+    parallax,
+    nearSpeed: parallax,
+    farSpeed: parallax / 2,
+    grade: 'fits',
+    why: [],
+    ...more,
+  });
+  it('a winner in the middle is held against both sides', () => {
+    expect(verdictOnLenses([column(24, 0.1), column(35, 0.3), column(85, 0.15)], 'spot')).toMatch(
+      /^Here 35 mm wins: it shows depth 3\.0 times as strongly as 24 mm and 2\.0 times as strongly as 85 mm/,
+    );
+  });
+  it('two alike do not hide a third', () => {
+    expect(verdictOnLenses([column(16, 0.3), column(35, 0.2), column(85, 0.29)], 'spot')).toBe('Here 16 mm and 85 mm show depth alike; 35 mm shows 67% of it.');
+  });
+  it('says when it hardly matters, and which are left out', () => {
+    expect(verdictOnLenses([column(24, 0.3), column(35, 0.29), column(85, 0.31)], 'spot')).toMatch(/^The focal length hardly matters here/);
+    expect(verdictOnLenses([column(24, 0.3), column(35, 0.1), column(85, 0.9, { grade: 'cannot', why: ['Moss 85 cannot.'] })], 'spot')).toMatch(
+      /85 mm is left out: Moss 85 cannot\.$/,
+    );
+  });
+  it('a lens with nothing near in its picture does not win: it is said to have lost it', () => {
+    const said = verdictOnLenses([column(24, 0.2), column(35, 0.3), column(70, 0.45, { nearSpeed: null })], 'spot');
+    expect(said).toMatch(/^Here 35 mm/);
+    expect(said).toMatch(/At 70 mm the background sweeps 1\.5 times as quickly, but nothing near is left in the picture\.$/);
+  });
+  it('holds for the numbers that a reading gives', () => {
+    const { shoot } = filmed(arc, { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-gimbal' }, false, pieces);
+    const [shot] = shoot.shots;
+    const layers = readFigures(readShot(shoot, shot).picture).layers;
+    const [own] = compareLenses(shoot, shot, [35], 'spot');
+    expect(own.farSpeed).toBe(layers.find(({ layer }) => layer === 'far')?.speed ?? null);
+    expect(own.nearSpeed).toBe(layers.find(({ layer }) => layer === 'near')?.speed ?? null);
+  });
+  it('the largest jump is of one moment: slow where it is fast shown, and fast where it is slow', () => {
+    const ramp = { reversed: false, ramp: [{ atS: 2, speed: 0.25 }, { atS: 5, speed: 1 }] }; // prettier-ignore
+    const { shoot } = filmed(slide, { timing: TIMING, captureRateHz: 48, playback: ramp, rigId: 'rig-gimbal' }, false, pieces);
+    const [own] = compareLenses(shoot, shoot.shots[0], [35], 'spot');
+    const fastest = Math.max(own.nearSpeed ?? 0, own.farSpeed ?? 0, own.subjectSpeed ?? 0);
+    expect(own.jump).toBeLessThan((fastest * 2) / 24);
+    expect(own.jump).toBeGreaterThan(0);
   });
 });

@@ -1,17 +1,18 @@
 import type { Lens } from '../model/kit';
-import { severity } from '../model/finding';
+import { percent, severity } from '../model/finding';
 import { setupOf, type Shoot } from '../model/shoot';
-import { legsOf, withLeg, type Shot } from '../model/shot';
-import type { Units } from '../model/units';
-import { recipeOf } from '../motion/moves';
+import type { Shot } from '../model/shot';
+import { trim, type Units } from '../model/units';
+import { smoothed } from '../motion/columns';
 import { pathLengthM, type Samples } from '../motion/sample';
 import { depthOfField } from '../optics/depth-of-field';
 import { rigFindings } from '../rig/envelope';
 import { heightsM } from '../rig/heights';
-import { layerFigures } from '../screen/figures';
-import { measurePicture } from '../screen/picture';
-import { isInFrame } from '../screen/subject-in-frame';
+import { fastestRow, layerFigures, SEEN_S, shownShutterDeg } from '../screen/figures';
+import { FULL_CARE, measurePicture, type Picture } from '../screen/picture';
+import { isInFrame, whileInFrame } from '../screen/subject-in-frame';
 import { wobbleInFrame } from '../screen/wobble';
+import { SAME_WITHIN, sameFraming } from './same-framing';
 
 /** Same spot: the camera stays, the lens changes. Same framing: the subject keeps its height, the camera moves to suit. */
 export type CompareBy = 'spot' | 'framing';
@@ -46,6 +47,14 @@ export interface LensColumn {
   /** Nearest and farthest sharp distance halfway through, m. */
   sharpFromM: number;
   sharpToM: number;
+  /** How far the camera travels, m. */
+  travelM: number;
+  /** How far the fastest thing in the picture jumps from one shown picture to the next that differs, frame widths, at the moment when that is most. */
+  jump: number;
+  /** How far the shutter is open in a shown picture where things are fastest, degrees: what is filmed quickly and shown at life speed is open for less. */
+  shownShutterDeg: number;
+  /** Largest difference of the subject's height from the shot's own, as a share, where the framing cannot be kept; null where it is, or is not asked for. */
+  framingOff: number | null;
   /** What lens and rig make of it, and the sentences of what they cannot. */
   grade: 'fits' | 'tight' | 'cannot';
   why: string[];
@@ -58,23 +67,37 @@ export function lensFor(shoot: Shoot, shot: Shot, focalLengthMm: number): Lens {
   return reaches(own) ? own : (shoot.kit.lenses.find(reaches) ?? own);
 }
 
-/** A shot taken with another focal length, from the same spot or with the same framing. */
-export function withFocalLength(shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): Shot {
+/** A shot taken with another focal length, from the same spot or with the same framing; `off`: by how much the framing is not the same. */
+function taken(shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): { shot: Shot; off: number } {
   const lens = lensFor(shoot, shot, focalLengthMm);
   const changed = { ...shot, focalLengthMm, lensId: lens.id, fNumber: Math.max(shot.fNumber, lens.fNumberMin) };
-  if (by === 'spot' || focalLengthMm === shot.focalLengthMm) return changed;
-  const share = focalLengthMm / shot.focalLengthMm;
-  return legsOf(shot).reduce<Shot>((moved, _, k) => withLeg(moved, k, (leg) => ({ ...leg, move: recipeOf(leg.move).scaleDistance(leg.move, share) })), changed);
+  return by === 'spot' || focalLengthMm === shot.focalLengthMm ? { shot: changed, off: 0 } : sameFraming(shoot, shot, changed);
 }
+
+/** A shot taken with another focal length, from the same spot or with the same framing as near as it comes. */
+export const withFocalLength = (shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): Shot => taken(shoot, shot, focalLengthMm, by).shot;
 
 /** Reads a shot through several focal lengths. */
 export function compareLenses(shoot: Shoot, shot: Shot, focalLengthsMm: readonly number[], by: CompareBy, units: Units = 'metric'): LensColumn[] {
-  return focalLengthsMm.map((focalLengthMm) => columnOf(shoot, withFocalLength(shoot, shot, focalLengthMm, by), units));
+  return focalLengthsMm.map((focalLengthMm) => {
+    const { shot: changed, off } = taken(shoot, shot, focalLengthMm, by);
+    const column = columnOf(shoot, changed, units);
+    if (off <= SAME_WITHIN) return column;
+    const name = setupOf(shoot, shot).subject?.name ?? 'The subject';
+    const cause = shot.walks.some(({ pieceId, points }) => pieceId === shot.subjectId && points.length > 1) ? 'the walk' : 'the move';
+    const said = off < 10 ? `differs by up to ${percent(off)}` : 'is another altogether';
+    return {
+      ...column,
+      framingOff: off,
+      grade: 'cannot',
+      why: [`${trim(focalLengthMm, 0)} mm cannot keep the framing here: ${name}’s height ${said}, because of ${cause}.`, ...column.why],
+    };
+  });
 }
 
 function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
   const setup = setupOf(shoot, shot);
-  const picture = measurePicture(setup, { units }, { sight: false, glancesHz: 1 });
+  const picture = measurePicture(setup, { units }, { ...FULL_CARE, sight: false });
   const { samples, subject, depthM } = picture;
   const layers = layerFigures(picture);
   const near = layers.find(({ layer }) => layer === 'near');
@@ -121,9 +144,24 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
     wobble: wobbleInFrame(samples, depthM)?.value ?? 0,
     sharpFromM: sharp.nearM,
     sharpToM: sharp.farM,
+    travelM,
+    jump: largestJump(picture),
+    shownShutterDeg: shownShutterDeg(picture, fastestRow(picture)),
+    framingOff: null,
     grade: worst === 2 ? 'cannot' : worst === 1 ? 'tight' : 'fits',
     why: rig.filter((finding) => severity(finding) === worst && worst > 0).map(({ sentence }) => sentence),
   };
+}
+
+/** Speed and how long each recorded frame is shown, of the same moment. */
+function largestJump({ samples, site, subject }: Picture): number {
+  const columns = [site.near.speed, site.far.speed, whileInFrame(subject, subject.speed)].map((column) => smoothed(column, SEEN_S * samples.frameRateHz));
+  let most = 0;
+  for (let row = 0; row < samples.count; row += 1) {
+    const repeats = Math.max(1, (samples.slow[row] * samples.frameRateHz) / samples.captureRateHz);
+    for (const column of columns) if (column[row] > 0) most = Math.max(most, (column[row] * repeats) / samples.frameRateHz);
+  }
+  return most;
 }
 
 /** How far the camera goes round the subject (or the pivot's place) between first and last, degrees without sign. */
@@ -135,33 +173,4 @@ function turnedDeg({ count, xM, yM, subjectXM, subjectYM }: Samples): number {
     before = deg;
   }
   return Math.abs(sum);
-}
-
-/** Less than this no depth is seen at all, frame widths a second. */
-const LEAST_DEPTH = 1e-4;
-
-/** One sentence on which focal length shows depth best, and why. `columns`: shortest first. */
-export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): string {
-  const possible = columns.filter(({ grade }) => grade !== 'cannot');
-  const among = possible.length >= 2 ? possible : columns;
-  if (among.length < 2) return 'Choose two or more focal lengths to compare.';
-  const best = among.reduce((a, b) => (b.parallax > a.parallax ? b : a));
-  if (best.parallax < LEAST_DEPTH) return 'Nothing slides past anything here: the focal length only changes how much of the place is in the picture.';
-  const other = best === among[0] ? among[among.length - 1] : among[0];
-  const times = other.parallax > 1e-6 ? best.parallax / other.parallax : Infinity;
-  const how = Number.isFinite(times) ? `${times < 9.95 ? times.toFixed(1) : times.toFixed(0)} times` : 'far more';
-  if (times < 1.1) return `Here ${best.focalLengthMm} mm and ${other.focalLengthMm} mm show depth alike.`;
-  const wide = best.focalLengthMm < other.focalLengthMm;
-  const ends = best === among[0] || best === among[among.length - 1];
-  const near = (best.nearSpeed ?? 0) >= (best.farSpeed ?? 0);
-  const reason = near
-    ? wide
-      ? by === 'framing'
-        ? 'the camera stands closer, so near things pass quickly for each metre it travels'
-        : 'more of what is near stays in the frame'
-      : 'what stands near the lens crosses a narrower frame quickly'
-    : wide && by === 'framing'
-      ? 'the camera stands closer and has to turn farther to hold the subject, so the background sweeps past'
-      : 'a far background sweeps a narrow frame quickly for each degree the camera turns';
-  return `Here ${ends ? (wide ? 'wide' : 'long') : `${best.focalLengthMm} mm`} wins: ${ends ? `${best.focalLengthMm} mm` : 'it'} shows depth ${how} as strongly as ${other.focalLengthMm} mm, because ${reason}.`;
 }

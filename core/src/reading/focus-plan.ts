@@ -1,12 +1,11 @@
 import { setupOf, type Shoot } from '../model/shoot';
-import type { Lens } from '../model/kit';
 import { PULLERS, type Puller, type Shot } from '../model/shot';
 import { motionOf } from '../motion/legs';
 import { playingOf } from '../motion/playback';
 import { filmShot, type Samples } from '../motion/sample';
 import { asShown } from '../motion/shown';
-import { ringAtDeg } from '../optics/focus-ring';
 import { fastestPull, pullBy, type FocusPull } from '../screen/focus-pull';
+import { focusMarks, type FocusMark } from './focus-marks';
 import { blurDiscMm, depthOfField, hyperfocalM } from '../optics/depth-of-field';
 
 /** Focus over a shot, one value a row; distances in metres along the line to the thing. */
@@ -18,6 +17,7 @@ export interface FocusPlan {
   /** The band of sharp distances; Infinity from the hyperfocal distance on. */
   nearM: Float64Array;
   farM: Float64Array;
+  /** At the moment that asks most. */
   hyperfocalM: number;
   /** Largest blur disc that looks sharp, mm on the sensor. */
   confusionMm: number;
@@ -25,19 +25,14 @@ export interface FocusPlan {
   pull: (FocusPull & { atS: number }) | null;
   /** What it asks of a hand, of a motor and of autofocus, against what each usually manages. */
   pullers: { puller: Puller; value: number; limit: number; unit: string; grade: 'fits' | 'tight' | 'cannot' }[];
-  /** How far the subject may come and go while the focus stays halfway through, m. */
-  band: { nearM: number; farM: number };
-  /** Distances for whoever pulls: both ends always, and every place on the way where the pull turns or has gone far. */
+  /** How far the subject may come and go while the focus stays, m, at the moment when that is least; and when, s on screen. */
+  band: { nearM: number; farM: number; atS: number };
+  /** One focus for the whole shot and the stop it takes at its hardest moment; null without a subject. */
+  one: { fNumber: number; focusM: number } | null;
+  /** Distances for whoever pulls: both ends, and as few on the way as keep it sharp. */
   marks: FocusMark[];
-}
-
-export interface FocusMark {
-  /** Seconds on screen, and of action: what an assistant counts. */
-  atS: number;
-  actionS: number;
-  distanceM: number;
-  /** Where the ring stands, degrees from infinity. */
-  ringDeg: number;
+  /** Share of the frames that pulling evenly from mark to mark keeps sharp. */
+  marksSharpShare: number;
 }
 
 /** Reads the focus of a shot. */
@@ -56,22 +51,39 @@ export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
     farM[row] = sharp.farM;
   }
   const pull = fastestPull(filmed, setup.lens);
-  const middle = count >> 1;
+  // The hardest moment: where the longest focal length, or the largest enlargement, leaves least.
+  let hyperM = 0;
+  let [tightest, hardest] = [Infinity, 0];
+  for (let row = 0; row < count; row += 1) {
+    hyperM = Math.max(hyperM, hyperfocalM(samples.focalLengthMm[row] / samples.crop[row], shot.fNumber, confusionMm / samples.crop[row]));
+    const wide = 1 / nearM[row] - (Number.isFinite(farM[row]) ? 1 / farM[row] : 0);
+    if (wide < tightest) [tightest, hardest] = [wide, row];
+  }
+  const filmedNearM = new Float64Array(filmed.count);
+  const filmedFarM = new Float64Array(filmed.count);
+  for (let row = 0; row < filmed.count; row += 1) {
+    const sharp = fieldAt(filmed, row, shot.fNumber, confusionMm, filmed.focusDistanceM[row]);
+    filmedNearM[row] = sharp.nearM;
+    filmedFarM[row] = sharp.farM;
+  }
+  const { marks, sharpShare } = focusMarks(filmed, filmedNearM, filmedFarM, setup.lens);
   return {
     screenS,
     focusM: focusDistanceM,
     subjectM: subjectDistanceM.map((distanceM, row) => (Number.isNaN(subjectXM[row]) ? NaN : distanceM)),
     nearM,
     farM,
-    hyperfocalM: hyperfocalM(samples.focalLengthMm[middle] / samples.crop[middle], shot.fNumber, confusionMm / samples.crop[middle]),
+    hyperfocalM: hyperM,
     confusionMm,
     pull: pull && { ...pull, atS: filmed.screenS[pull.row] },
     pullers: PULLERS.map((puller) => {
       const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, puller, setup.limits);
       return { puller, value, limit, unit, grade: value > limit * setup.limits.joltFactor ? ('cannot' as const) : value > limit ? ('tight' as const) : ('fits' as const) };
     }),
-    band: { nearM: nearM[middle], farM: farM[middle] },
-    marks: marksOf(filmed, setup.lens),
+    band: { nearM: nearM[hardest], farM: farM[hardest], atS: screenS[hardest] },
+    one: setup.subject ? oneFocusFor(filmed, confusionMm, Math.max(0.05, setup.lens.closestFocusM)) : null,
+    marks,
+    marksSharpShare: sharpShare,
   };
 }
 
@@ -79,34 +91,39 @@ function fieldAt({ focalLengthMm, crop }: Samples, row: number, fNumber: number,
   return depthOfField(focalLengthMm[row] / crop[row], fNumber, confusionMm / crop[row], focusM);
 }
 
-/** A mark on the way is worth making where the straight line between its neighbours would be off by this much, dioptres. */
-const MARK_OFF_DIOPTRES = 0.02;
-const MOST_MARKS = 12;
-
-/** Both ends, and between them the rows that keep straight pulls (in dioptres) close to the plan: Douglas & Peucker 1973, from memory. */
-function marksOf({ count, tS, screenS, focusDistanceM }: Samples, lens: Lens): FocusMark[] {
-  const kept = new Set([0, count - 1]);
-  const split = (from: number, to: number) => {
-    if (kept.size >= MOST_MARKS) return;
-    let [worst, at] = [0, -1];
-    for (let row = from + 1; row < to; row += 1) {
-      const straight = 1 / focusDistanceM[from] + ((row - from) / (to - from)) * (1 / focusDistanceM[to] - 1 / focusDistanceM[from]);
-      const off = Math.abs(1 / focusDistanceM[row] - straight);
-      if (off > worst) [worst, at] = [off, row];
+/**
+ * One focus for a whole shot: where it stands, m, and the smallest f-number at which the subject is sharp in every row, whatever
+ * focal length and enlargement it has there. Null without a subject, or where it comes nearer than the lens is long.
+ */
+export function oneFocusFor(
+  { count, focalLengthMm, crop, subjectDistanceM, subjectXM }: Samples,
+  confusionMm: number,
+  closestM: number,
+): { fNumber: number; focusM: number } | null {
+  const rows = Array.from({ length: count }, (_, row) => row).filter((row) => !Number.isNaN(subjectXM[row]) && subjectDistanceM[row] > 0.02);
+  if (rows.length === 0) return null;
+  const needed = (dioptre: number): number =>
+    rows.reduce((most, row) => Math.max(most, (blurDiscMm(focalLengthMm[row] / crop[row], 1, 1 / dioptre, subjectDistanceM[row]) * crop[row]) / confusionMm), 0);
+  const distances = rows.map((row) => subjectDistanceM[row]);
+  // What is needed falls and rises once between the farthest and the nearest: golden section, in dioptres.
+  const golden = (Math.sqrt(5) - 1) / 2;
+  let [far, near] = [1 / distances.reduce((a, b) => Math.max(a, b)), 1 / Math.max(closestM, distances.reduce((a, b) => Math.min(a, b)))]; // prettier-ignore
+  if (far > near) far = near;
+  let [a, b] = [near - golden * (near - far), far + golden * (near - far)];
+  let [atA, atB] = [needed(a), needed(b)];
+  for (let i = 0; i < 40 && near - far > 1e-9; i += 1)
+    if (atA < atB) {
+      [near, b, atB] = [b, a, atA];
+      a = near - golden * (near - far);
+      atA = needed(a);
+    } else {
+      [far, a, atA] = [a, b, atB];
+      b = far + golden * (near - far);
+      atB = needed(b);
     }
-    if (worst <= MARK_OFF_DIOPTRES) return;
-    kept.add(at);
-    split(from, at);
-    split(at, to);
-  };
-  split(0, count - 1);
-  return [...kept].sort((a, b) => a - b).map((row) => ({ atS: screenS[row], actionS: tS[row], distanceM: focusDistanceM[row], ringDeg: ringAtDeg(lens, focusDistanceM[row]) }));
-}
-
-/** The f-number at which everything between two distances is sharp with one focus, which lies halfway in dioptres; distances in m. */
-export function fNumberForBand(focalLengthMm: number, confusionMm: number, nearM: number, farM: number): { fNumber: number; focusM: number } {
-  const focusM = 2 / (1 / nearM + 1 / farM);
-  return { fNumber: blurDiscMm(focalLengthMm, 1, focusM, nearM) / confusionMm, focusM };
+  const dioptre = (far + near) / 2;
+  const fNumber = needed(dioptre);
+  return Number.isFinite(fNumber) ? { fNumber, focusM: 1 / dioptre } : null;
 }
 
 /** Times the largest sharp disc: nothing can be made out. */

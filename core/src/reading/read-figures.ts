@@ -17,22 +17,12 @@ export interface Figures {
 
 /** The numbers behind a picture. Kept apart from the findings, which are read hundreds of times while changes are tried. */
 export function readFigures(picture: Picture, units: Units = 'metric'): Figures {
-  const { setup, samples, filmed, site, motion, screen, pieces } = picture;
+  const { setup, samples, filmed, motion, screen, pieces } = picture;
   return {
     layers: layerFigures(picture),
     speedLimits: speedLimits(picture),
     evenness: { picture: leastEven(motion, samples, screen.speed, samples.frameRateHz), rig: leastEven(motion, filmed, cameraSpeedMps(filmed), filmed.captureRateHz) },
-    marks: edgeMarks(setup, samples, meanOf(site.far.rightwards) || meanOf(site.near.rightwards), units),
+    marks: edgeMarks(setup, samples, units),
     pieces,
   };
-}
-
-function meanOf(column: Float64Array): number {
-  let [sum, numbers] = [0, 0];
-  for (const value of column) {
-    if (Number.isNaN(value)) continue;
-    sum += value;
-    numbers += 1;
-  }
-  return numbers > 0 ? sum / numbers : 0;
 }

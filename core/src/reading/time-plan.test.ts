@@ -17,7 +17,7 @@ const lifelike = (speed = 1) => ({ playback: { reversed: false, ramp: [{ atS: 0,
 
 describe('the times of a shot', () => {
   it('60 on 30 is half speed (common practice): 6 s of action are 12 on screen', () => {
-    expect(plan({ captureRateHz: 60, frameRateHz: 30 })).toMatchObject({ actionS: 6, screenS: 12, recordedFrames: 361, repeats: 1 });
+    expect(plan({ captureRateHz: 60, frameRateHz: 30 })).toMatchObject({ actionS: 6, screenS: 12, recordedFrames: 360, repeats: 1 });
   });
   it('6 frames a second at a half-interval shutter are open for 1/12 s, shown four times each, and smear half of every step', () => {
     const look = plan({ captureRateHz: 6, frameRateHz: 24, shutterDeg: 180, ...lifelike() });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { newPiece, type Piece } from '../model/piece';
 import type { Move } from '../model/move';
+import type { Shot } from '../model/shot';
 import { filmed } from '../testing/filmed';
 import { AROUND, HELD_STILL } from '../testing/shoots';
 import { edgeMarks } from './edge-marks';
@@ -9,9 +10,9 @@ const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
 const pole = (id: string, name: string, xM: number): Piece => ({ ...newPiece('post', id, name, xM, 0, 0), heightM: 3 });
 /** From 6 m to the south with 36 mm on a 36 mm wide frame the plane of the subject is 6 m wide. */
 const still: Move = { kind: 'still', ...AROUND, heightM: 1.2, distanceM: 6, bearingDeg: 180 };
-const marks = (move: Move, pieces: Piece[], rightwards = 0) => {
-  const { setup, samples } = filmed(move, HELD_STILL, false, pieces);
-  return edgeMarks(setup, samples, rightwards, 'metric');
+const marks = (move: Move, pieces: Piece[], more: Partial<Shot> = {}) => {
+  const { setup, samples } = filmed(move, { ...HELD_STILL, ...more }, false, pieces);
+  return edgeMarks(setup, samples, 'metric');
 };
 
 describe('edge marks', () => {
@@ -30,8 +31,12 @@ describe('edge marks', () => {
   });
   it('say which of the marks at the end can be seen coming: that on the side things leave by', () => {
     const both = [figure, pole('w', 'West pole', -3), pole('e', 'East pole', 3)];
-    expect(marks(still, both, -0.1).filter(({ trailing }) => trailing).map(({ when, edge }) => [when, edge])).toEqual([['end', 'left']]); // prettier-ignore
-    expect(marks(still, both, 0.1).filter(({ trailing }) => trailing).map(({ edge }) => edge)).toEqual(['right']); // prettier-ignore
+    // A slide of 1 m that ends where the poles stand at the edges: to the right, things go out to the left.
+    const slide = (travelM: number): Move => ({ kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 6, bearingDeg: 180, travelM, skewDeg: 0 });
+    const ends = (travelM: number) => both.map((piece) => (piece.kind === 'post' ? { ...piece, xM: piece.xM + travelM / 2 } : piece));
+    const coming = (travelM: number) => marks(slide(travelM), ends(travelM)).filter(({ trailing }) => trailing).map(({ when, edge }) => [when, edge]); // prettier-ignore
+    expect(coming(1)).toEqual([['end', 'left']]);
+    expect(coming(-1)).toEqual([['end', 'right']]);
     expect(marks(still, both).some(({ trailing }) => trailing)).toBe(false);
   });
   it('are none where nothing stands near an edge', () => {

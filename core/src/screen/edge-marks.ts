@@ -3,7 +3,7 @@ import type { Piece } from '../model/piece';
 import type { Setup } from '../model/shoot';
 import type { Samples } from '../motion/sample';
 import { placeOverTime } from '../motion/walk';
-import { CAMERA_SIZE } from '../optics/projection';
+import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
 import { glancer, type Glance } from './glance';
 
 /** What stands at an edge of the frame at the start or the end: what an operator notes to make the move again by hand. */
@@ -30,11 +30,10 @@ const MOST_INSIDE = 0.3;
 /** A post this near an edge is a better mark than a long row that the edge cuts. */
 const SHORT_INSIDE = 0.12;
 
-/** The four marks of a shot. An edge near which nothing stands has none. `rightwards` is which way still things go on screen on average, frame widths a second. */
-export function edgeMarks(setup: Setup, samples: Samples, rightwards: number, units: Units): EdgeMark[] {
+/** The four marks of a shot. An edge near which nothing stands has none. */
+export function edgeMarks(setup: Setup, samples: Samples, units: Units): EdgeMark[] {
   if (setup.pieces.length === 0) return [];
   const glance = glancer(setup, samples, CELLS);
-  const trailing = Math.abs(rightwards) < 1e-4 ? null : rightwards < 0 ? 'left' : 'right';
   return (['start', 'end'] as const).flatMap((when) => {
     const row = when === 'start' ? 0 : samples.count - 1;
     const seen = glance(row);
@@ -46,9 +45,55 @@ export function edgeMarks(setup: Setup, samples: Samples, rightwards: number, un
       const part = found.steps === 0 ? partAt(piece, setup, samples, row, edge, found.depthM, found.line, seen, units) : '';
       const sentence =
         found.steps === 0 ? `The ${edge} edge cuts ${piece.name}${part}.` : `${piece.name} stands ${Math.max(1, Math.round(inside * 100))}% of the width inside the ${edge} edge.`;
-      return [{ when, edge, pieceId: piece.id, name: piece.name, inside, trailing: when === 'end' && edge === trailing, sentence }];
+      return [
+        {
+          when,
+          edge,
+          pieceId: piece.id,
+          name: piece.name,
+          inside,
+          trailing: when === 'end' && seenComing(samples, row, edge, inside, found.depthM, (found.line + 0.5) / seen.heightCells),
+          sentence,
+        },
+      ];
     });
   });
+}
+
+/** A mark is seen coming when it has gone this far towards its edge, frame widths, inside the picture, in the last so many seconds of motion. Common practice, no published source. */
+const SEEN_COMING = 0.02;
+const LAST_S = 2;
+const AT_REST = 1e-4;
+
+/** Whether the spot that stands at an edge in a row came there through the picture in the last seconds before things come to rest. `fromTop`: a share of the frame's height. */
+function seenComing(samples: Samples, row: number, edge: 'left' | 'right', inside: number, depthM: number, fromTop: number): boolean {
+  const spot = spotAt(samples, row, edge === 'left' ? inside - 0.5 : 0.5 - inside, 0.5 - fromTop, depthM);
+  const point: InPicture = { u: 0, w: 0, depthM: 0 };
+  const uAt = (at: number) => {
+    project(samples.cameras, at * CAMERA_SIZE, ...spot, point);
+    return point.depthM > 0 ? point.u : NaN;
+  };
+  const outward = edge === 'left' ? -1 : 1;
+  let last = row;
+  while (last > 0 && Math.abs(uAt(last) - uAt(last - 1)) < AT_REST) last -= 1;
+  const before = Math.max(0, last - Math.round(LAST_S * samples.frameRateHz));
+  let [seen, came] = [0, 0];
+  for (let at = before; at < last; at += 1) {
+    const u = uAt(at);
+    if (Math.abs(u) <= 0.5) seen += 1;
+    came = Math.max(came, outward * (uAt(row) - u));
+  }
+  return seen > (last - before) / 2 && came > SEEN_COMING;
+}
+
+/** The spot in the site that is seen at a place in the picture, u in frame widths and v in frame heights from its middle, at a depth; m. */
+function spotAt({ cameras, xM, yM, zM, focalLengthMm, frameWidthMm, frameHeightMm }: Samples, row: number, u: number, v: number, depthM: number): [number, number, number] {
+  const c = row * CAMERA_SIZE;
+  const square = (frameWidthMm / focalLengthMm[row]) ** 2;
+  const right = u * depthM * square;
+  const up = ((v * frameHeightMm) / frameWidthMm) * depthM * square;
+  const along = (origin: number, axis: number) => origin + cameras[c + axis] * right + cameras[c + 4 + axis] * up + cameras[c + 8 + axis] * depthM;
+  return [along(xM[row], 0), along(yM[row], 1), along(zM[row], 2)];
 }
 
 const isGround = ({ kind }: Piece) => kind === 'slab' || kind === 'ridge';
@@ -83,13 +128,7 @@ function partAt(piece: Piece, setup: Setup, samples: Samples, row: number, edge:
   const alongIsLong = piece.lengthM >= piece.depthM;
   const longM = Math.max(piece.lengthM, piece.depthM);
   if (longM < LONG_M) return '';
-  const c = row * CAMERA_SIZE;
-  const { cameras } = samples;
-  const scale = samples.frameWidthMm / samples.focalLengthMm[row];
-  const right = (edge === 'left' ? -0.5 : 0.5) * depthM * scale * scale;
-  const up = (((0.5 - (line + 0.5) / heightCells) * samples.frameHeightMm) / samples.frameWidthMm) * depthM * scale * scale;
-  const x = samples.xM[row] + cameras[c] * right + cameras[c + 4] * up + cameras[c + 8] * depthM;
-  const y = samples.yM[row] + cameras[c + 1] * right + cameras[c + 5] * up + cameras[c + 9] * depthM;
+  const [x, y] = spotAt(samples, row, edge === 'left' ? -0.5 : 0.5, 0.5 - (line + 0.5) / heightCells, depthM);
   const base = new Float64Array(3);
   placeOverTime(setup.shot.walks, piece.id, piece)(samples.tS[row], base);
   const heading = ((piece.headingDeg + (alongIsLong ? 0 : 90)) * Math.PI) / 180;

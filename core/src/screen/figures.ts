@@ -50,6 +50,17 @@ export function openOnScreenS({ setup: { shot }, samples }: Picture, row: number
   return exposureTimeS(shot.shutterDeg, shot.captureRateHz) * samples.slow[row];
 }
 
+/** How far the shutter is open for a shown picture in a row, degrees of what is shown: 180 at half the time between two pictures. */
+export function shownShutterDeg(picture: Picture, row: number): number {
+  return openOnScreenS(picture, row) * picture.samples.frameRateHz * 360;
+}
+
+/** The row in which anything in the picture is fastest; the first where nothing moves. */
+export function fastestRow({ samples, site, subject }: Picture): number {
+  const peaks = [site.near.speed, whileInFrame(subject, subject.speed), site.far.speed].map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz)));
+  return peaks.reduce((best, peak) => (peak !== null && (best === null || peak.value > best.value) ? peak : best), null)?.row ?? 0;
+}
+
 export function speedLimits(picture: Picture): SpeedLimits {
   const { samples, setup } = picture;
   const { limits, delivery } = setup;

@@ -45,7 +45,8 @@ export interface Care {
   glancesHz: number;
 }
 
-const FULL_CARE: Care = { sight: true, glancesHz: 2 };
+/** As a reading looks. */
+export const FULL_CARE: Care = { sight: true, glancesHz: 2 };
 
 /** Samples a shot and measures its picture. */
 export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CARE): Picture {

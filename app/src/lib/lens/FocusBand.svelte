@@ -4,7 +4,8 @@
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { fNumberForBand, focusPlan, softFocusM } from '@gentle-arc/core/reading/focus-plan';
+  import { filmedBackwards } from '@gentle-arc/core/motion/backwards';
+  import { focusPlan, softFocusM } from '@gentle-arc/core/reading/focus-plan';
   import type { Kit } from '@gentle-arc/core/model/kit';
   import { LIMITS, type OwnLimits } from '@gentle-arc/core/model/limits';
   import Choice from '$lib/parts/Choice.svelte';
@@ -87,13 +88,15 @@
   /** The same on screen, filmed from its end to its start with the focus left where it ends. */
   function inReverse() {
     const distanceM = Math.max(closestM, Math.round(samples.subjectDistanceM[samples.count - 1] * 100) / 100);
-    onchange((row) => ({ ...row, backwards: !row.backwards, playback: { ...row.playback, reversed: true }, focus: { mode: 'fixed', distanceM } }), null);
+    onchange((row) => ({ ...(filmedBackwards(row) ?? row), focus: { mode: 'fixed', distanceM } }), null);
   }
 
   const nearest = $derived(plan.subjectM.reduce((least, value) => (value < least ? value : least), Infinity));
   const most = $derived(finite(plan.subjectM));
   /** One focus for the whole move: where, and the stop it takes. */
-  const one = $derived(Number.isFinite(nearest) && most > 0 ? fNumberForBand(samples.focalLengthMm[samples.count >> 1], plan.confusionMm, nearest, most) : null);
+  const { one } = $derived(plan);
+  /** A stop as it is said and set: never more open than it has to be. */
+  const oneStop = $derived(one ? Math.max(setup.lens.fNumberMin, Math.ceil(one.fNumber * 10 - 1e-6) / 10) : 0);
 </script>
 
 <section aria-label="Focus">
@@ -120,9 +123,10 @@
   </div>
   <p class="fact">
     <b class="band-word">Shaded</b> is sharp: now
-    {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. Halfway through, {setup.subject?.name ?? 'the subject'} may come and go
-    between {length(plan.band.nearM)} and {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(plan.hyperfocalM)} on (hyperfocal) everything behind
-    is sharp. What blurs by up to
+    {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. At {plan.band.atS.toFixed(1)} s, where it is least, {setup.subject
+      ?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(
+      plan.hyperfocalM,
+    )} on (hyperfocal, at the moment that asks most) everything behind is sharp. What blurs by up to
     <Choice
       label="Circle of confusion"
       value={confusion}
@@ -145,14 +149,14 @@
   </p>
   {#if one && most - nearest > 0.05}
     <p class="fact">
-      One focus for the whole move: {length(one.focusM)} and {one.fNumber > 64 ? 'no stop is deep enough' : `f/${trim(Math.max(one.fNumber, setup.lens.fNumberMin), 1)} or deeper`}.
+      One focus for the whole move: {length(one.focusM)} and {one.fNumber > 64 ? 'no stop is deep enough' : `f/${trim(oneStop, 1)} or deeper`}.
       {#if one.fNumber <= 64}<button
           class="link"
           onclick={() =>
             onchange(
               (given) => ({
                 ...given,
-                fNumber: Math.max(given.fNumber, setup.lens.fNumberMin, Math.ceil(one.fNumber * 10) / 10),
+                fNumber: Math.max(given.fNumber, oneStop),
                 focus: { mode: 'fixed', distanceM: Math.round(one.focusM * 100) / 100 },
               }),
               null,
@@ -164,7 +168,11 @@
     <b>Marks:</b>
     {#each plan.marks as mark, i (i)}{i > 0 ? ', ' : ' '}<button class="link" onclick={() => playhead.toTime(mark.atS)}
         >{length(mark.distanceM)} at {mark.actionS.toFixed(1)} s</button
-      >{/each}. <a class="link font-semibold" href={marksHref}>Print them</a>
+      >{/each}.
+    {plan.marksSharpShare >= 0.995
+      ? 'Pulled evenly from one to the next it stays sharp.'
+      : `Pulled evenly from one to the next, ${Math.round(plan.marksSharpShare * 100)}% of the shot stays sharp: more marks nobody keeps in mind.`}
+    <a class="link font-semibold" href={marksHref}>Print them</a>
   </p>
   <p class="fact flex flex-wrap gap-x-4">
     {#if setup.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}>Start out of focus</button>{/if}

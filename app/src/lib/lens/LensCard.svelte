@@ -45,7 +45,7 @@
     <p class="text-soft">
       Sharp {length(column.sharpFromM)} to {Number.isFinite(column.sharpToM) ? length(column.sharpToM) : 'the horizon'}{column.wobble > 0.0005
         ? `; bobs ${percent(column.wobble)}`
-        : ''}{Math.abs(column.backgroundGrowth - 1) > 0.02 ? `; background × ${trim(column.backgroundGrowth, 2)}` : ''}.
+        : ''}{Math.abs(column.backgroundGrowth - 1) > 0.02 ? `; background × ${trim(column.backgroundGrowth, 2)} against the subject` : ''}.
     </p>
     {#if column.grade !== 'fits'}<p class="flex gap-2"><span class="shrink-0 pt-0.5"><GradeMark grade={column.grade} /></span>{column.why[0]}</p>{/if}
   {/if}

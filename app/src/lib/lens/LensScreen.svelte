@@ -4,7 +4,8 @@
   import { setupOf } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sampleShot } from '@gentle-arc/core/motion/shown';
-  import { verdictOnLenses, withFocalLength, type CompareBy } from '@gentle-arc/core/reading/compare-lenses';
+  import { withFocalLength, type CompareBy } from '@gentle-arc/core/reading/compare-lenses';
+  import { verdictOnLenses } from '@gentle-arc/core/reading/lens-verdict';
   import Choice from '$lib/parts/Choice.svelte';
   import Transport from '$lib/move/Transport.svelte';
   import { Playhead } from '$lib/move/playhead.svelte';
@@ -61,7 +62,9 @@
   });
   const seen = $derived.by(() => {
     const own = columns.find((column) => column.focalLengthMm === shot.focalLengthMm);
-    return own ? { fastest: Math.max(own.nearSpeed ?? 0, own.subjectSpeed ?? 0, own.farSpeed ?? 0), subjectBlur: own.subjectBlur } : null;
+    return own
+      ? { fastest: Math.max(own.nearSpeed ?? 0, own.subjectSpeed ?? 0, own.farSpeed ?? 0), jump: own.jump, shownShutterDeg: own.shownShutterDeg, subjectBlur: own.subjectBlur }
+      : null;
   });
 
   $effect(() => playhead.fit(samples.count, samples.frameRateHz));
@@ -146,7 +149,7 @@
       onsettle={() => store.settle()}
     />
     <LightWords {shoot} {shot} {seen} onbench={setBench} onchange={change} onsettle={() => store.settle()} />
-    <TimeWords {shoot} {shot} fastest={seen?.fastest ?? null} onbench={setBench} onchange={change} onsettle={() => store.settle()} />
+    <TimeWords {shoot} {shot} jump={seen?.jump ?? null} onbench={setBench} onchange={change} onsettle={() => store.settle()} />
     <PixelFrames {shoot} {shot} {samples} onbench={setBench} onsettle={() => store.settle()} />
     <HowFar {shoot} {shot} {samples} onbench={setBench} onsettle={() => store.settle()} />
   </div>

@@ -4,7 +4,7 @@
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
-  import { exposureOf } from '@gentle-arc/core/optics/exposure-of-shot';
+  import { exposureOf, tooDarkAdvice } from '@gentle-arc/core/optics/exposure-of-shot';
   import { LIGHT_CONDITIONS, neutralDensity } from '@gentle-arc/core/optics/exposure';
   import type { FilterStack } from '@gentle-arc/core/optics/filter-stack';
   import { shutterLook } from '@gentle-arc/core/screen/shutter-look';
@@ -19,7 +19,7 @@
     shoot: Shoot;
     shot: Shot;
     /** What moves in the picture as the shot is taken now; null while it is read. */
-    seen: { fastest: number; subjectBlur: number } | null;
+    seen: { fastest: number; subjectBlur: number; shownShutterDeg: number } | null;
     onbench: SetBench;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onsettle: () => void;
@@ -34,7 +34,7 @@
   /** From about here down it is lamps that light a place. */
   const LAMPS_EV = 9;
   const lamps = $derived(shot.light.ev100 <= LAMPS_EV);
-  const look = $derived(seen && shutterLook(shot, seen, limits));
+  const look = $derived(seen && shutterLook({ shutterDeg: seen.shownShutterDeg, frameRateHz: shot.frameRateHz }, seen, limits));
   const faster = $derived(shot.captureRateHz > shot.frameRateHz);
 
   const sunDeg = $derived(shot.bench.sunDeg);
@@ -141,8 +141,7 @@
         <GradeMark grade={gradeOf(result.mounted.leftStops)} />
         <span
           ><b>{stopsWords(result.mounted.leftStops)} too dark{neutral ? ` behind ${stackWords(result.mounted)}` : ''}.</b>
-          {#if neutral && result.excessStops > -0.5}Take the filter off.{:else if faster}{trim(shot.captureRateHz, 0)} frames a second want light: each doubling of the rate costs a stop.
-            Open the stop, raise the ISO, bring light, or record fewer.{:else}Open the stop, raise the ISO or bring light.{/if}</span
+          {tooDarkAdvice(result, faster ? shot.captureRateHz : null)}</span
         >
       </p>
     {:else}

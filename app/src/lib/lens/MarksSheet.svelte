@@ -17,6 +17,11 @@
   const length = (m: number) => sayLength(m, preferences.units);
   /** A ring this far across carries the strip; typed by whoever prints it. */
   const acrossMm = $derived(shot.bench.ringAcrossMm);
+  /** Whole seconds to count by; where two marks would fall on one count, tenths. */
+  const counts = $derived.by(() => {
+    const whole = plan.marks.map(({ actionS }) => `${Math.round(actionS)}`);
+    return new Set(whole).size === whole.length ? whole : plan.marks.map(({ actionS }) => actionS.toFixed(1));
+  });
   const strip = $derived(stripOf(plan.marks.map(({ ringDeg }) => ringDeg), (Math.PI * acrossMm) / 360)); // prettier-ignore
   const ROW_MM = 5;
   const heightMm = $derived(17 + strip.rows * ROW_MM);
@@ -66,12 +71,15 @@
           <td>{i + 1}{i === 0 ? ' start' : i === plan.marks.length - 1 ? ' end' : ''}</td>
           <td><b>{length(mark.distanceM)}</b></td>
           <td>{mark.actionS.toFixed(1)} s</td>
-          <td>{Math.round(mark.actionS)}</td>
+          <td>{counts[i]}</td>
           <td>{Math.round(mark.ringDeg)}°</td>
         </tr>
       {/each}
     </tbody>
   </table>
+  {#if plan.marksSharpShare < 0.995}<p class="small">
+      Pulled evenly from mark to mark, {Math.round(plan.marksSharpShare * 100)}% of the shot stays sharp: more marks nobody keeps in mind. A deeper stop or a slower action helps.
+    </p>{/if}
   <p class="small">Times and counts run from the first recorded frame, in the time of the action.</p>
 </main>
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
-  import { distanceFromShareM } from '@gentle-arc/core/optics/sizes';
+  import { distanceFromShareM, photographHeightMm } from '@gentle-arc/core/optics/sizes';
   import type { Bench } from '@gentle-arc/core/model/bench';
   import { takeDropped } from '$lib/files/takers.svelte';
   import { storageTrouble } from '$lib/store/trouble';
@@ -34,8 +34,7 @@
   let frame: HTMLElement | undefined = $state();
 
   const share = $derived(Math.abs(lines.foot - lines.top));
-  /** An upright photograph was taken with the sensor turned; a narrower one was cut from its sides. */
-  const heightMm = $derived(aspect >= 1 ? Math.min(sensor.heightMm, sensor.widthMm / aspect) : sensor.widthMm);
+  const heightMm = $derived(photographHeightMm(sensor, aspect));
   const awayM = $derived(share > 0.002 ? distanceFromShareM(knownM, share, focalLengthMm, heightMm) : null);
 
   function show(photo: Blob) {

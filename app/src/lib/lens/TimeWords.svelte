@@ -15,13 +15,13 @@
   interface Props {
     shoot: Shoot;
     shot: Shot;
-    /** Fastest thing in the picture, frame widths a second; null while it is read. */
-    fastest: number | null;
+    /** How far the fastest thing jumps from one shown picture to the next that differs, frame widths; null while it is read. */
+    jump: number | null;
     onbench: SetBench;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onsettle: () => void;
   }
-  let { shoot, shot, fastest, onbench, onchange, onsettle }: Props = $props();
+  let { shoot, shot, jump, onbench, onchange, onsettle }: Props = $props();
 
   let width = $state(320);
   const HEIGHT = 150;
@@ -66,7 +66,6 @@
       .x(({ actionS }) => x(actionS))
       .y(({ screenS }) => y(screenS))(plan.curve) ?? '',
   );
-  const stepShare = $derived(fastest === null ? null : (fastest * plan.repeats) / shot.frameRateHz);
 </script>
 
 <section aria-label="Time">
@@ -161,8 +160,10 @@
   {#if plan.repeats > setup.limits.repeats}
     <p class="graded-line">
       <GradeMark grade={plan.repeats > setup.limits.repeats * setup.limits.joltFactor ? 'jolt' : 'ripple'} /><span
-        >Each recorded frame is shown {trim(plan.repeats, 1)} times{stepShare === null ? '' : `: the fastest things jump ${trim(stepShare * 100, 1)}% of the width at a time`}, and
-        smear over {trim(plan.smearShare * 100, 0)}% of each step ({trim(plan.exposureS, 3)} s open). As a look, record few frames with an open shutter.</span
+        >Each recorded frame is shown {trim(plan.repeats, 1)} times{jump === null ? '' : `: things jump by up to ${trim(jump * 100, 1)}% of the width at a time`}, and smear over {trim(
+          plan.smearShare * 100,
+          0,
+        )}% of each step ({trim(plan.exposureS, 3)} s open). As a look, record few frames with an open shutter.</span
       >
     </p>
   {/if}

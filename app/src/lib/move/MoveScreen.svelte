@@ -126,7 +126,7 @@
 
   function seek(screenS: number) {
     playhead.pause();
-    playhead.toTime(tS);
+    playhead.toTime(screenS);
   }
 
   function choose(finding: Finding) {

@@ -3,7 +3,7 @@ import type { Finding } from '@gentle-arc/core/model/finding';
 import { aboutOf } from './about';
 import { verdictOf } from './verdict';
 
-const finding = (id: string, grade: Finding['grade']): Finding => ({ id, grade, sentence: '', reason: '', tS: 0, value: 0, limit: 0, unit: '', said: '', measure: '' });
+const finding = (id: string, grade: Finding['grade']): Finding => ({ id, grade, sentence: '', reason: '', screenS: 0, value: 0, limit: 0, unit: '', said: '', measure: '' });
 
 describe('what a finding is about', () => {
   it('is near, far, all that stands still, the subject, or the frame', () => {

@@ -78,7 +78,9 @@ function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'fo
   const { subject, does } = PULLER_WORDS[shot.puller];
   const dark = motion.legs.some(({ recipe }) => recipe.goesDark);
   const say = (amount: number) => (unit === 'deg/s' ? `${trim(amount, 0)}° of the ring a second` : `${trim(amount, 2)} dioptres a second`);
-  const grade = !pull ? 'ripple' : dark ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor);
+  // A start out of focus is seen to become sharp, not to turn: only a pull that nobody can make is told.
+  const fromSoft = shot.focus.mode === 'racks' && shot.focus.from.on === 'distance';
+  const grade = !pull ? 'ripple' : dark ? 'calm' : fromSoft ? gradeAbove(value, limit * limits.joltFactor, Infinity) : gradeAbove(value, limit, limit * limits.joltFactor);
   const way = id === 'focus.rack' ? `goes from ${trim(focusDistanceM[0], 2)} m to ${trim(focusDistanceM[count - 1], 2)} m, at most` : 'has to follow at up to';
   return [
     {
@@ -86,7 +88,7 @@ function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'fo
       grade,
       sentence: !pull
         ? 'The focus has nowhere to go: both ends of the rack are the same. Choose what it goes from and to.'
-        : `The focus ${way} ${say(value)}; up to ${unit === 'deg/s' ? `${trim(limit, 0)}°` : trim(limit, 1)} ${subject} ${does}${dark ? ', and in the dark it does not show' : ''}.`,
+        : `The focus ${way} ${say(value)}; up to ${unit === 'deg/s' ? `${trim(limit, 0)}°` : trim(limit, 1)} ${subject} ${does}${dark ? ', and in the dark it does not show' : fromSoft && grade === 'calm' ? ', and from out of focus it does not show' : ''}.`,
       reason: QUICK_PULL[shot.puller],
       screenS: filmed.screenS[pull?.row ?? 0],
       value,

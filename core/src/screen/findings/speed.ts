@@ -1,6 +1,7 @@
 import { gradeAbove, percent, speedWords, trimmedSeconds, type Finding } from '../../model/finding';
 import { smoothSpeed } from '../../model/limits';
-import { openOnScreenS, SEEN_S, speedLimits } from '../figures';
+import { trim } from '../../model/units';
+import { openOnScreenS, SEEN_S, shownShutterDeg, speedLimits } from '../figures';
 import { largest, smoothed } from '../../motion/columns';
 import { exposureTimeS } from '../../optics/shutter';
 import { whileInFrame } from '../subject-in-frame';
@@ -84,17 +85,19 @@ export function blurFindings(picture: Picture): Finding[] {
   const fastest = [picture.site.near.speed, whileInFrame(picture.subject, picture.subject.speed), picture.site.far.speed]
     .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz)))
     .reduce((a, b) => (a === null || (b !== null && b.value > a.value) ? b : a), null);
-  if (fastest && shutterDeg < limits.shortShutterDeg && fastest.value > smoothSpeed(samples.frameRateHz, limits) / 2)
+  const shownDeg = fastest ? shownShutterDeg(picture, fastest.row) : 360;
+  const otherwise = Math.abs(shownDeg - shutterDeg) > 1 ? `, ${trim(shutterDeg, 0)}° of what is recorded` : '';
+  if (fastest && shownDeg < limits.shortShutterDeg - 1e-6 && fastest.value > smoothSpeed(samples.frameRateHz, limits) / 2)
     findings.push({
       id: 'blur.shutter',
-      grade: shutterDeg < limits.shortShutterDeg / 2 ? 'jolt' : 'ripple',
-      sentence: `The shutter is open for ${shutterDeg}° only while the picture moves at ${speedWords(fastest.value)}; from ${limits.shortShutterDeg}° on the frames join up.`,
+      grade: shownDeg < limits.shortShutterDeg / 2 ? 'jolt' : 'ripple',
+      sentence: `The shutter is open for ${trim(shownDeg, 0)}° of a shown picture only${otherwise}, while the picture moves at ${speedWords(fastest.value)}; from ${limits.shortShutterDeg}° on the frames join up.`,
       reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openOnScreenS(picture, fastest.row))} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
       screenS: samples.screenS[fastest.row],
-      value: shutterDeg,
+      value: shownDeg,
       limit: limits.shortShutterDeg,
       unit: 'deg',
-      said: `${shutterDeg}°`,
+      said: `${trim(shownDeg, 0)}°`,
       measure: 'shutter',
     });
   return findings;
