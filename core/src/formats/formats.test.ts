@@ -175,7 +175,7 @@ describe('shoot file', () => {
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };
     const shoot = checkShoot(old);
-    expect(shoot.version).toBe(6);
+    expect(shoot.version).toBe(7);
     expect(shoot.shots[0]).toMatchObject({ fNumber: 5.6, focus: { mode: 'follow' }, variant: 'A', other: null });
     expect(shoot.kit.cameras[0].readOutMs).toBeGreaterThan(0);
     expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
@@ -198,7 +198,7 @@ describe('shoot file', () => {
     ['shots[0].focalLengthMm must be a number; it is "35".', () => broken((raw) => Object.assign(raw.shots[0], { focalLengthMm: '35' }))],
     ['name must be a string; it is missing.', () => broken((raw) => Reflect.deleteProperty(raw, 'name'))],
     ['shots[0] has "colour", which this format does not know; take it out.', () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 }))],
-    ['version must be at most 6; this file is version 7, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 7 }))],
+    ['version must be at most 7; this file is version 8, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 8 }))],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or delete one of the two.',
       () =>

@@ -37,24 +37,28 @@ export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWi
     return Math.hypot(top.w - w, top.u - u);
   };
   /**
-   * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows as
-   * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: each round fits that curve at the
-   * latest guess. A place so far out that no focal length makes the subject that small gets the guess.
+   * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows about as
+   * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: the first round fits that curve at the guess,
+   * the others go along the chord of the last two (secant). A place so far out that no focal length makes the subject that small gets the guess.
    */
   const holdHeight = (pose: Pose, wanted: number, guessMm: number): number => {
-    let focalLengthMm = guessMm;
-    for (let round = 0; round < 40; round += 1) {
+    const off = (focalLengthMm: number) => {
       look(pose, focalLengthMm);
-      const wantedMm2 = (wanted / height(pose, focalLengthMm)) ** 2 * (focalLengthMm ** 2 + offAxisMm2) - offAxisMm2;
-      if (!(wantedMm2 > 0) || !Number.isFinite(wantedMm2)) {
-        look(pose, guessMm);
-        return guessMm;
-      }
-      const step = Math.sqrt(wantedMm2) / focalLengthMm;
-      focalLengthMm *= step;
-      if (Math.abs(step - 1) < 1e-12) break;
+      return height(pose, focalLengthMm) / wanted - 1;
+    };
+    let [lastMm, lastOff] = [guessMm, off(guessMm)];
+    const fittedMm2 = (guessMm ** 2 + offAxisMm2) / (1 + lastOff) ** 2 - offAxisMm2;
+    let nowMm = fittedMm2 > 0 ? Math.sqrt(fittedMm2) : NaN;
+    for (let round = 0; round < 40 && nowMm > 0 && Number.isFinite(nowMm); round += 1) {
+      const nowOff = off(nowMm);
+      if (Math.abs(nowOff) < 1e-13 || nowOff === lastOff) return nowMm;
+      const nextMm = nowMm - (nowOff * (nowMm - lastMm)) / (nowOff - lastOff);
+      if (Math.abs(nextMm / nowMm - 1) < 1e-14) return nowMm;
+      [lastMm, lastOff, nowMm] = [nowMm, nowOff, nextMm];
     }
-    return focalLengthMm;
+    if (nowMm > 0 && Number.isFinite(nowMm)) return nowMm;
+    look(pose, guessMm);
+    return guessMm;
   };
 
   let current = -1;

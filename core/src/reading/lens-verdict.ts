@@ -19,7 +19,11 @@ export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): 
   const out = columns.filter(({ grade }) => grade === 'cannot');
   const dropped =
     out.length === 0 ? '' : ` ${list(out.map(mm))} ${out.length === 1 ? 'is' : 'are'} left out: ${out[0].why[0] ?? 'it cannot be done'}${out.length > 1 ? ' (and the like)' : ''}`;
-  if (possible.length === 0) return `None of these can be compared.${dropped}`;
+  if (possible.length === 0) {
+    // What the rig cannot do at any focal length does not keep them from being compared.
+    const alike = columns.filter(({ framingOff }) => framingOff === null);
+    return alike.length < 2 ? `None of these can be compared.${dropped}` : `${among(alike, by)} But none of them can be made as it is planned: ${alike[0].why[0] ?? ''}`;
+  }
   if (possible.length === 1) return `Only ${mm(possible[0])} can make this shot.${dropped}`;
   return `${among(possible, by)}${dropped}`;
 }

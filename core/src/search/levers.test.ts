@@ -4,11 +4,13 @@ import type { Move } from '../model/move';
 import { newPiece, type Piece } from '../model/piece';
 import { setupOf } from '../model/shoot';
 import type { Shot } from '../model/shot';
+import { readShot } from '../reading/read-shot';
 import { filmed } from '../testing/filmed';
-import { AROUND } from '../testing/shoots';
+import { followed } from '../testing/followed';
+import { AROUND, plainPieces } from '../testing/shoots';
 import { focusBetween, modes, placeAcross, placeUp, stopDown, tighterHead } from './aim-levers';
 import { aside, foreground } from './foreground';
-import { centred, otherWay, softerBoth } from './levers';
+import { atHeight, centred, lower as lowerTo, otherWay, softerBoth } from './levers';
 import { searchCures } from './cures';
 
 const slide: Move = { kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 5, bearingDeg: 180, travelM: 2, skewDeg: 0 };
@@ -100,5 +102,28 @@ describe('the search', () => {
     search.next();
     expect(search.return().done).toBe(true);
     expect(search.next().done).toBe(true);
+  });
+});
+
+describe('heights are said above one ground', () => {
+  // She stands on the ground, the camera on a terrace 1.2 m high: 2 m above the ground there are 3.2 m above her feet.
+  const terrace: Piece = { ...newPiece('slab', 'terrace', 'Terrace', 0, -5, 0), lengthM: 8, depthM: 4, heightM: 1.2, headingDeg: 90 };
+  const slideUp: Move = { kind: 'slide', ...AROUND, heightM: 3.9, distanceM: 5, bearingDeg: 180, travelM: 1, skewDeg: 0 };
+  it('that under the camera, and her feet beside it where they differ; what is typed brings the lens there', () => {
+    const { shoot } = filmed(slideUp, { rigId: 'rig-gimbal', gaitId: 'gait-knees' }, false, [...plainPieces(), terrace]);
+    const [shot] = shoot.shots;
+    const high = readShot(shoot, shot).findings.find(({ id }) => id === 'rig.height');
+    expect(high?.sentence).toMatch(/^The lens is at most 2\.7 m above the ground; .* reaches 2\.3 m\.$/);
+    const [rung] = atHeight(setupOf(shoot, shot), 2.3 - 2.7, 'metric');
+    expect(rung.instruction).toBe('Lower the camera to 2.3 m above the ground, 3.5 m above Ansa’s feet');
+    const typed = followed(shoot, shot, rung.instruction);
+    if (!typed) throw new Error('nothing is typed');
+    expect(readShot(shoot, typed).findings.find(({ id }) => id === 'rig.height')?.grade).not.toBe('cannot');
+  });
+  it('on level ground is one height', () => {
+    const { shoot } = filmed({ ...slideUp, heightM: 2.6 } as Move, { rigId: 'rig-gimbal', gaitId: 'gait-knees' });
+    const lower = [...atHeight(setupOf(shoot, shoot.shots[0]), -0.3, 'metric'), ...lowerTo(setupOf(shoot, shoot.shots[0]), 'metric')];
+    expect(lower.length).toBeGreaterThan(0);
+    for (const { instruction } of lower) expect(instruction).toMatch(/^Lower the camera to [\d.]+ m$/);
   });
 });

@@ -2,6 +2,7 @@ import { USUAL_GAIT } from '../model/default-rigs';
 import { motionOf } from '../motion/legs';
 import { filmShot } from '../motion/sample';
 import { heightsM } from '../rig/heights';
+import { groundHeightM, groundPieces } from '../site/ground';
 import { envelopeOf, reaches } from '../rig/reach';
 import { RIDES } from '../rig/riding';
 import { vehicleCouldGo } from '../rig/vehicle-way';
@@ -132,15 +133,33 @@ export function shutter({ shot }: Setup, anglesDeg: number[]): Change {
   return anglesDeg.map((shutterDeg) => ({ shot: { ...shot, shutterDeg }, instruction: `Set the shutter to ${shutterDeg}°` }));
 }
 
-export function lower({ shot }: Setup, units: Units): Change {
-  return [0.9, 0.6, 0.4, 0.3, 0.2]
-    .filter((heightM) => heightM < heightOf(shot) - 0.05)
-    .map((heightM) => ({ shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `Lower the camera to ${sayLength(heightM, units)}` }));
+export function lower(setup: Setup, units: Units): Change {
+  const groundM = groundUnder(setup);
+  return [0.9, 0.6, 0.4, 0.3, 0.2].filter((aboveM) => aboveM + groundM < heightOf(setup.shot) - 0.05).map((aboveM) => toHeight(setup, aboveM + groundM, groundM, units));
 }
 
-export function atHeight({ shot }: Setup, byM: number, units: Units): Change {
-  const heightM = settable(heightOf(shot) + byM);
-  return [{ shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `${byM < 0 ? 'Lower' : 'Raise'} the camera to ${sayLength(heightM, units)}` }];
+export const atHeight = (setup: Setup, byM: number, units: Units): Change => [toHeight(setup, settable(heightOf(setup.shot) + byM), groundUnder(setup), units)];
+
+/** How far the ground under the camera, where the move begins, lies above the subject's base, m. */
+function groundUnder(setup: Setup): number {
+  const ground = groundPieces(setup.pieces);
+  if (ground.length === 0) return 0;
+  const motion = motionOf(setup);
+  const place = new Float64Array(3);
+  motion.placeAt(motion.startS, place);
+  const aboveM = groundHeightM(ground, place[0], place[1]) - motion.pivot.zM;
+  return Math.abs(aboveM) < SAME_GROUND_M ? 0 : aboveM;
+}
+
+const SAME_GROUND_M = 0.02;
+
+/** The camera at a height above its subject's base, said above the ground under it; where the two differ, both are said. */
+function toHeight({ shot, subject }: Setup, heightM: number, groundM: number, units: Units): Rung {
+  const verb = heightM < heightOf(shot) ? 'Lower' : 'Raise';
+  const height = sayLength(heightM, units);
+  const feet = subject?.kind === 'figure' ? `${subject.name}’s feet` : `the foot of ${subject?.name ?? 'the pivot'}`;
+  const said = groundM === 0 ? height : `${sayLength(heightM - groundM, units)} above the ground, ${height} above ${feet}`;
+  return { shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `${verb} the camera to ${said}` };
 }
 
 export function travel({ shot }: Setup, shares: number[], units: Units): Change {
@@ -252,11 +271,10 @@ export function softerBoth({ shot }: Setup): Change {
     }));
 }
 
-export function higher({ shot }: Setup, units: Units): Change {
-  return [1.15, 1.3, 1.5, 2, 3].map((times) => {
-    const heightM = settable(Math.max(0.3, heightOf(shot)) * times);
-    return { shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `Raise the camera to ${sayLength(heightM, units)}` };
-  });
+export function higher(setup: Setup, units: Units): Change {
+  const groundM = groundUnder(setup);
+  const aboveM = Math.max(0.3, heightOf(setup.shot) - groundM);
+  return [1.15, 1.3, 1.5, 2, 3].map((times) => toHeight(setup, settable(aboveM * times) + groundM, groundM, units));
 }
 
 /** The same move on the other side of the subject. */

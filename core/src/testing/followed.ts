@@ -45,7 +45,8 @@ export function followed(shoot: Shoot, begun: Shot, instruction: string): Shot |
   if (found) return { ...begun, captureRateHz: found[0] };
   found = number(/^Film and show ([\d.]+) frames a second$/);
   if (found) return { ...begun, captureRateHz: found[0], frameRateHz: found[0] };
-  found = number(/^(?:Lower|Raise) the camera to ([\d.−]+) m$/);
+  // The field is above the subject's feet; of two heights that is the second.
+  found = number(/^(?:Lower|Raise) the camera to (?:[\d.−]+ m above the ground, )?([\d.−]+) m(?: above .+)?$/);
   if (found && has('heightM') && !has('toHeightM')) return move({ heightM: found[0] });
   found = number(/^Travel ([\d.]+) m$/);
   if (found && begun.move.kind === 'slide') return move({ travelM: Math.sign(begun.move.travelM) * found[0] });

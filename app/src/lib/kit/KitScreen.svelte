@@ -15,6 +15,7 @@
   import { disturbedAxes } from '@gentle-arc/core/rig/builds/disturbed';
   import { viewsOf } from '@gentle-arc/core/rig/builds/drawing';
   import { needOf, shotsOf } from '@gentle-arc/core/rig/builds/needs';
+  import { startLight } from '@gentle-arc/core/rig/builds/start-light';
   import { setAsTold } from '@gentle-arc/core/rig/builds/set-as-told';
   import TextField from '$lib/parts/TextField.svelte';
   import Choice from '$lib/parts/Choice.svelte';
@@ -55,6 +56,7 @@
   const putSupport = (support: Support, join: string | null) => build && put({ ...build, support }, join);
   const settle = () => store.settle();
 
+  const light = $derived(build ? startLight(build, kit) : null);
   const told = $derived(build ? setAsTold(build, kit, preferences.units) : null);
 
   let swayDeg = $state(0);
@@ -132,6 +134,9 @@
       </div>
       <div class="flex flex-wrap gap-x-4 py-1">
         {#if told}<button class="link font-semibold" onclick={() => put(told, null)}>Set it as the steps say</button>{/if}
+        {#if light}<button class="link" title="Post shortest, stage in its middle, two of the largest weights at each end of the bottom" onclick={() => put(light, null)}
+            >Start light</button
+          >{/if}
         {#if hangs?.dropS}<button class="link" onclick={watchDrop}>Watch the drop</button>{/if}
       </div>
       <SupportWords support={build.support} onchange={putSupport} onsettle={settle} />

@@ -73,7 +73,7 @@
     {#if live.reading.cautions.length}
       <div class="mt-2 border-l-4 border-ink px-3 py-1 text-sm leading-snug">
         {#each live.reading.cautions as caution (caution.id)}
-          <p class="mb-1"><b>Caution.</b> {caution.sentence.replace(` ${DECIDES}`, '')}</p>
+          <p class="mb-1" class:strongest={caution.strongest}><b>{caution.strongest ? 'Stop and think.' : 'Caution.'}</b> {caution.sentence.replace(` ${DECIDES}`, '')}</p>
         {/each}
         <p class="text-soft">{DECIDES}</p>
       </div>
@@ -82,6 +82,11 @@
 </section>
 
 <style>
+  .strongest {
+    border: 2px solid var(--ink);
+    padding: 0.35rem 0.5rem;
+    font-weight: 600;
+  }
   .search {
     display: flex;
     flex-wrap: wrap;

@@ -8,6 +8,7 @@ import { gimbalBalance } from '../balance/motor-gimbal';
 import { sledBalance } from '../balance/sled';
 import { jibStand } from '../stand/jib';
 import { balanceOf } from './balance';
+import { startLight } from './start-light';
 
 /**
  * Steps followed to the letter: a rig is set with the numbers as they are printed, in their order, by somebody who knows
@@ -157,6 +158,22 @@ describe.each(['metric', 'imperial'] as const)('steps followed to the letter, %s
       // Where even the bare rear arm is too heavy no weight helps; otherwise it floats within the last digit.
       if (told) expect(Math.abs(found.tipForceN), text).toBeLessThan(2);
     }
+  });
+});
+
+describe('starting as people do', () => {
+  it('two of the largest weights at each end, the post shortest, and from there the steps balance it', () => {
+    const light = startLight(built('sled-35'), DEFAULT_KIT);
+    if (light?.support.kind !== 'sled') throw new Error('no sled');
+    expect(light.support).toMatchObject({ postMm: light.support.postMinMm, stageForeMm: 0, stageSideMm: 0, log: [] });
+    expect(light.parts.filter(({ partId }) => partId === 'part-weight-200').map(({ foreMm }) => foreMm)).toEqual([90, 90, -90, -90]);
+    expect(BuildSchema.safeParse(light).success).toBe(true);
+    const set = followSled(light, DEFAULT_KIT, 'metric');
+    if (set.support.kind !== 'sled') throw new Error('no sled');
+    const found = sledBalance(set.support, partLumps(set, DEFAULT_KIT.parts, DEFAULT_KIT.lenses));
+    expect(Math.abs(found.leanForeDeg ?? 99)).toBeLessThan(1);
+    expect(Math.abs((found.dropS ?? 99) - set.support.wishS)).toBeLessThan(0.2);
+    expect(startLight(built('jib'), DEFAULT_KIT)).toBeNull();
   });
 });
 
