@@ -44,7 +44,7 @@ describe('arc read', () => {
     const { shots } = JSON.parse(await run(['read', DEMO, '--shot', '2', '--cures'])) as { shots: PrintedShot[] };
     expect(shots).toHaveLength(1);
     const stop = shots[0].findings.find((finding) => finding.id === 'stop');
-    expect(stop?.grade).toBe('ripple');
+    expect(stop?.grade).toBe('jolt');
     expect(stop?.cures[0].sentence).toMatch(/^Feather the stop/);
   });
 });

@@ -39,7 +39,7 @@ export const LIMITS = {
   coveredAtEnd: { group: 'Framing', label: 'Part of the subject that foreground may cover in the first and the last frame', value: 0.35, unit: 'share', source: PRACTICE },
   cutOffS: { group: 'Framing', label: 'Head or side outside the frame for longer than', value: 0.2, unit: 's', source: PRACTICE },
   screenAcceleration: { group: 'Smoothness', label: 'Start or stop felt as a bump', value: 0.35, unit: 'frame widths per second squared', source: PRACTICE },
-  accelerationJoltFactor: { group: 'Smoothness', label: 'From a soft bump to a jolt', value: 3, unit: '×', source: PRACTICE },
+  accelerationJoltFactor: { group: 'Smoothness', label: 'From a soft bump to a jolt', value: 2.5, unit: '×', source: PRACTICE },
   wobble: { group: 'Smoothness', label: 'Bob and tremor of the body in the picture, peak to peak within a second', value: 0.006, unit: 'frame widths', source: PRACTICE },
   wobbleJoltFactor: { group: 'Smoothness', label: 'From a bob to a jolt', value: 4, unit: '×', source: PRACTICE },
   handRing: { group: 'Lens and focus', label: 'Focus ring that a hand turns evenly', value: 45, unit: '° a second', source: PRACTICE },

@@ -8,10 +8,10 @@ export interface Misfit {
 }
 
 /** Rounds of Lawson's algorithm: weights grow where the misfit is, until the largest is as small as it can be (C. L. Lawson 1961, from memory). */
-const ROUNDS = 14;
-const STEPS = 12;
-/** Directions from the middle of the path in which the centre is looked for first. */
-const DIRECTIONS: Point[] = [-1, 0, 1].flatMap((x) => [-1, 0, 1].flatMap((y) => [-1, 0, 1].map((z): Point => [x, y, z]))).filter((d) => d.some((v) => v !== 0));
+const ROUNDS = 10;
+const STEPS = 8;
+/** Directions square to the path in which the centre is looked for first. */
+const STARTS = 8;
 
 const middleOf = (points: readonly Point[]): Point => {
   const sum = points.reduce<[number, number, number]>((a, p) => [a[0] + p[0], a[1] + p[1], a[2] + p[2]], [0, 0, 0]);
@@ -28,24 +28,71 @@ function worstOf(points: readonly Point[], misfit: (point: Point) => number): Mi
   return worst;
 }
 
+/** The two points of a path that lie farthest apart, near enough: the farthest from the first, and the farthest from that. */
+function chordOf(points: readonly Point[]): [Point, Point] {
+  const farthest = (from: Point) => points[worstOf(points, (p) => Math.hypot(p[0] - from[0], p[1] - from[1], p[2] - from[2])).index];
+  const a = farthest(points[0]);
+  return [a, farthest(a)];
+}
+
+/** First guesses of a centre: off the middle of the chord by as much as the radius asks, in directions square to it. Null where the chord is longer than the sphere is wide: then nothing fits. */
+function firstCentres(points: readonly Point[], radiusM: number, starts: number): Point[] | null {
+  const [a, b] = chordOf(points);
+  const d: Point = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
+  const long = Math.hypot(...d);
+  if (long > 2 * radiusM) return null;
+  const away = Math.sqrt(Math.max(0, radiusM ** 2 - (long / 2) ** 2));
+  // Two directions square to the chord and to each other; a path that hardly moves has any.
+  const along: Point = long > 1e-9 ? [d[0] / long, d[1] / long, d[2] / long] : [1, 0, 0];
+  const seed: Point = Math.abs(along[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0];
+  const e = cross(along, seed);
+  const size = Math.hypot(...e);
+  const first: Point = [e[0] / size, e[1] / size, e[2] / size];
+  const second = cross(along, first);
+  const middle = middleOf([a, b]);
+  return Array.from({ length: starts }, (_, k) => {
+    const angle = (2 * Math.PI * k) / starts;
+    const at = (axis: 0 | 1 | 2) => middle[axis] + away * (Math.cos(angle) * first[axis] + Math.sin(angle) * second[axis]);
+    return [at(0), at(1), at(2)];
+  });
+}
+
+const cross = (a: Point, b: Point): Point => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+
+/** Half of what a path is too long for a sphere is the least by which it leaves it, at one of its ends. */
+function tooLong(points: readonly Point[], radiusM: number): Misfit {
+  const [a, b] = chordOf(points);
+  return { value: (Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]) - 2 * radiusM) / 2, index: points.indexOf(b) };
+}
+
 /**
  * The sphere of a given radius, with its centre no lower than `leastZM` and no higher than `mostZM`, that a path leaves least.
- * Gauss-Newton on weighted distances from many first guesses; the weights make the largest misfit least.
+ * Gauss-Newton on weighted distances from several first guesses; the weights make the largest misfit least. Where the path is longer than the sphere is wide: at least by how much.
  */
 export function sphereMisfit(points: readonly Point[], radiusM: number, leastZM: number, mostZM: number): Misfit {
-  const middle = middleOf(points);
+  const starts = firstCentres(points, radiusM, STARTS);
+  if (!starts) return tooLong(points, radiusM);
   let best: Misfit = { value: Infinity, index: 0 };
-  for (const d of DIRECTIONS) {
-    const long = Math.hypot(...d);
-    let centre: Point = [middle[0] + (d[0] / long) * radiusM, middle[1] + (d[1] / long) * radiusM, middle[2] + (d[2] / long) * radiusM];
-    const weights = new Float64Array(points.length).fill(1);
-    for (let round = 0; round < ROUNDS; round += 1) {
-      for (let step = 0; step < (round === 0 ? STEPS : 3); step += 1) centre = clampZ(stepSphere(points, weights, radiusM, centre), leastZM, mostZM);
-      const now = worstOf(points, (p) => Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1], p[2] - centre[2]) - radiusM));
-      if (now.value < best.value) best = now;
-      if (now.value > 3 * best.value || now.value < 1e-6) break;
-      points.forEach((p, i) => (weights[i] *= Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1], p[2] - centre[2]) - radiusM) / now.value + 1e-3));
-    }
+  for (const start of starts) {
+    const found = fitted(points, radiusM, clampZ(start, leastZM, mostZM), (centre) => clampZ(centre, leastZM, mostZM));
+    if (found.value < best.value) best = found;
+    if (best.value < 1e-4) break;
+  }
+  return best;
+}
+
+/** From a first guess of the centre to the least largest misfit. */
+function fitted(points: readonly Point[], radiusM: number, start: Point, within: (centre: Point) => Point): Misfit {
+  let centre = start;
+  let best: Misfit = { value: Infinity, index: 0 };
+  const weights = new Float64Array(points.length).fill(1);
+  const misfit = (p: Point) => Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1], p[2] - centre[2]) - radiusM);
+  for (let round = 0; round < ROUNDS; round += 1) {
+    for (let step = 0; step < (round === 0 ? STEPS : 2); step += 1) centre = within(stepSphere(points, weights, radiusM, centre));
+    const now = worstOf(points, misfit);
+    if (now.value < best.value) best = now;
+    if (now.value > 3 * best.value || now.value < 1e-6) break;
+    points.forEach((p, i) => (weights[i] *= misfit(p) / now.value + 1e-3));
   }
   return best;
 }
@@ -87,41 +134,33 @@ function solve3([a, b, c, d, e, f]: readonly number[], [x, y, z]: readonly numbe
   ];
 }
 
-/** The ring of a given radius in a level plane, or in the upright plane that suits best, that a path leaves least. */
+/** The ring of a given radius in a level plane, or in the upright plane that the path lies in most nearly, that a path leaves least. */
 export function ringMisfit(points: readonly Point[], radiusM: number, plane: 'level' | 'upright'): Misfit {
-  const turns = plane === 'level' ? [null] : Array.from({ length: 36 }, (_, k) => (k * Math.PI) / 36);
+  const turn = plane === 'level' ? null : mainBearing(points);
+  // Across the plane last.
+  const flat = points.map(([x, y, z]): Point => (turn === null ? [x, y, z] : [x * Math.cos(turn) + y * Math.sin(turn), z, -x * Math.sin(turn) + y * Math.cos(turn)]));
+  const across = flat.map((p) => p[2]);
+  const level = (Math.min(...across) + Math.max(...across)) / 2;
+  const inPlane = flat.map((p): Point => [p[0], p[1], 0]);
+  const starts = firstCentres(inPlane, radiusM, 4);
+  if (!starts) return tooLong(points, radiusM);
+  const keep = ([x, y]: Point): Point => [x, y, 0];
   let best: Misfit = { value: Infinity, index: 0 };
-  for (const turn of turns) {
-    // Across the plane last.
-    const flat = points.map(([x, y, z]): Point => (turn === null ? [x, y, z] : [x * Math.cos(turn) + y * Math.sin(turn), z, -x * Math.sin(turn) + y * Math.cos(turn)]));
-    const across = flat.map((p) => p[2]);
-    const level = (Math.min(...across) + Math.max(...across)) / 2;
-    if (Math.max(...across) - level >= best.value) continue;
-    const inPlane = flat.map((p): Point => [p[0], p[1], 0]);
-    const fitted = circleCentre(inPlane, radiusM);
-    const now = worstOf(flat, (p) => Math.hypot(Math.hypot(p[0] - fitted[0], p[1] - fitted[1]) - radiusM, p[2] - level));
-    if (now.value < best.value) best = now;
+  for (const start of starts) {
+    const { value, index } = fitted(inPlane, radiusM, keep(start), keep);
+    const off = worstOf(flat, (p) => Math.abs(p[2] - level));
+    const found = Math.hypot(value, off.value) < best.value ? { value: Math.hypot(value, off.value), index: value > off.value ? index : off.index } : best;
+    best = found;
+    if (best.value < 1e-4) break;
   }
   return best;
 }
 
-/** Middle of the circle of a given radius that points of a plane leave least. */
-function circleCentre(points: readonly Point[], radiusM: number): Point {
-  const middle = middleOf(points);
-  let best: { value: number; centre: Point } = { value: Infinity, centre: middle };
-  for (let k = 0; k < 8; k += 1) {
-    const angle = (k * Math.PI) / 4;
-    let centre: Point = [middle[0] + radiusM * Math.cos(angle), middle[1] + radiusM * Math.sin(angle), 0];
-    const weights = new Float64Array(points.length).fill(1);
-    for (let round = 0; round < ROUNDS; round += 1) {
-      for (let step = 0; step < (round === 0 ? STEPS : 3); step += 1) centre = stepSphere(points, weights, radiusM, centre);
-      const { value } = worstOf(points, (p) => Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1]) - radiusM));
-      if (value < best.value) best = { value, centre };
-      if (value > 3 * best.value || value < 1e-6) break;
-      points.forEach((p, i) => (weights[i] *= Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1]) - radiusM) / value + 1e-3));
-    }
-  }
-  return best.centre;
+/** The bearing on the ground, radians from x to y, along which points spread most (principal axis of their covariance). */
+function mainBearing(points: readonly Point[]): number {
+  const [mx, my] = middleOf(points);
+  const sum = points.reduce((a, [x, y]) => [a[0] + (x - mx) ** 2, a[1] + (y - my) ** 2, a[2] + (x - mx) * (y - my)], [0, 0, 0]);
+  return Math.atan2(2 * sum[2], sum[0] - sum[1]) / 2;
 }
 
 /** Radius of the smallest ball about a path, to about half a per cent, and the point of the path farthest from its middle (Bădoiu & Clarkson 2003, from memory). */

@@ -18,10 +18,10 @@ export const ARMS_REACH_M = 0.6;
 const PIVOT_FROM_M = 0.2;
 const PIVOT_TO_M = 3;
 /** An arm's clamp can be moved in: its shorter lengths are tried as well. */
-const LENGTHS = [1, 0.8, 0.6, 0.4];
+const LENGTHS = [1, 0.75, 0.5];
 /** An arm's own arc is told apart from the plan by as much of its length: up to here it is tight, beyond it cannot. */
 const GIVE_SHARE = 0.04;
-const MOST_POINTS = 60;
+const MOST_POINTS = 32;
 
 /** What a rig reaches when it is carried in a certain way. */
 export function envelopeOf(rig: Rig, gait: Pick<Gait, 'usualMps'>): Envelope {

@@ -130,9 +130,10 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
   const sideReach = Math.sqrt((a0 - c0) ** 2 + (a1 - c1) ** 2 + (a2 - c2) ** 2);
   const upReach = Math.sqrt((b0 - c0) ** 2 + (b1 - c1) ** 2 + (b2 - c2) ** 2);
   const size = xyzM.length;
+  const clusterSize = CLUSTER_SIZE * 3;
   let nearCount = 0, nearAcross2 = 0, nearUp2 = 0, nearAcross = 0, nearUp = 0, nearNearness = 0; // prettier-ignore
   let farCount = 0, farAcross2 = 0, farUp2 = 0, farAcross = 0, farUp = 0, farNearness = 0; // prettier-ignore
-  for (let sphere = 0, from = 0; from < size; sphere += 4, from += CLUSTER_SIZE * 3) {
+  for (let sphere = 0, from = 0; from < size; sphere += 4, from += clusterSize) {
     const cx = spheresM[sphere];
     const cy = spheresM[sphere + 1];
     const cz = spheresM[sphere + 2];
@@ -143,7 +144,7 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
     if (outAcross > radius * sideReach) continue;
     const outUp = Math.abs(b0 * cx + b1 * cy + b2 * cz + b3) - ahead;
     if (outUp > radius * upReach) continue;
-    const to = Math.min(size, from + CLUSTER_SIZE * 3);
+    const to = Math.min(size, from + clusterSize);
     const whole = outAcross < -radius * sideReach && outUp < -radius * upReach && (ahead + radius < nearM || ahead - radius > farM) && ahead - radius > 2 * NEAR_PLANE_M;
     if (whole && r0 * cx + r1 * cy + r2 * cz + r3 - radius > NEAR_PLANE_M) {
       let across2 = 0, up2 = 0, acrossSum = 0, upSum = 0, nearness = 0; // prettier-ignore

@@ -35,8 +35,8 @@ export interface Picture {
 
 /** Layers are measured at no more rows a second than this: they are judged over 0.4 s. */
 export const LAYER_ROWS_HZ = 12;
-/** A layer that fills fewer cells of a glance, 0.3% of the frame, is not seen to move. */
-const LEAST_CELLS = 7;
+/** A layer that fills fewer cells of a glance, 0.4% of the frame, is not seen to move. */
+const LEAST_CELLS = 4;
 /** How closely a picture is measured. */
 export interface Care {
   /** The visible share of the subject is counted; NaN otherwise. */

@@ -9,7 +9,7 @@ const PROBES = [
 ] as const;
 
 /** A change of speed is felt over this long, s on screen, whatever the frame rate. Common practice, no published source. */
-export const FELT_S = 0.1;
+export const FELT_S = 1 / 12;
 /** Evenness is judged as deep as the subject and so many times as far. */
 const FAR_TIMES = 4;
 

@@ -15,8 +15,8 @@ export interface StillPoints {
 }
 
 /** How fine glances are across the frame, and how far they look beyond its edges: what comes in before the next glance. */
-export const GLANCE_CELLS = 48;
-export const MARGIN_CELLS = 8;
+export const GLANCE_CELLS = 40;
+export const MARGIN_CELLS = 6;
 
 /** The spots that stand for the picture in each row. */
 export type PointsAt = (row: number) => StillPoints;
@@ -89,6 +89,8 @@ export class SeenSurface {
     const room = 3 * pieceAt.length;
     if (this.spots.auto.length < room) for (const layer of ['auto', 'near', 'far'] as const) this.spots[layer] = new Float64Array(room);
     const { auto, near, far } = this.spots;
+    const nothing = NOTHING;
+    const horizonM = HORIZON_M;
     let autoSize = 0;
     let nearSize = 0;
     let farSize = 0;
@@ -101,10 +103,10 @@ export class SeenSurface {
         const index = pieceAt[cell];
         let layer: 'auto' | 'near' | 'far' | null = 'auto';
         let depthM = 0;
-        if (index === NOTHING) {
+        if (index === nothing) {
           if (dz >= 0 || z0 <= 0) continue;
           depthM = -z0 / dz;
-          if (depthM > HORIZON_M) continue;
+          if (depthM > horizonM) continue;
         } else {
           layer = layerOf[index];
           if (layer === null) continue;

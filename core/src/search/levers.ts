@@ -1,6 +1,6 @@
 import { USUAL_GAIT } from '../model/default-rigs';
 import { motionOf } from '../motion/legs';
-import { filmShot } from '../motion/sample';
+import { filmShot, pathLengthM } from '../motion/sample';
 import { heightsM } from '../rig/heights';
 import { groundHeightM, groundPieces } from '../site/ground';
 import { envelopeOf, reaches } from '../rig/reach';
@@ -203,8 +203,9 @@ export function otherRig(setup: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gait
   const samples = filmShot(setup, motionOf(setup));
   const heights = heightsM(setup, samples);
   const walk = gaits.filter(({ id }) => id === 'gait-knees');
+  const travelM = pathLengthM(samples);
   return rigs
-    .filter((row) => row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M))
+    .filter((row) => row.travelM >= travelM - 1e-6 && row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M))
     .flatMap((row) => {
       const usual = row.kind === rig.kind ? [gait] : gaits.filter(({ id }) => id === USUAL_GAIT[row.kind]);
       const ways = envelopeOf(row, { usualMps: 0 }).shape === 'about' ? [...usual, ...walk] : [...usual, gait];
