@@ -143,7 +143,7 @@ describe('the verdict on lenses', () => {
   it('says when it hardly matters, and which are left out', () => {
     expect(verdictOnLenses([column(24, 0.3), column(35, 0.29), column(85, 0.31)], 'spot')).toMatch(/^The focal length hardly matters here/);
     expect(verdictOnLenses([column(24, 0.3), column(35, 0.1), column(85, 0.9, { grade: 'cannot', why: ['Moss 85 cannot.'] })], 'spot')).toMatch(
-      /85 mm is left out: Moss 85 cannot\.$/,
+      /Left out: 85 mm \(Moss 85 cannot\)\.$/,
     );
   });
   it('a lens with nothing near in its picture does not win: it is said to have lost it', () => {

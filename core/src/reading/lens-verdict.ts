@@ -17,8 +17,7 @@ export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): 
   if (columns.length < 2) return 'Choose two or more focal lengths to compare.';
   const possible = columns.filter(({ grade }) => grade !== 'cannot');
   const out = columns.filter(({ grade }) => grade === 'cannot');
-  const dropped =
-    out.length === 0 ? '' : ` ${list(out.map(mm))} ${out.length === 1 ? 'is' : 'are'} left out: ${out[0].why[0] ?? 'it cannot be done'}${out.length > 1 ? ' (and the like)' : ''}`;
+  const dropped = out.length === 0 ? '' : ` Left out: ${leftOut(out)}.`;
   if (possible.length === 0) {
     // What the rig cannot do at any focal length does not keep them from being compared.
     const alike = columns.filter(({ framingOff }) => framingOff === null);
@@ -26,6 +25,16 @@ export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): 
   }
   if (possible.length === 1) return `Only ${mm(possible[0])} can make this shot.${dropped}`;
   return `${among(possible, by)}${dropped}`;
+}
+
+/** Those that cannot be made, each with its first reason; those of one reason together. */
+function leftOut(columns: readonly LensColumn[]): string {
+  const reasons = new Map<string, LensColumn[]>();
+  for (const column of columns) {
+    const why = (column.why[0] ?? 'it cannot be done').replace(/\.$/, '');
+    reasons.set(why, [...(reasons.get(why) ?? []), column]);
+  }
+  return [...reasons].map(([why, rows]) => `${list(rows.map(mm))} (${why})`).join('; ');
 }
 
 function among(columns: readonly LensColumn[], by: CompareBy): string {

@@ -75,6 +75,11 @@
     live.close();
   });
 
+  /** The first sentence as a headline, what else there is to say below it. */
+  const verdict = $derived(columns.length ? verdictOnLenses(columns, by) : live.shown.problem ? 'Not compared.' : 'Reading…');
+  const headline = $derived(/^.+?\.(?= |$)/.exec(verdict)?.[0] ?? verdict);
+  const more = $derived(verdict.slice(headline.length).trim());
+
   const change = (edit: (row: Shot) => Shot, join: string | null) => store.changeShot(shot.id, edit, join);
   const row = $derived(Math.min(playhead.row, samples.count - 1));
   const take = (focalLengthMm: number) => change((row) => withFocalLength(shoot, row, focalLengthMm, by), null);
@@ -119,7 +124,10 @@
       <Transport {playhead} {samples} bodied={false} />
     </div>
     {#if live.shown.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">The comparison could not be made. {live.shown.problem}</p>{/if}
-    <h2 class="verdict" aria-live="polite">{columns.length ? verdictOnLenses(columns, by) : live.shown.problem ? 'Not compared.' : 'Reading…'}</h2>
+    <div aria-live="polite">
+      <h2 class="verdict">{headline}</h2>
+      {#if more}<p class="text-sm leading-snug text-soft">{more}</p>{/if}
+    </div>
     <div class="cards">
       {#each ways as way (way.focalLengthMm)}
         <LensCard
