@@ -8,7 +8,7 @@ import { balanceOf } from '../src/rig/builds/balance';
 import { sampleShot } from '../src/motion/shown';
 import { readShot } from '../src/reading/read-shot';
 import { everywhere, siteMotion } from '../src/screen/layer-speed';
-import { stillPoints } from '../src/screen/picture';
+import { stillPoints } from '../src/screen/still-points';
 import { subjectInFrame } from '../src/screen/subject-in-frame';
 import { pointsOf, type SitePoints } from '../src/site/site-points';
 import { quickest, row } from './quickest';

@@ -8,11 +8,9 @@ import { readShot } from '../src/reading/read-shot';
 import { rigFindings } from '../src/rig/envelope';
 import { heightsM } from '../src/rig/heights';
 import { pictureFindings } from '../src/screen/findings';
-import { glancer } from '../src/screen/glance';
 import { siteMotion } from '../src/screen/layer-speed';
-import { LAYER_ROWS_HZ, measurePicture, stillPoints } from '../src/screen/picture';
+import { LAYER_ROWS_HZ, lookThrough, measurePicture } from '../src/screen/picture';
 import { screenMotion } from '../src/screen/screen-motion';
-import { GLANCE_CELLS, glanceRows, SeenPoints } from '../src/screen/seen-points';
 import { subjectInFrame } from '../src/screen/subject-in-frame';
 import { visibleShare } from '../src/screen/visible-share';
 import { searchCures } from '../src/search/cures';
@@ -31,27 +29,19 @@ export function readingStages(): void {
   const motion = motionOf(setup);
   const samples = sampleShot(setup, motion);
   const subject = subjectInFrame(samples, setup.subject);
-  const glance = glancer(setup, samples, GLANCE_CELLS);
-  const { rows, stretch } = glanceRows(samples, 2);
-  const still = stillPoints(setup, motion);
-  const seen = () => {
-    const points = new SeenPoints(still, samples, true);
-    for (const at of rows) points.add(at, glance(at));
-    return points;
-  };
-  const pointsAt = seen().at(stretch);
+  const seen = () => lookThrough(setup, samples, subject.depthM, 2);
+  const { pointsAt } = seen();
   const heights = heightsM(setup, samples);
   const picture = measurePicture(setup, { units: 'metric' });
   const whole = quickest(ROUNDS, () => readShot(shoot, shot));
-  console.log(`\na full reading: 10 s at 60 a second (${samples.count} rows), ${setup.pieces.length} pieces, 8 of them figures, ${still.auto.count} points`);
+  console.log(`\na full reading: 10 s at 60 a second (${samples.count} rows), ${setup.pieces.length} pieces, 8 of them figures`);
   row('the whole reading', whole, `${((100 * whole) / READING_MS).toFixed(0)}% of the ${READING_MS} ms it may take`);
   const stages: [string, () => void][] = [
     ['laying out and sampling the move', () => sampleShot(setup, motionOf(setup))],
-    ['collecting points', () => stillPoints(setup, motion)],
-    ['glances: what hides what, points and pieces', seen],
+    ['glances: what fills the picture, and pieces', seen],
     ['speeds of near and far', () => siteMotion(samples, pointsAt, subject.depthM, subject.rightwards, subject.upwards, Math.floor(samples.frameRateHz / LAYER_ROWS_HZ))],
     ['visible share of the subject', () => visibleShare(setup, samples)],
-    ['starts, stops and evenness on screen', () => screenMotion(samples, subject.depthM)],
+    ['starts, stops and evenness on screen', () => screenMotion(samples, subject.depthM, picture.site)],
     ['findings of the picture', () => pictureFindings(picture)],
     ['findings of the rig', () => rigFindings(setup, motion, samples, heights, 'metric')],
   ];

@@ -82,7 +82,7 @@ export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CAR
 }
 
 /** Glances through the camera again and again: what of the site fills the picture, and what is seen of each piece. */
-function lookThrough(setup: Setup, samples: Samples, depthM: Float64Array, glancesHz: number): { pointsAt: PointsAt; pieces: PieceSeen[] } {
+export function lookThrough(setup: Setup, samples: Samples, depthM: Float64Array, glancesHz: number): { pointsAt: PointsAt; pieces: PieceSeen[] } {
   const glance = glancer(setup, samples, GLANCE_CELLS, MARGIN_CELLS);
   const surface = new SeenSurface(setup, samples);
   const pieces = new SeenPieces(setup.pieces);

@@ -46,6 +46,16 @@ function really(sled: Sled, placed: Lump[], hidden: { foreMm: number; sideMm: nu
   };
 }
 
+/** What an eye with a level and a tapping finger tell of a sled as it really is, with their errors. */
+function seenRound(sled: Sled, truth: ReturnType<typeof really>, bell: () => number): SledRound {
+  const look = (deg: number) => Math.max(-170, Math.min(170, deg + bell() * (0.3 + 0.08 * Math.abs(deg))));
+  return {
+    stageForeMm: sled.stageForeMm, stageSideMm: sled.stageSideMm, gimbalMm: sled.gimbalMm,
+    leanForeDeg: look(truth.leanForeDeg), leanSideDeg: look(truth.leanSideDeg),
+    dropS: truth.dropS === null || truth.dropS > 20 ? null : Math.max(0.1, truth.dropS + bell() * 0.05),
+  }; // prettier-ignore
+}
+
 function balanceWithCoach(seed: number): { adjustments: number; leanDeg: number; dropOffS: number } {
   const { uniform, bell } = seeded(seed);
   const solution = solveSled(SLED, PLACED, [WEIGHT]);
@@ -56,12 +66,7 @@ function balanceWithCoach(seed: number): { adjustments: number; leanDeg: number;
   const rounds: SledRound[] = [];
   for (let adjustments = 0; ; adjustments += 1) {
     const truth = really(sled, placed, hidden);
-    const look = (deg: number) => Math.max(-170, Math.min(170, deg + bell() * (0.3 + 0.08 * Math.abs(deg))));
-    rounds.push({
-      stageForeMm: sled.stageForeMm, stageSideMm: sled.stageSideMm, gimbalMm: sled.gimbalMm,
-      leanForeDeg: look(truth.leanForeDeg), leanSideDeg: look(truth.leanSideDeg),
-      dropS: truth.dropS === null || truth.dropS > 20 ? null : Math.max(0.1, truth.dropS + bell() * 0.05),
-    }); // prettier-ignore
+    rounds.push(seenRound(sled, truth, bell));
     const { next } = coach(sled, placed, rounds);
     if (next === null || adjustments === 8)
       return { adjustments, leanDeg: Math.max(Math.abs(truth.leanForeDeg), Math.abs(truth.leanSideDeg)), dropOffS: Math.abs((truth.dropS ?? 99) - sled.wishS) };
@@ -111,12 +116,7 @@ describe('from the bag', () => {
     const rounds: SledRound[] = [];
     for (let adjustments = 0; ; adjustments += 1) {
       const truth = really(sled, real, { foreMm: 0, sideMm: 0, downMm: 0 });
-      const look = (deg: number) => Math.max(-170, Math.min(170, deg + bell() * (0.3 + 0.08 * Math.abs(deg))));
-      rounds.push({
-        stageForeMm: sled.stageForeMm, stageSideMm: sled.stageSideMm, gimbalMm: sled.gimbalMm,
-        leanForeDeg: look(truth.leanForeDeg), leanSideDeg: look(truth.leanSideDeg),
-        dropS: truth.dropS === null || truth.dropS > 20 ? null : Math.max(0.1, truth.dropS + bell() * 0.05),
-      }); // prettier-ignore
+      rounds.push(seenRound(sled, truth, bell));
       const { next, workable, said } = coach(sled, papers, rounds);
       const leanDeg = Math.max(Math.abs(truth.leanForeDeg), Math.abs(truth.leanSideDeg));
       const good = leanDeg < 1 && Math.abs((truth.dropS ?? 99) - sled.wishS) < 0.2;

@@ -5,6 +5,8 @@ import { BuildSchema } from '../../model/build';
 import { DEFAULT_KIT, newShoot } from '../../model/defaults';
 import { newPiece } from '../../model/piece';
 import type { Shoot } from '../../model/shoot';
+import { deckLeanDeg } from '../balance/sled';
+import { setAsTold } from './set-as-told';
 import { balanceOf } from './balance';
 import { checklistOf } from './checklist';
 import { asFor, disturbedAxes } from './disturbed';
@@ -73,6 +75,57 @@ describe('what is said of a build', () => {
     const tripod = builtAs('tripod-zoom');
     const share = (focalLengthMm: number) => factOf({ ...tripod, focalLengthMm }, 'shakeShare')?.value ?? 0;
     expect(share(70)).toBeGreaterThan(2 * share(24));
+  });
+});
+
+describe('what cannot be is said', () => {
+  const shoot: Shoot = newShoot('s', 'Test', 'shot-1');
+  const [shot] = shoot.shots;
+  const factsOf = (build: Build, shots = [shot]) => new Map(balanceOf(build, DEFAULT_KIT, 'metric', shots).facts.map((row) => [row.key, row]));
+  it('a drone that hovers above its thrust does not fly: no minutes and no number of batteries', () => {
+    const heavy = factsOf(withSupport('drone', { thrustMaxN: 8 }));
+    expect(heavy.get('hoverShare')).toMatchObject({ grade: 'cannot', why: 'It does not leave the ground: take something off.' });
+    expect(heavy.get('enduranceMin')).toMatchObject({ grade: 'cannot', said: 'cannot' });
+    expect(heavy.get('batteries')).toMatchObject({ grade: 'cannot', said: 'no number of them: it does not fly' });
+  });
+  it('batteries count every move of a chain', () => {
+    const long = { ...shot, timing: { ...shot.timing, durationS: 60 } };
+    const chain = { ...long, then: Array.from({ length: 4 }, () => ({ move: shot.move, timing: { ...shot.timing, durationS: 300 }, backwards: false, overlapS: 0 })) };
+    const count = (row: typeof shot) => factsOf(builtAs('drone'), [row]).get('batteries')?.value ?? 0;
+    expect(count(chain)).toBeGreaterThan(count(long) + 1);
+  });
+  it('a bag that hangs is counted and said; one that is asked for and missing is tight', () => {
+    const bag = (bagG: number) => factsOf(withSupport('slider-one', { bagG })).get('bagKg');
+    expect(bag(0)).toMatchObject({ grade: 'tight', said: '558 g' });
+    expect(bag(2000)?.said).toBe('558 g asked for; 2 kg hang there');
+    expect(bag(200)?.said).toBe('558 g asked for: 358 g more than hang there');
+  });
+  it('a wish of 5 s gets its word, and so does one of a second', () => {
+    const drop = (wishS: number) => {
+      const set = setAsTold(withSupport('sled-35', { wishS }), DEFAULT_KIT, 'metric');
+      return set ? factsOf(set).get('dropS') : undefined;
+    };
+    expect(drop(5)).toMatchObject({ grade: 'tight' });
+    expect(drop(5)?.why).toMatch(/5 s is a slow wish/);
+    expect(drop(2.5)).toMatchObject({ grade: 'fits', why: '' });
+  });
+  it('wheels on sand, on wet ground and down a slope: what sinks, what slips, how many people', () => {
+    const on = (over: object) => factsOf(withSupport('board', over));
+    expect(on({ ground: 'sand', wheelMm: 150 }).get('ground')).toMatchObject({ grade: 'cannot' });
+    expect(on({ ground: 'sand', wheelMm: 500 }).get('ground')).toMatchObject({ grade: 'tight' });
+    expect(on({ ground: 'wet' }).get('ground')).toMatchObject({ grade: 'tight' });
+    expect(on({ downhillDeg: 12 }).get('stoppingM')?.value ?? 0).toBeGreaterThan(on({}).get('stoppingM')?.value ?? 99);
+    expect(on({ downhillDeg: 12 }).get('people')?.value).toBe((on({}).get('people')?.value ?? 0) + 2);
+    expect(on({ downhillDeg: 45, grip: 0.3 }).get('stoppingM')).toMatchObject({ grade: 'cannot' });
+  });
+  // A pivot 3 m above the axis of a deck that rolls 5° in 8 s is carried sideways with 0.0873 · (2π/8)² · 3 = 0.1615 m/s²: 0.94° of a plumb line that follows at once.
+  it('on a rolling deck what hangs short follows the sideways pull, and near the deck’s own time swings', () => {
+    const deck = { deckRollDeg: 5, deckPeriodS: 8, deckHeightM: 3 };
+    expect(deckLeanDeg(deck, 100)).toBeCloseTo(0.944, 2);
+    expect(deckLeanDeg(deck, (2 * Math.PI) / 7)).toBeGreaterThan(3);
+    expect(deckLeanDeg({ ...deck, deckRollDeg: 0 }, 1)).toBe(0);
+    expect(factsOf(withSupport('sled-35', deck)).get('deckLeanDeg')?.label).toBe('On a deck that rolls 5° to each side in 8 s');
+    expect(factsOf(builtAs('sled-35')).has('deckLeanDeg')).toBe(false);
   });
 });
 
