@@ -7,6 +7,7 @@ import type { Shot } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND, plainPieces } from '../testing/shoots';
 import { readShot } from './read-shot';
+import { timePlan } from './time-plan';
 
 /** Verdicts at every frame rate, between frames, reversed, ramped, with a walking subject and at the edges of the frame. */
 
@@ -142,6 +143,29 @@ describe('ramped and slowed shots', () => {
       }),
       { numRuns: 20 },
     );
+  });
+});
+
+describe('what is recorded and what is shown', () => {
+  const pan: Move = { ...usual('pan'), fromDeg: -30, toDeg: 30 };
+  it('120 recorded at 180° and shown at life speed in a cut of 24 is open for 36° of a shown picture: it stutters; as slow motion it does not', () => {
+    const quick = { timing: { ...TIMING, durationS: 4, holdStartS: 0.2, holdEndS: 0.2 }, captureRateHz: 120, shutterDeg: 180 };
+    const life = found(pan, 'blur.shutter', { ...quick, playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] } });
+    expect(life).toMatchObject({ value: expect.closeTo(36, 1) as number });
+    expect(life?.grade).not.toBe('calm');
+    expect(life?.sentence).toMatch(/open for 36° of a shown picture only, 180° of what is recorded/);
+    expect(found(pan, 'blur.shutter', quick)).toBeUndefined();
+  });
+  it('a start out of focus is meant: no hand is asked to be even', () => {
+    const soft = { focus: { mode: 'racks' as const, from: { on: 'distance' as const, distanceM: 1 }, racks: [{ atS: 1, overS: 1.5, to: { on: 'subject' as const } }] } };
+    const rack = found({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }, 'focus.rack', { ...soft, lensId: 'lens-moss-85', focalLengthMm: 85, puller: 'hand' });
+    expect(rack?.grade).toBe('calm');
+  });
+  it('frames are counted without a post too many, and the peaks of a ramp are its own', () => {
+    const ramp = { reversed: false, ramp: [{ atS: 2.013, speed: 1.5 }, { atS: 4.027, speed: 0.25 }] }; // prettier-ignore
+    const { shoot } = filmed(pan, { timing: { ...TIMING, durationS: 8 }, captureRateHz: 24, playback: ramp });
+    const plan = timePlan(shoot, shoot.shots[0]);
+    expect(plan).toMatchObject({ recordedFrames: 192, slowest: 0.25, fastest: 1.5 });
   });
 });
 

@@ -80,7 +80,7 @@ function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'fo
   const say = (amount: number) => (unit === 'deg/s' ? `${trim(amount, 0)}° of the ring a second` : `${trim(amount, 2)} dioptres a second`);
   // A start out of focus is seen to become sharp, not to turn: only a pull that nobody can make is told.
   const fromSoft = shot.focus.mode === 'racks' && shot.focus.from.on === 'distance';
-  const grade = !pull ? 'ripple' : dark ? 'calm' : fromSoft ? gradeAbove(value, limit * limits.joltFactor, Infinity) : gradeAbove(value, limit, limit * limits.joltFactor);
+  const grade = !pull ? 'ripple' : dark ? 'calm' : fromSoft ? gradeAbove(value, limit * limits.joltFactor ** 2, Infinity) : gradeAbove(value, limit, limit * limits.joltFactor);
   const way = id === 'focus.rack' ? `goes from ${trim(focusDistanceM[0], 2)} m to ${trim(focusDistanceM[count - 1], 2)} m, at most` : 'has to follow at up to';
   return [
     {
