@@ -57,7 +57,7 @@ export const LIMITS = {
   footSlopeDeg: { group: 'Rig', label: 'Slope on which feet go steadily', value: 25, unit: '°', source: PRACTICE },
   closePersonM: { group: 'People', label: 'Nearer than this to somebody', value: 1, unit: 'm', source: PRACTICE },
   closingPersonM: { group: 'People', label: 'Nearer than this to somebody while closing', value: 1.8, unit: 'm', source: PRACTICE },
-  closingFastM: { group: 'People', label: 'Nearer than this to somebody while closing, in the air or on wheels', value: 5, unit: 'm', source: PRACTICE },
+  closingFastM: { group: 'People', label: 'Nearer than this to somebody at speed, whatever the rig', value: 5, unit: 'm', source: PRACTICE },
   straightnessM: { group: 'Rig', label: 'Bend of a path that a straight rail still follows', value: 0.02, unit: 'm', source: PRACTICE },
   windowTemporalHz: { group: 'Speed on screen', label: 'Flicker the eye can follow (window of visibility)', value: 30, unit: 'Hz', source: WINDOW },
   windowSpatialCpd: { group: 'Speed on screen', label: 'Finest detail the eye can see (window of visibility)', value: 60, unit: 'cycles a degree', source: WINDOW },
