@@ -18,6 +18,8 @@ test('a finding leads the playhead to where it happens and points at what it is 
 
 // Beside the drawing the search takes long enough to be stopped by hand.
 test('the search for changes shows how far it is, can be stopped and taken up again', async ({ page }) => {
+  // The rest of the search beside the drawing, in software, with other tests at work.
+  test.setTimeout(150_000);
   await openShot(page, 'shot-pavilion');
   const stop = reading(page).getByRole('button', { name: 'Stop', exact: true });
   await expect(stop).toBeVisible();
@@ -26,7 +28,7 @@ test('the search for changes shows how far it is, can be stopped and taken up ag
   await expect(reading(page).getByText(/Stopped before every change was tried/)).toBeVisible();
   await reading(page).getByRole('button', { name: 'Go on' }).click();
   await expect(stop).toBeVisible();
-  await expect(stop).toBeHidden({ timeout: 60_000 });
+  await expect(stop).toBeHidden({ timeout: 100_000 });
   await expect(
     reading(page)
       .getByRole('button', { name: /removes the/ })
