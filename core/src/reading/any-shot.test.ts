@@ -79,7 +79,7 @@ describe('any shot that the model allows', () => {
         for (const column of [picture.samples.xM, picture.samples.panDeg, picture.samples.tiltDeg, picture.samples.focalLengthMm, picture.screen.acceleration])
           expect(column.every(Number.isFinite)).toBe(true);
       }),
-      { numRuns: 100 },
+      { numRuns: 60 },
     );
   });
 
@@ -97,7 +97,7 @@ describe('any shot that the model allows', () => {
           expect(cure.sentence).toMatch(/^[A-Z].*\.$/);
         }
       }),
-      { numRuns: 16 },
+      { numRuns: 10 },
     );
   });
 
@@ -107,7 +107,7 @@ describe('any shot that the model allows', () => {
         const shoot = plainShoot(edit);
         expect(readShot(shoot, shoot.shots[0]).findings).toEqual(readShot(structuredClone(shoot), structuredClone(shoot.shots[0])).findings);
       }),
-      { numRuns: 14 },
+      { numRuns: 8 },
     );
   });
 });
