@@ -137,6 +137,12 @@ describe('the verdict on lenses', () => {
       /^Here 35 mm wins: it shows depth 3\.0 times as strongly as 24 mm and 2\.0 times as strongly as 85 mm/,
     );
   });
+  it('says it in words where a number would say nothing', () => {
+    expect(verdictOnLenses([column(24, 0.3), column(85, 0)], 'spot')).toMatch(/^Here wide wins: 24 mm shows depth far more strongly than 85 mm, because/);
+    expect(verdictOnLenses([column(24, 0.1), column(35, 0.3), column(70, 0.305, { nearSpeed: null })], 'spot')).toMatch(
+      /At 70 mm the background sweeps about as quickly as at 35 mm/,
+    );
+  });
   it('two alike do not hide a third', () => {
     expect(verdictOnLenses([column(16, 0.3), column(35, 0.2), column(85, 0.29)], 'spot')).toBe('Here 16 mm and 85 mm show depth alike; 35 mm shows 67% of it.');
   });
@@ -149,7 +155,7 @@ describe('the verdict on lenses', () => {
   it('a lens with nothing near in its picture does not win: it is said to have lost it', () => {
     const said = verdictOnLenses([column(24, 0.2), column(35, 0.3), column(70, 0.45, { nearSpeed: null })], 'spot');
     expect(said).toMatch(/^Here 35 mm/);
-    expect(said).toMatch(/At 70 mm the background sweeps 1\.5 times as quickly, but nothing near is left in the picture\.$/);
+    expect(said).toMatch(/At 70 mm the background sweeps 1\.5 times as quickly as at 35 mm, but nothing near is left in the picture\.$/);
   });
   it('holds for the numbers that a reading gives', () => {
     const { shoot } = filmed(arc, { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-gimbal' }, false, pieces);

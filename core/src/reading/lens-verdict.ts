@@ -10,7 +10,9 @@ const ALIKE = 1.1;
 
 const mm = ({ focalLengthMm }: LensColumn) => `${trim(focalLengthMm, 0)} mm`;
 const list = (words: readonly string[]) => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`);
-const times = (ratio: number) => (ratio < 9.95 ? `${ratio.toFixed(1)} times` : ratio < 100 ? `${ratio.toFixed(0)} times` : 'far more than');
+/** `2.0 times as strongly as`, `far more strongly than`, and `about as strongly as` where a number would say 1.0. */
+const times = (ratio: number, how: 'strongly' | 'quickly') =>
+  ratio >= 100 ? `far more ${how} than` : ratio < 1.05 ? `about as ${how} as` : `${ratio.toFixed(ratio < 9.95 ? 1 : 0)} times as ${how} as`;
 
 /** One sentence or two on which focal length shows depth best, for the numbers that are shown, and why. `columns`: shortest first. */
 export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): string {
@@ -47,7 +49,7 @@ function among(columns: readonly LensColumn[], by: CompareBy): string {
   const lost = withNear.length > 0 && strongest.nearSpeed === null;
   const best = lost ? withNear.reduce((a, b) => (b.parallax > a.parallax ? b : a)) : strongest;
   const lostWords = lost
-    ? ` At ${mm(strongest)} the background sweeps ${times(strongest.parallax / Math.max(1e-9, best.parallax))} as quickly, but nothing near is left in the picture.`
+    ? ` At ${mm(strongest)} the background sweeps ${times(strongest.parallax / Math.max(1e-9, best.parallax), 'quickly')} at ${mm(best)}, but nothing near is left in the picture.`
     : '';
   const others = columns.filter((column) => column !== best && !(lost && column === strongest));
   if (others.length === 0) return `Only ${mm(best)} still has something near in its picture.${lostWords}`;
@@ -57,7 +59,7 @@ function among(columns: readonly LensColumn[], by: CompareBy): string {
   const alike = others.filter((column) => ratioOf(column) < ALIKE);
   const behind = others.filter((column) => ratioOf(column) >= ALIKE);
   const reason = reasonOf(best, weakest, by);
-  const compared = list(behind.map((column) => `${times(ratioOf(column))} as strongly as ${mm(column)}`));
+  const compared = list(behind.map((column) => `${times(ratioOf(column), 'strongly')} ${mm(column)}`));
   if (alike.length > 0) {
     const names = [best, ...alike].sort((a, b) => a.focalLengthMm - b.focalLengthMm).map(mm);
     const share = list(behind.map((column) => `${mm(column)} shows ${Math.round(100 / ratioOf(column))}% of it`));

@@ -75,7 +75,7 @@ function apart(own: Framing, other: Framing): { off: number; tooLarge: number } 
   for (let row = 0; row < own.size.length; row += 1) {
     if (!isShown(own.subject, row) && !isShown(other.subject, row)) continue;
     const ratio = other.size[row] / own.size[row];
-    if (!Number.isFinite(ratio)) return { off: Infinity, tooLarge: 1 };
+    if (!Number.isFinite(ratio)) return { off: ANOTHER, tooLarge: 1 };
     const out = isShown(own.subject, row) === isShown(other.subject, row) ? 0 : outsideBy(isShown(own.subject, row) ? other.subject : own.subject, row);
     off = Math.max(off, Math.max(ratio, 1 / ratio) - 1, out > AT_THE_EDGE ? 1 : 0);
     sum += Math.log(ratio);
@@ -87,6 +87,8 @@ function apart(own: Framing, other: Framing): { off: number; tooLarge: number } 
 /** How far the subject's middle is outside the frame, in frames. */
 const outsideBy = ({ u, v }: SubjectInFrame, row: number) => Math.max(Math.abs(u[row]), Math.abs(v[row])) - 0.5;
 const AT_THE_EDGE = 0.05;
+/** Behind the camera in one of the two: another framing altogether, as a number that a file can hold. */
+const ANOTHER = 1000;
 
 /** Off the optical axis size does not quite go with distance: the distance is corrected so many times. */
 const CORRECTIONS = 2;

@@ -36,14 +36,16 @@ export const BELOW_GIMBAL_MM = 50;
  */
 export function solveSled(sled: Sled, placed: readonly Lump[], weights: readonly Lump[], units: Units = 'metric'): SledSolution | { cannot: string } {
   if (!placed.some((row) => row.on === 'top')) return { cannot: 'Put a camera on the plate first: nothing is there to be balanced.' };
-  const [shortestMm, longestMm] = [Math.ceil(sled.postMinMm - 1e-9), Math.floor(sled.postMaxMm + 1e-9)];
+  // Whole millimetres, which hands set; a post that has none between its ends has one length.
+  const longestMm = Math.floor(sled.postMaxMm + 1e-9) >= sled.postMinMm ? Math.floor(sled.postMaxMm + 1e-9) : sled.postMaxMm;
+  const shortestMm = Math.min(longestMm, Math.ceil(sled.postMinMm - 1e-9));
   let why: string | null = null;
   let heaviest: Added[] = [];
   for (const added of stacksOf(weights)) {
     const all = [...placed, ...stackOf(added)];
     const at = (postMm: number) => levelled({ ...sled, postMm }, all, units);
     // The longest post leaves most room on both sides of the pivot: what it cannot do no shorter one can.
-    const longest = at(Math.max(shortestMm, longestMm));
+    const longest = at(longestMm);
     if (typeof longest === 'string') {
       // A long post only falls too slowly for a quick wish; a shorter one may do.
       for (let postMm = shortestMm; longest === tooQuick(sled) && postMm < longestMm; postMm += 10) {
@@ -54,7 +56,7 @@ export function solveSled(sled: Sled, placed: readonly Lump[], weights: readonly
       if (why === null || longest.startsWith(TOP_HEAVY)) [why, heaviest] = [longest, added];
       continue;
     }
-    let [fails, does] = [shortestMm - 1, Math.max(shortestMm, longestMm)];
+    let [fails, does] = [shortestMm - 1, longestMm];
     let best = longest;
     while (does - fails > 1) {
       const postMm = Math.floor((fails + does) / 2);
@@ -135,7 +137,7 @@ const RAD = Math.PI / 180;
 const STEP_LEAN_DEG = 0.5;
 
 /** The steps in which the stage is set, mm: tenths, or hundredths where a tenth leans it too far; inches to the thousandth. `leanPerMm` in radians. */
-export const stageStepMm = (leanPerMm: number): number => ((0.1 * leanPerMm) / RAD > STEP_LEAN_DEG ? 0.02 : 0.1);
+const stageStepMm = (leanPerMm: number): number => ((0.1 * leanPerMm) / RAD > STEP_LEAN_DEG ? 0.02 : 0.1);
 
 /** A sled as hands set it from the printed numbers. */
 function printedSled(sled: Sled, leanPerMm: number, units: Units): Sled {
