@@ -10,7 +10,10 @@ export default ts.config(
   ...svelte.configs.recommended,
   { languageOptions: { globals: { ...globals.node } } },
   { files: ['app/**'], languageOptions: { globals: { ...globals.browser } } },
-  { files: ['**/*.svelte', '**/*.svelte.ts'], languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'] } } },
+  {
+    files: ['**/*.svelte', '**/*.svelte.ts'],
+    languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'] } },
+  },
   {
     rules: {
       'no-undef': 'off',
@@ -25,6 +28,8 @@ export default ts.config(
   {
     files: ['core/src/**'],
     ignores: ['**/*.test.ts', 'core/src/cli/**', 'core/src/testing/**'],
-    rules: { 'no-restricted-imports': ['error', { patterns: ['node:*', 'svelte', '$lib/*', '$app/*', 'three', 'dexie'] }] },
+    rules: {
+      'no-restricted-imports': ['error', { patterns: ['node:*', 'svelte', '$lib/*', '$app/*', 'three', 'dexie'] }],
+    },
   },
 );

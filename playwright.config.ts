@@ -29,5 +29,10 @@ export default defineConfig({
       args: CHROMIUM_ARGS,
     },
   },
-  webServer: { command: 'node scripts/serve.mjs', env: { PORT: String(PORT) }, url: `http://localhost:${PORT}/api/health`, reuseExistingServer: false },
+  webServer: {
+    command: 'node scripts/serve.mjs',
+    env: { PORT: String(PORT) },
+    url: `http://localhost:${PORT}/api/health`,
+    reuseExistingServer: false,
+  },
 });

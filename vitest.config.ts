@@ -13,8 +13,26 @@ export default defineConfig({
     maxWorkers: availableParallelism(),
     projects: [
       // The core keeps no state between tests: its files share one load of the modules.
-      { plugins, resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts'], isolate: false, testTimeout: 60_000, exclude: ['core/src/formats/formats.test.ts'] } },
-      { plugins, resolve: { alias }, test: { name: 'app', include: ['app/src/**/*.test.ts', 'core/src/formats/formats.test.ts'], testTimeout: 60_000 } },
+      {
+        plugins,
+        resolve: { alias },
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts'],
+          isolate: false,
+          testTimeout: 60_000,
+          exclude: ['core/src/formats/formats.test.ts'],
+        },
+      },
+      {
+        plugins,
+        resolve: { alias },
+        test: {
+          name: 'app',
+          include: ['app/src/**/*.test.ts', 'core/src/formats/formats.test.ts'],
+          testTimeout: 60_000,
+        },
+      },
     ],
   },
 });

@@ -8,9 +8,13 @@ const FILE = fileURLToPath(new URL('./.svelte-kit/shipped.json', import.meta.url
 
 function add(dependencies: Dependency[]): void {
   const known = existsSync(FILE) ? (JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, string>) : {};
-  for (const { name, version, license: terms } of dependencies) if (name) known[`${name} ${version ?? ''}`] = terms ?? '';
+  for (const { name, version, license: terms } of dependencies)
+    if (name) known[`${name} ${version ?? ''}`] = terms ?? '';
   mkdirSync(dirname(FILE), { recursive: true });
-  writeFileSync(FILE, JSON.stringify(Object.fromEntries(Object.entries(known).sort(([a], [b]) => (a < b ? -1 : 1))), null, 2));
+  writeFileSync(
+    FILE,
+    JSON.stringify(Object.fromEntries(Object.entries(known).sort(([a], [b]) => (a < b ? -1 : 1))), null, 2),
+  );
 }
 
 export const shippedLicences = () => license({ thirdParty: { includePrivate: false, output: add } });

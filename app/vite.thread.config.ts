@@ -11,6 +11,9 @@ export default defineConfig({
     outDir: 'build',
     emptyOutDir: false,
     copyPublicDir: false,
-    rollupOptions: { input: { 'reading-thread': 'src/lib/server/reading-task.ts' }, output: { entryFileNames: '[name].js', format: 'es' } },
+    rollupOptions: {
+      input: { 'reading-thread': 'src/lib/server/reading-task.ts' },
+      output: { entryFileNames: '[name].js', format: 'es' },
+    },
   },
 });

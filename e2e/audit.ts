@@ -3,7 +3,9 @@ import type { Page } from '@playwright/test';
 /** What is in the fields of a screen, by section and name; a checkbox has its tick. What only asks (what the coach is told until the next advice, the day and hour of a forecast) is left out. Runs in the page. */
 export function heldHere(): Record<string, string> {
   const held: Record<string, string> = {};
-  for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement>('input:not([type=file]), select, textarea')) {
+  for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement>(
+    'input:not([type=file]), select, textarea',
+  )) {
     if (!field.checkVisibility()) continue;
     const label = field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent.trim() ?? '';
     const name = `${field.closest('section[aria-label], [role=group][aria-label]')?.getAttribute('aria-label') ?? ''}: ${label}`;
@@ -22,7 +24,10 @@ export const heldBy = (page: Page): Promise<Record<string, string>> => page.eval
  * and the last other one are taken; and one Ctrl Z takes each act back, that and nothing else. Fields of the names in
  * `besides` were walked on another screen. Gives back what is wrong.
  */
-export async function walkFields(page: Page, besides: readonly string[] = []): Promise<{ walked: string[]; faults: string[] }> {
+export async function walkFields(
+  page: Page,
+  besides: readonly string[] = [],
+): Promise<{ walked: string[]; faults: string[] }> {
   await page.evaluate(`window.heldHere = ${heldHere.toString()}`);
   return page.evaluate(async (known) => {
     const held = (window as unknown as { heldHere: () => Record<string, string> }).heldHere;
@@ -32,13 +37,18 @@ export async function walkFields(page: Page, besides: readonly string[] = []): P
     const key = (target: Element, name: string, more: KeyboardEventInit = {}) =>
       target.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true, ...more }));
     const undo = () => document.querySelector<HTMLButtonElement>('button[aria-label=Undo]');
-    const visible = <T extends Element>(selector: string) => [...document.querySelectorAll<T>(selector)].filter((field) => field.checkVisibility());
+    const visible = <T extends Element>(selector: string) =>
+      [...document.querySelectorAll<T>(selector)].filter((field) => field.checkVisibility());
     const nameOf = (field: Element) => field.getAttribute('aria-label') ?? '';
 
     async function takenBack(act: string, before: Record<string, string>) {
-      const wrong = /undefined|\bNaN\b|\[object|could not be shown/.exec([...document.querySelectorAll('main')].map((main) => main.textContent).join(' '));
+      const wrong = /undefined|\bNaN\b|\[object|could not be shown/.exec(
+        [...document.querySelectorAll('main')].map((main) => main.textContent).join(' '),
+      );
       if (wrong) faults.push(`${act}: shows “${wrong[0]}”`);
-      const refused = [...document.querySelectorAll('[role=alert]')].find((row) => row.textContent.includes('This was not changed'));
+      const refused = [...document.querySelectorAll('[role=alert]')].find((row) =>
+        row.textContent.includes('This was not changed'),
+      );
       if (refused) {
         faults.push(`${act}: ${refused.textContent}`);
         refused.querySelector('button')?.click();
@@ -47,8 +57,13 @@ export async function walkFields(page: Page, besides: readonly string[] = []): P
       key(document.activeElement ?? document.body, 'z', { ctrlKey: true });
       await settled();
       const after = held();
-      const differs = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter((name) => before[name] !== after[name]);
-      if (differs.length > 0) faults.push(`${act}: one undo leaves ${differs.map((name) => `${name} ${before[name]} → ${after[name]}`).join(', ')}`);
+      const differs = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
+        (name) => before[name] !== after[name],
+      );
+      if (differs.length > 0)
+        faults.push(
+          `${act}: one undo leaves ${differs.map((name) => `${name} ${before[name]} → ${after[name]}`).join(', ')}`,
+        );
       if (!undo()?.disabled) faults.push(`${act}: one undo was not all of it`);
       for (let i = 0; i < 5 && !undo()?.disabled; i += 1) {
         undo()?.click();
@@ -74,7 +89,8 @@ export async function walkFields(page: Page, besides: readonly string[] = []): P
       await type(field, 'nonsense');
       const sentence = field.parentElement?.querySelector('[role=alert]')?.textContent ?? '';
       const ends = /type one from (.+) to (.+)\.$/.exec(sentence);
-      if (!ends || !sentence.startsWith(`${label}: “nonsense”`)) faults.push(`${label}: nonsense is answered with “${sentence}”`);
+      if (!ends || !sentence.startsWith(`${label}: “nonsense”`))
+        faults.push(`${label}: nonsense is answered with “${sentence}”`);
       key(field, 'Escape');
       await settled();
       const before = held();
@@ -92,7 +108,9 @@ export async function walkFields(page: Page, besides: readonly string[] = []): P
     for (const label of visible('select').map(nameOf).filter(isNew)) {
       const find = () => visible<HTMLSelectElement>('select').find((field) => nameOf(field) === label);
       const own = find()?.value;
-      const others = [...(find()?.options ?? [])].filter((option) => !option.disabled && option.value !== own && option.value !== '').map(({ value }) => value);
+      const others = [...(find()?.options ?? [])]
+        .filter((option) => !option.disabled && option.value !== own && option.value !== '')
+        .map(({ value }) => value);
       walked.push(label);
       const before = held();
       for (const value of new Set([others[0], others.at(-1)])) {
@@ -113,7 +131,11 @@ export async function walkFields(page: Page, besides: readonly string[] = []): P
 
 /** Names of the numbers and choices on show. */
 export const namesOfFields = (page: Page): Promise<string[]> =>
-  page.evaluate(() => [...document.querySelectorAll('input[data-unit], select')].filter((field) => field.checkVisibility()).map((field) => field.getAttribute('aria-label') ?? ''));
+  page.evaluate(() =>
+    [...document.querySelectorAll('input[data-unit], select')]
+      .filter((field) => field.checkVisibility())
+      .map((field) => field.getAttribute('aria-label') ?? ''),
+  );
 
 /** Presses the arrow key up once on every number. */
 export async function nudgeNumbers(page: Page): Promise<void> {
@@ -154,7 +176,9 @@ export async function pressButtons(page: Page, path: string): Promise<{ pressed:
     const before = await heldBy(page);
     const found = await page.evaluate((wanted) => {
       const nameOf = (button: Element) => button.getAttribute('aria-label') ?? button.textContent.trim();
-      const button = [...document.querySelectorAll<HTMLButtonElement>('main button')].find((row) => row.checkVisibility() && !row.disabled && nameOf(row) === wanted);
+      const button = [...document.querySelectorAll<HTMLButtonElement>('main button')].find(
+        (row) => row.checkVisibility() && !row.disabled && nameOf(row) === wanted,
+      );
       button?.focus();
       button?.click();
       return button !== undefined;
@@ -162,7 +186,9 @@ export async function pressButtons(page: Page, path: string): Promise<{ pressed:
     if (!found) continue;
     pressed.push(name);
     await page.waitForTimeout(60);
-    const trouble = /undefined|\bNaN\b|\[object|could not be shown/.exec(await page.evaluate(() => document.body.textContent));
+    const trouble = /undefined|\bNaN\b|\[object|could not be shown/.exec(
+      await page.evaluate(() => document.body.textContent),
+    );
     if (trouble) faults.push(`${name}: shows “${trouble[0]}”`);
     if (!page.url().endsWith(path)) {
       // It led elsewhere: what it changed there is taken back there, then the walk goes on here.

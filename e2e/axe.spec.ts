@@ -18,7 +18,10 @@ const SCREENS = [
 ];
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-const ALL = { runOnly: { type: 'tag' as const, values: TAGS }, rules: { 'label-content-name-mismatch': { enabled: true } } };
+const ALL = {
+  runOnly: { type: 'tag' as const, values: TAGS },
+  rules: { 'label-content-name-mismatch': { enabled: true } },
+};
 /** All that a theme can change. */
 const COLOURS = { runOnly: { type: 'rule' as const, values: ['color-contrast', 'link-in-text-block'] } };
 /** Rows of a list, and pieces of the plan, from this one on are left out: the same again. */
@@ -32,7 +35,10 @@ for (const size of SIZES)
     test.use(size);
     for (const light of ['paper', 'dim'])
       test(`axe finds nothing, ${light}`, async ({ page }) => {
-        await page.addInitScript((kept) => localStorage.setItem('gentle-arc-preferences', kept), JSON.stringify({ light }));
+        await page.addInitScript(
+          (kept) => localStorage.setItem('gentle-arc-preferences', kept),
+          JSON.stringify({ light }),
+        );
         const faults: string[] = [];
         for (const path of SCREENS) {
           await page.goto(path);
@@ -40,12 +46,21 @@ for (const size of SIZES)
           await page.waitForTimeout(400);
           expect(await page.locator('html.dim').count()).toBe(light === 'dim' ? 1 : 0);
           await page.evaluate((many) => {
-            const rows = [...document.querySelectorAll('main ul, main ol, main tbody')].flatMap((list) => [...list.children].slice(many));
-            for (const row of [...rows, ...[...document.querySelectorAll('[data-piece]')].slice(many)]) row.setAttribute('data-again', '');
+            const rows = [...document.querySelectorAll('main ul, main ol, main tbody')].flatMap((list) =>
+              [...list.children].slice(many),
+            );
+            for (const row of [...rows, ...[...document.querySelectorAll('[data-piece]')].slice(many)])
+              row.setAttribute('data-again', '');
           }, MANY);
-          const builder = new AxeBuilder({ page }).options({ ...(light === 'paper' ? ALL : COLOURS), resultTypes: ['violations'], preload: false });
+          const builder = new AxeBuilder({ page }).options({
+            ...(light === 'paper' ? ALL : COLOURS),
+            resultTypes: ['violations'],
+            preload: false,
+          });
           const { violations } = await builder.exclude('[data-again]').analyze();
-          for (const { id, nodes } of violations) for (const { target, html } of nodes.slice(0, 6)) faults.push(`${path} ${id}: ${target.join(' ')} ${html.slice(0, 140)}`);
+          for (const { id, nodes } of violations)
+            for (const { target, html } of nodes.slice(0, 6))
+              faults.push(`${path} ${id}: ${target.join(' ')} ${html.slice(0, 140)}`);
         }
         expect(faults).toEqual([]);
       });

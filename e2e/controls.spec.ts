@@ -17,22 +17,45 @@ interface Screen {
 }
 const SCREENS: Screen[] = [
   { name: 'Move', path: `${SHOT}shot-lane`, least: 20 },
-  { name: 'Move with a rack of focus, in feet', path: `${SHOT}shot-rack`, least: 1, imperial: true, besides: `${SHOT}shot-lane` },
-  { name: 'Move with a chosen piece', path: `${SHOT}shot-rows`, least: 8, besides: `${SHOT}shot-lane`, before: (page) => page.locator('[data-piece]').last().press('Enter') },
+  {
+    name: 'Move with a rack of focus, in feet',
+    path: `${SHOT}shot-rack`,
+    least: 1,
+    imperial: true,
+    besides: `${SHOT}shot-lane`,
+  },
+  {
+    name: 'Move with a chosen piece',
+    path: `${SHOT}shot-rows`,
+    least: 8,
+    besides: `${SHOT}shot-lane`,
+    before: (page) => page.locator('[data-piece]').last().press('Enter'),
+  },
   { name: 'Move, a chain', path: `${SHOT}shot-stop`, least: 1, besides: `${SHOT}shot-lane` },
   { name: 'Lens', path: `${SHOT}shot-lane/lens`, least: 25 },
   { name: 'Kit, a sled', path: `${KIT}sled-35`, least: 40 },
-  { name: 'Kit, a motor gimbal in feet', path: `${KIT}gimbal-zoom`, least: 8, imperial: true, besides: `${KIT}sled-35` },
+  {
+    name: 'Kit, a motor gimbal in feet',
+    path: `${KIT}gimbal-zoom`,
+    least: 8,
+    imperial: true,
+    besides: `${KIT}sled-35`,
+  },
   { name: 'Kit, a slider', path: `${KIT}slider-one`, least: 12, besides: `${KIT}sled-35` },
   { name: 'Kit, a rope', path: `${KIT}rope`, least: 2, besides: `${KIT}sled-35` },
   { name: 'Limits', path: '/shoot/first-flush/limits', least: 30 },
 ];
 
 for (const { name, path, least, before, imperial, besides } of SCREENS)
-  test(`${name}: every field says its range, takes its ends, is undone in one, and shows after a reload what was set`, async ({ page }) => {
+  test(`${name}: every field says its range, takes its ends, is undone in one, and shows after a reload what was set`, async ({
+    page,
+  }) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
-    await page.addInitScript((kept) => (localStorage['gentle-arc-preferences'] ??= kept), JSON.stringify(imperial ? { units: 'imperial' } : {}));
+    await page.addInitScript(
+      (kept) => (localStorage['gentle-arc-preferences'] ??= kept),
+      JSON.stringify(imperial ? { units: 'imperial' } : {}),
+    );
     const show = async () => {
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
       await before?.(page);
@@ -56,9 +79,17 @@ for (const { name, path, least, before, imperial, besides } of SCREENS)
     expect(errors).toEqual([]);
   });
 
-const PRESSED = ['/shoot/first-flush', `${SHOT}shot-leaves`, `${SHOT}shot-lane/lens`, `${KIT}sled-35`, `${KIT}gimbal-zoom`];
+const PRESSED = [
+  '/shoot/first-flush',
+  `${SHOT}shot-leaves`,
+  `${SHOT}shot-lane/lens`,
+  `${KIT}sled-35`,
+  `${KIT}gimbal-zoom`,
+];
 for (const path of PRESSED)
-  test(`every button of ${path} is pressed, breaks nothing, and one undo takes back what it changed`, async ({ page }) => {
+  test(`every button of ${path} is pressed, breaks nothing, and one undo takes back what it changed`, async ({
+    page,
+  }) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     await page.goto(path);

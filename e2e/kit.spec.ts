@@ -55,9 +55,21 @@ test('parts come in from CSV; a wrong row is named and nothing is lost', async (
   await page.goto(KIT);
   const parts = page.getByRole('region', { name: 'Parts of the kit' });
   const header = 'id,name,kind,massG,lengthMm,widthMm,heightMm\n';
-  await parts.getByLabel('Parts file').setInputFiles({ name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(`${header}a,Clamp,other,-5,40,40,60\n`) });
+  await parts
+    .getByLabel('Parts file')
+    .setInputFiles({
+      name: 'own.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`${header}a,Clamp,other,-5,40,40,60\n`),
+    });
   await expect(parts.getByRole('alert')).toContainText('row 2, massG must be at least 0.1; it is -5.');
-  await parts.getByLabel('Parts file').setInputFiles({ name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(`${header}a,Clamp,other,125,40,40,60\n`) });
+  await parts
+    .getByLabel('Parts file')
+    .setInputFiles({
+      name: 'own.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`${header}a,Clamp,other,125,40,40,60\n`),
+    });
   await expect(parts.getByRole('textbox', { name: 'Mass of Clamp' })).toHaveValue('125 g');
   await page.getByRole('combobox', { name: 'Put a part on' }).selectOption({ label: 'Clamp' });
   await expect(page.getByRole('region', { name: 'On it' })).toContainText('Clamp');
@@ -68,9 +80,17 @@ test('parts come in from CSV; a wrong row is named and nothing is lost', async (
 
 test('an own shoot of an older file has an empty bench that teaches the next step', async ({ page }) => {
   const demo = JSON.parse(readFileSync('demo/first-flush.arc.json', 'utf8')) as { kit: object };
-  const old = { ...demo, id: 'older', name: 'Older', version: 4, kit: Object.fromEntries(Object.entries(demo.kit).filter(([key]) => key !== 'parts' && key !== 'builds')) };
+  const old = {
+    ...demo,
+    id: 'older',
+    name: 'Older',
+    version: 4,
+    kit: Object.fromEntries(Object.entries(demo.kit).filter(([key]) => key !== 'parts' && key !== 'builds')),
+  };
   await page.goto('/');
-  await page.getByLabel('Shoot file').setInputFiles({ name: 'older.arc.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(old)) });
+  await page
+    .getByLabel('Shoot file')
+    .setInputFiles({ name: 'older.arc.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(old)) });
   await expect(page.getByRole('status').getByText('“Older” is open.')).toBeVisible();
   await page.getByRole('link', { name: 'Kit' }).click();
   await page.getByRole('button', { name: 'Start with the made-up kit' }).click();
@@ -81,7 +101,9 @@ test('a shot says which build it takes and what to balance again, and leads ther
   await page.goto('/shoot/first-flush/shot/shot-lane');
   await expect(page.getByText('balance again tilt fore and aft')).toBeVisible();
   await page.getByRole('link', { name: 'Gimbal with the 24–70' }).click();
-  await expect(page.getByRole('region', { name: 'Shots for it' })).toContainText('slide the camera’s plate back by 1.1 mm');
+  await expect(page.getByRole('region', { name: 'Shots for it' })).toContainText(
+    'slide the camera’s plate back by 1.1 mm',
+  );
 });
 
 test.describe('on a phone beside the rig', () => {
@@ -96,7 +118,9 @@ test.describe('on a phone beside the rig', () => {
     await coach.getByRole('button', { name: 'Upright' }).tap();
     await expect(coach).toContainText('The drop took');
     await coach.getByRole('button', { name: 'What now?' }).tap();
-    await expect(coach).toContainText(/Move the stage back by .*, to .*: it leans forward\.|(Raise|Lower) the pivot .*: /);
+    await expect(coach).toContainText(
+      /Move the stage back by .*, to .*: it leans forward\.|(Raise|Lower) the pivot .*: /,
+    );
     await expect(coach).toContainText('Learnt from 1 look');
     await coach.getByRole('button', { name: 'Done, look again' }).tap();
     await expect(coach).toContainText('Set. What does it do now?');
@@ -105,7 +129,9 @@ test.describe('on a phone beside the rig', () => {
     await expect(page.getByRole('region', { name: 'Coach' })).toContainText('Learnt from 1 look');
   });
 
-  test('the checklist is ticked with a thumb, takes an own item, and is still ticked after a reload', async ({ page }) => {
+  test('the checklist is ticked with a thumb, takes an own item, and is still ticked after a reload', async ({
+    page,
+  }) => {
     await page.goto(`${KIT}?build=build-rope`);
     const list = page.getByRole('region', { name: 'Checklist' });
     await list.getByRole('checkbox', { name: 'Second, independent line on camera and lens' }).tap();
@@ -122,7 +148,9 @@ test.describe('on a phone beside the rig', () => {
   });
 });
 
-test('a new rig is started empty and says what is missing; a lens is copied, typed over, and kept while something names it', async ({ page }) => {
+test('a new rig is started empty and says what is missing; a lens is copied, typed over, and kept while something names it', async ({
+  page,
+}) => {
   await page.goto(KIT);
   await page.getByRole('combobox', { name: 'Put another together' }).selectOption({ label: 'a new rope' });
   await expect(page.getByRole('textbox', { name: 'Name of the build' })).toHaveValue('New rope');

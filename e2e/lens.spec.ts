@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { drag, middleOf, openShot } from './helpers';
 
-test('the Lens screen compares focal lengths on this very shot, and the shot takes the one that is picked', async ({ page }) => {
+test('the Lens screen compares focal lengths on this very shot, and the shot takes the one that is picked', async ({
+  page,
+}) => {
   await openShot(page, 'shot-sorting');
   await page.getByRole('link', { name: 'Lens', exact: true }).click();
   const bench = page.getByRole('region', { name: 'Focal lengths' });
@@ -49,7 +51,9 @@ test('light: says how many stops too bright, and which filters of those at hand 
   await light.getByLabel('Sky').selectOption({ label: 'a closed sky' });
   await light.getByRole('button', { name: 'Take that' }).click();
   await expect(light.getByRole('combobox', { name: 'Light', exact: true })).toHaveValue('own');
-  await light.getByRole('combobox', { name: 'Light', exact: true }).selectOption({ label: 'Room in the evening, lamps' });
+  await light
+    .getByRole('combobox', { name: 'Light', exact: true })
+    .selectOption({ label: 'Room in the evening, lamps' });
   await expect(light.getByText(/stops too dark/)).toBeVisible();
 });
 
@@ -104,7 +108,9 @@ test('focus from one thing to another: typed, held against who pulls, and printe
   await expect(page.getByRole('img', { name: /Strip for the focus ring/ })).toBeVisible();
 });
 
-test('time: more frames slow it down, a ramp changes it on the way, and the Move screen plays it so', async ({ page }) => {
+test('time: more frames slow it down, a ramp changes it on the way, and the Move screen plays it so', async ({
+  page,
+}) => {
   await page.goto('/shoot/first-flush/shot/shot-rows/lens');
   const time = page.getByRole('region', { name: 'Time' });
   await expect(time.getByText('as in life')).toBeVisible();

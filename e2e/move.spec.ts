@@ -77,7 +77,9 @@ test('plays in real time', async ({ page }) => {
   expect(Math.abs(played - (Date.now() - fromMs) / 1000)).toBeLessThan(0.7);
 });
 
-test('choosing another move keeps the camera’s place, and typing out of range says so and loses nothing', async ({ page }) => {
+test('choosing another move keeps the camera’s place, and typing out of range says so and loses nothing', async ({
+  page,
+}) => {
   await openShot(page, 'shot-rows');
   await page.getByRole('button', { name: 'Slide Choose another move' }).click();
   await page.getByRole('button', { name: 'Bend depth' }).click();
@@ -91,7 +93,9 @@ test('choosing another move keeps the camera’s place, and typing out of range 
   const duration = page.getByLabel('Duration');
   await duration.fill('quick');
   await duration.press('Enter');
-  await expect(page.getByRole('alert')).toContainText('Duration: “quick” is not a number; type one from 0.2 s to 600 s.');
+  await expect(page.getByRole('alert')).toContainText(
+    'Duration: “quick” is not a number; type one from 0.2 s to 600 s.',
+  );
   await duration.fill('9999');
   await duration.press('Enter');
   await expect(page.getByRole('alert')).toContainText('Duration must be from 0.2 s to 600 s');
@@ -99,7 +103,9 @@ test('choosing another move keeps the camera’s place, and typing out of range 
   await expect(duration).toHaveValue('8 s');
 });
 
-test('without WebGL the plan, the strip and the reading still work, and the picture says why it is missing', async ({ page }) => {
+test('without WebGL the plan, the strip and the reading still work, and the picture says why it is missing', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     const plain = HTMLCanvasElement.prototype.getContext;
     HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, ...args: Parameters<typeof plain>) {

@@ -33,10 +33,17 @@ async function putRow(page: Page, row: object): Promise<void> {
 }
 const brokenShoot = () => {
   const shoot = JSON.parse(demo) as { id: string; name: string; shots: { timing: object }[] };
-  return { ...shoot, id: 'bad', name: 'Wet week', shots: [{ ...shoot.shots[0], timing: { ...shoot.shots[0].timing, durationS: 900 } }, ...shoot.shots.slice(1, 3)] };
+  return {
+    ...shoot,
+    id: 'bad',
+    name: 'Wet week',
+    shots: [{ ...shoot.shots[0], timing: { ...shoot.shots[0].timing, durationS: 900 } }, ...shoot.shots.slice(1, 3)],
+  };
 };
 
-test('a shoot that cannot be read is listed by its name, hurts no other, and opens as far as it can be read', async ({ page }) => {
+test('a shoot that cannot be read is listed by its name, hurts no other, and opens as far as it can be read', async ({
+  page,
+}) => {
   await putRow(page, { id: 'bad', shoot: brokenShoot() });
   await expect(page.getByRole('heading', { name: 'First Flush' })).toBeVisible();
   await page.getByRole('link', { name: /Wet week/ }).click();
@@ -51,7 +58,10 @@ test('a shoot that cannot be read is listed by its name, hurts no other, and ope
   await expect(page.getByLabel(NAME)).toHaveValue('Wet week (what could be read)');
 });
 
-test('what is changed in one tab arrives in the other, and a shoot that was deleted there is not brought back by itself', async ({ page, context }) => {
+test('what is changed in one tab arrives in the other, and a shoot that was deleted there is not brought back by itself', async ({
+  page,
+  context,
+}) => {
   await openShot(page, 'shot-lane');
   const other = await context.newPage();
   await other.goto('/shoot/first-flush');
@@ -86,7 +96,9 @@ test('what both tabs change is kept twice, and the person chooses', async ({ pag
   await expect(page.getByRole('link', { name: /^Mine \(this tab\)/ })).toBeVisible();
 });
 
-test('the last change survives a tab that is gone 0.3 s later, undo survives it too, and an earlier state is a press away', async ({ page }) => {
+test('the last change survives a tab that is gone 0.3 s later, undo survives it too, and an earlier state is a press away', async ({
+  page,
+}) => {
   await openShot(page, 'shot-lane');
   const duration = page.getByLabel('Duration', { exact: true });
   await duration.fill('9');
@@ -111,7 +123,9 @@ test('the last change survives a tab that is gone 0.3 s later, undo survives it 
   await expect(duration).toHaveValue('12 s');
 });
 
-test('without a store the demo opens, and what is made is said to be lost with the tab and offered as a file', async ({ page }) => {
+test('without a store the demo opens, and what is made is said to be lost with the tab and offered as a file', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     Object.defineProperty(window, 'indexedDB', { get: () => undefined });
     Object.defineProperty(window, 'localStorage', {
@@ -149,12 +163,17 @@ test('files: a photograph, nonsense, and a file of the same name again; dropped 
   page.on('pageerror', (error) => errors.push(error.message));
   await page.goto('/');
   const files = page.getByLabel('Shoot file');
-  const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
   await files.setInputFiles({ name: 'garden.png', mimeType: 'image/png', buffer: png });
   await expect(page.getByRole('alert').last()).toContainText(/picture.*Lens/s);
   await files.setInputFiles({ name: 'a.arc.json', mimeType: 'application/json', buffer: Buffer.from('{"format": 1}') });
   await expect(page.getByRole('alert').last()).toContainText('“a.arc.json” was not taken in');
-  const mended = demo.replace('"id": "first-flush"', '"id": "second"').replace('"name": "First Flush"', '"name": "Mended"');
+  const mended = demo
+    .replace('"id": "first-flush"', '"id": "second"')
+    .replace('"name": "First Flush"', '"name": "Mended"');
   await files.setInputFiles({ name: 'a.arc.json', mimeType: 'application/json', buffer: Buffer.from(mended) });
   await expect(page.getByLabel(NAME)).toHaveValue('Mended');
 

@@ -23,7 +23,10 @@ test('cures come lightest first, say what they cost, and can be unfolded, taken 
 test('a second way to make a shot is kept, flicked to, and seen side by side under one playhead', async ({ page }) => {
   await openShot(page, 'shot-leaves');
   await page.getByRole('button', { name: 'Try a second way' }).first().click();
-  await expect(page.getByRole('button', { name: 'Way B', exact: true }).first()).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Way B', exact: true }).first()).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   const feather = page.getByLabel('Feather out', { exact: true });
   await feather.fill('2');
   await feather.press('Enter');
@@ -35,7 +38,10 @@ test('a second way to make a shot is kept, flicked to, and seen side by side und
   await expect(feather).toHaveValue('2 s');
 
   await page.getByRole('button', { name: 'Side by side' }).first().click();
-  const [a, b] = [page.getByRole('region', { name: 'Way A', exact: true }), page.getByRole('region', { name: 'Way B', exact: true })];
+  const [a, b] = [
+    page.getByRole('region', { name: 'Way A', exact: true }),
+    page.getByRole('region', { name: 'Way B', exact: true }),
+  ];
   await expect(a.getByRole('figure')).toBeVisible();
   await expect(b.getByRole('figure')).toBeVisible();
   await expect(a.getByRole('listitem').filter({ hasText: 'The stop jerks' })).toBeVisible();
@@ -50,7 +56,9 @@ test('a second way to make a shot is kept, flicked to, and seen side by side und
   await expect(page.getByRole('button', { name: 'Try a second way' }).first()).toBeVisible();
 });
 
-test('limits are shown with their sources, changed, read by, kept in the file, and restored with one press', async ({ page }) => {
+test('limits are shown with their sources, changed, read by, kept in the file, and restored with one press', async ({
+  page,
+}) => {
   await openShot(page, 'shot-gallery');
   await expect(verdict(page)).toHaveText('Nearly: 1 thing to look at');
   await reading(page).getByText('The numbers, and marks for a hand move').click();

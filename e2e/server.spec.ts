@@ -7,7 +7,11 @@ const BASE = 'http://localhost:4391';
 const post = { headers: { 'content-type': 'application/json' } };
 
 test('GET /api/health', async ({ request }) => {
-  expect(await (await request.get('/api/health')).json()).toEqual({ status: 'ok', format: 'gentle-arc-shoot', version: 7 });
+  expect(await (await request.get('/api/health')).json()).toEqual({
+    status: 'ok',
+    format: 'gentle-arc-shoot',
+    version: 7,
+  });
 });
 
 test('POST /api/reading answers with the reading of every shot', async ({ request }) => {
@@ -23,12 +27,18 @@ test('bad bodies get a status, a path and a sentence', async ({ request }) => {
     const answer = await request.post('/api/reading', { ...post, data: Buffer.from(data) });
     return [answer.status(), ((await answer.json()) as { error: { path: string; sentence: string } }).error] as const;
   };
-  expect(await refused('{"format"')).toMatchObject([400, { path: 'body', sentence: expect.stringContaining('not JSON') }]);
+  expect(await refused('{"format"')).toMatchObject([
+    400,
+    { path: 'body', sentence: expect.stringContaining('not JSON') },
+  ]);
   expect(await refused(demo.replace('"durationS": 8', '"durationS": 0'))).toMatchObject([
     422,
     { path: 'shots[0].timing.durationS', sentence: 'shots[0].timing.durationS must be at least 0.2; it is 0.' },
   ]);
-  expect(await refused(' '.repeat(5 * 1024 * 1024 + 1))).toMatchObject([413, { path: 'body', sentence: expect.stringContaining('at most 5 MB') }]);
+  expect(await refused(' '.repeat(5 * 1024 * 1024 + 1))).toMatchObject([
+    413,
+    { path: 'body', sentence: expect.stringContaining('at most 5 MB') },
+  ]);
 });
 
 test('the page may load from nowhere else, and the home page is light', async ({ page }) => {
@@ -57,14 +67,18 @@ test('the page may load from nowhere else, and the home page is light', async ({
   expect(bytes).toBeLessThan(200_000);
 });
 
-test('GET /api/wind answers with a day of wind that says it is made up, and refuses what is no day', async ({ request }) => {
+test('GET /api/wind answers with a day of wind that says it is made up, and refuses what is no day', async ({
+  request,
+}) => {
   const answer = await request.get('/api/wind?place=garden&day=2026-04-12');
   const { source, hours } = (await answer.json()) as { source: string; hours: unknown[] };
   expect(source).toContain('simulated');
   expect(hours).toHaveLength(24);
   const refused = await request.get('/api/wind?place=garden&day=soon');
   expect(refused.status()).toBe(422);
-  expect(((await refused.json()) as { error: { sentence: string } }).error.sentence).toBe('day must be a date such as 2026-04-12; it is "soon".');
+  expect(((await refused.json()) as { error: { sentence: string } }).error.sentence).toBe(
+    'day must be a date such as 2026-04-12; it is "soon".',
+  );
 });
 
 type Row = Record<string, unknown>;
@@ -72,12 +86,27 @@ type Row = Record<string, unknown>;
 function longShoot(times: number, rateHz: number): string {
   const shoot = JSON.parse(demo) as { shots: (Row & { timing: Row })[] };
   const [shot] = shoot.shots;
-  const shots = Array.from({ length: times }, (_, i) => ({ ...shot, id: `long-${i}`, captureRateHz: rateHz, frameRateHz: rateHz, timing: { ...shot.timing, durationS: 600 } }));
+  const shots = Array.from({ length: times }, (_, i) => ({
+    ...shot,
+    id: `long-${i}`,
+    captureRateHz: rateHz,
+    frameRateHz: rateHz,
+    timing: { ...shot.timing, durationS: 600 },
+  }));
   return JSON.stringify({ ...shoot, shots });
 }
 const read = async (body: string | ReadableStream, more: RequestInit & { duplex?: 'half' } = {}, query = '') => {
-  const answer = await fetch(`${BASE}/api/reading${query}`, { method: 'POST', ...post, body, ...more, headers: { ...post.headers, ...more.headers } });
-  return { status: answer.status, sentence: ((await answer.json()) as { error?: { sentence: string } }).error?.sentence ?? '' };
+  const answer = await fetch(`${BASE}/api/reading${query}`, {
+    method: 'POST',
+    ...post,
+    body,
+    ...more,
+    headers: { ...post.headers, ...more.headers },
+  });
+  return {
+    status: answer.status,
+    sentence: ((await answer.json()) as { error?: { sentence: string } }).error?.sentence ?? '',
+  };
 };
 
 test('what is too long to read is known before any work, and a body that streams past the limit is answered, not cut off', async () => {

@@ -2,7 +2,9 @@ import { expect, test } from '@playwright/test';
 import { validateString } from 'gltf-validator';
 import { drag, middleOf, openShot, reading, textOf, verdict } from './helpers';
 
-test('an own shoot from empty ground: pieces, walk, subject, and everything is there after closing', async ({ page }) => {
+test('an own shoot from empty ground: pieces, walk, subject, and everything is there after closing', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start an own shoot' }).click();
   await expect(page.getByText('Empty ground.')).toBeVisible();
@@ -55,8 +57,11 @@ test('an own shoot from empty ground: pieces, walk, subject, and everything is t
 
 test('shots are added, duplicated, reordered and deleted in the list, and each can be undone', async ({ page }) => {
   await page.goto('/shoot/first-flush');
-  const names = () => page.getByLabel(/^Name of shot/).evaluateAll((inputs) => inputs.map((input) => (input as HTMLInputElement).value));
-  const [first, second] = await names().then(async (all) => (all.length ? all : (await page.getByLabel('Name of shot 8').waitFor(), await names())));
+  const names = () =>
+    page.getByLabel(/^Name of shot/).evaluateAll((inputs) => inputs.map((input) => (input as HTMLInputElement).value));
+  const [first, second] = await names().then(async (all) =>
+    all.length ? all : (await page.getByLabel('Name of shot 8').waitFor(), await names()),
+  );
   await page.getByRole('button', { name: `Later: ${first}` }).click();
   expect((await names()).slice(0, 2)).toEqual([second, first]);
   await page.getByRole('button', { name: `Duplicate ${first}` }).click();
@@ -73,7 +78,9 @@ test('shots are added, duplicated, reordered and deleted in the list, and each c
   await expect(page.getByLabel('Name of shot 29')).toHaveValue('Shot 29');
 });
 
-test('export, delete, import: the shoot comes back unchanged; a malformed file is refused and nothing is lost', async ({ page }) => {
+test('export, delete, import: the shoot comes back unchanged; a malformed file is refused and nothing is lost', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start an own shoot' }).click();
   await page.getByRole('button', { name: 'Add a piece' }).click();
@@ -92,7 +99,8 @@ test('export, delete, import: the shoot comes back unchanged; a malformed file i
   await expect(page.getByText('“Kept, “quoted”” is deleted.')).toBeVisible();
   await expect(page.getByRole('link', { name: /Kept/ })).toHaveCount(0);
 
-  const choose = (name: string, text: string) => page.getByLabel('Shoot file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  const choose = (name: string, text: string) =>
+    page.getByLabel('Shoot file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await choose('broken.arc.json', before.replace('"durationS": 8', '"durationS": "eight"'));
   await expect(page.getByRole('alert').first()).toContainText(
     '“broken.arc.json” was not taken in, and nothing here has changed. shots[0].timing.durationS must be a number; it is "eight".',
@@ -149,12 +157,18 @@ test('a walk comes in from CSV and GPX; a bad one is refused with a sentence', a
   await openShot(page, 'shot-rows');
   await page.getByRole('button', { name: 'Ansa', exact: true }).focus();
   await page.keyboard.press('Enter');
-  const choose = (name: string, text: string) => page.getByLabel('Walk file').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  const choose = (name: string, text: string) =>
+    page.getByLabel('Walk file').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
   await choose('walk.csv', 't,x,y,z\n0,0,3.75,0\nsoon,1,4,0\n');
   await expect(page.getByRole('alert')).toContainText('row 3, t must be a number; it is "soon".');
   await choose('walk.csv', 't,x,y,z\n0,0,3.75,0\n4,1,3.75,0\n8,2.5,3.75,0\n');
   await expect(page.getByText(/Walks through 3 points/)).toBeVisible();
-  const track = ['06:30:00', '06:30:05'].map((time, i) => `<trkpt lat="${45 + i * 1e-5}" lon="7"><time>2026-04-02T${time}Z</time></trkpt>`).join('');
-  await choose('walk.gpx', `<gpx version="1.1" creator="t" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${track}</trkseg></trk></gpx>`);
+  const track = ['06:30:00', '06:30:05']
+    .map((time, i) => `<trkpt lat="${45 + i * 1e-5}" lon="7"><time>2026-04-02T${time}Z</time></trkpt>`)
+    .join('');
+  await choose(
+    'walk.gpx',
+    `<gpx version="1.1" creator="t" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${track}</trkseg></trk></gpx>`,
+  );
   await expect(page.getByText(/Walks through 2 points/)).toBeVisible();
 });

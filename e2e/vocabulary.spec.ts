@@ -100,7 +100,9 @@ test('a reveal is told with its moment, and missed when nothing is in the way', 
   await post.focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Delete');
-  await expect(reading(page).getByText('Nothing hides Ansa at the start: all of it can be seen from the first frame.')).toBeVisible();
+  await expect(
+    reading(page).getByText('Nothing hides Ansa at the start: all of it can be seen from the first frame.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(verdict(page)).toHaveText('Reads smoothly');
 });
@@ -151,7 +153,9 @@ test('trouble on the path leads the playhead to where it happens', async ({ page
   await openShot(page, 'shot-pavilion');
   const trouble = page.getByRole('button', { name: /^Trouble here: .*leans/ });
   await trouble.click();
-  expect(Number(await page.getByRole('slider', { name: 'Time in the shot' }).getAttribute('aria-valuenow'))).toBeGreaterThan(1);
+  expect(
+    Number(await page.getByRole('slider', { name: 'Time in the shot' }).getAttribute('aria-valuenow')),
+  ).toBeGreaterThan(1);
 });
 
 test('to the other side, and backwards', async ({ page }) => {
@@ -189,7 +193,10 @@ test.describe('with fingers', () => {
     if (!box) throw new Error('no plan');
     const [x, y] = [box.x + box.width * 0.25, box.y + box.height * 0.35];
     const radius = async () => {
-      const [a, b] = [await middleOf(page.getByRole('button', { name: 'Path start' })), await middleOf(page.getByRole('button', { name: 'Pivot' }))];
+      const [a, b] = [
+        await middleOf(page.getByRole('button', { name: 'Path start' })),
+        await middleOf(page.getByRole('button', { name: 'Pivot' })),
+      ];
       return Math.hypot(a.x - b.x, a.y - b.y);
     };
     const before = await radius();

@@ -46,7 +46,8 @@ export function installChromium() {
   console.log('Installing Chromium from Debian…');
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], env);
-  if (run('apt-get', ['install', '-y', '-qq', 'chromium'], env) !== 0) throw new Error('Chromium could not be installed; install the package "chromium" by hand.');
+  if (run('apt-get', ['install', '-y', '-qq', 'chromium'], env) !== 0)
+    throw new Error('Chromium could not be installed; install the package "chromium" by hand.');
 }
 
 function newestBelow(folder) {

@@ -14,7 +14,13 @@ const VIEWS = [
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
   { name: 'reading-numbers', path: `${SHOT}/shot-column`, atS: 3, open: ['The numbers, and marks for a hand move'] },
   { name: 'reading-streaks', path: `${SHOT}/shot-pavilion`, atS: 1.6, press: [/Far things cross the frame/] },
-  { name: 'side-by-side', path: `${SHOT}/shot-leaves`, press: ['Try a second way', /^Feather the stop over/, 'Side by side'], atS: 0.1, afterS: 5.9 },
+  {
+    name: 'side-by-side',
+    path: `${SHOT}/shot-leaves`,
+    press: ['Try a second way', /^Feather the stop over/, 'Side by side'],
+    atS: 0.1,
+    afterS: 5.9,
+  },
   { name: 'kit', path: '/shoot/first-flush/kit?build=build-sled-zoom' },
   { name: 'kit-phone', path: '/shoot/first-flush/kit?build=build-slider-one', at: 'Checklist', phone: true },
   { name: 'move-chain', path: `${SHOT}/shot-stop`, atS: 5 },
@@ -38,8 +44,14 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: CHROMIUM_ARGS,
 });
-for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look } of VIEWS.filter(({ name }) => wanted.length === 0 || wanted.includes(name))) {
-  const context = await browser.newContext({ viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 }, hasTouch: Boolean(phone), isMobile: Boolean(phone) });
+for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look } of VIEWS.filter(
+  ({ name }) => wanted.length === 0 || wanted.includes(name),
+)) {
+  const context = await browser.newContext({
+    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    hasTouch: Boolean(phone),
+    isMobile: Boolean(phone),
+  });
   const page = await context.newPage();
   const preferences = JSON.stringify({ ...(dim ? { light: 'dim' } : {}), ...look });
   await page.addInitScript((kept) => localStorage.setItem('gentle-arc-preferences', kept), preferences);

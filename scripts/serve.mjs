@@ -13,7 +13,8 @@ const free = (port) =>
 
 /** On every answer, files and routes alike; a page's own policy (with the hashes of its scripts) takes the place of this one. */
 const HEADERS = {
-  'content-security-policy': "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
+  'content-security-policy':
+    "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
   'x-content-type-options': 'nosniff',
   'referrer-policy': 'no-referrer',
   'permissions-policy': 'camera=(), microphone=(), geolocation=(self), payment=(), usb=()',
@@ -37,7 +38,9 @@ const server = createServer((request, response) => {
     response.end('Not found');
   });
 });
-server.listen(port, host, () => console.log(`\nGentle Arc with the demo shoot "First Flush": http://localhost:${port}\n`));
+server.listen(port, host, () =>
+  console.log(`\nGentle Arc with the demo shoot "First Flush": http://localhost:${port}\n`),
+);
 
 /** Takes no more, finishes what runs, and ends. */
 function stop() {

@@ -46,12 +46,20 @@ await Promise.all([
     ['format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']],
   ]),
 ]);
-runner('units', ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'], 'test-results/unit.json', (report) => ({
-  passed: report.numPassedTests,
-  failed: report.numFailedTests + report.numFailedTestSuites * (report.numFailedTests === 0 ? 1 : 0),
-}));
+runner(
+  'units',
+  ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
+  'test-results/unit.json',
+  (report) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numFailedTestSuites * (report.numFailedTests === 0 ? 1 : 0),
+  }),
+);
 build();
-runner('interface', ['playwright', 'test'], 'test-results/e2e.json', ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
+runner('interface', ['playwright', 'test'], 'test-results/e2e.json', ({ stats }) => ({
+  passed: stats.expected + stats.flaky,
+  failed: stats.unexpected,
+}));
 
 console.log(`\ntests: ${counts.passed} passed, ${counts.failed} failed`);
 process.exitCode = counts.failed ? 1 : 0;

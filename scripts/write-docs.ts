@@ -11,5 +11,15 @@ const rows = LIMIT_NAMES.map((name) => {
   const shown = shownLimit(LIMITS[name]);
   return `| \`${name}\` | ${group} | ${label} | ${Number((value * shown.times).toPrecision(6))} ${shown.unit} | ${source} |`;
 });
-const table = ['| name in a file | about | limit | ships as | source |', '| --- | --- | --- | --- | --- |', ...rows].join('\n');
-writeFileSync(checks, readFileSync(checks, 'utf8').replace(/<!-- limits -->[\s\S]*<!-- \/limits -->/, `<!-- limits -->\n${table}\n<!-- /limits -->`));
+const table = [
+  '| name in a file | about | limit | ships as | source |',
+  '| --- | --- | --- | --- | --- |',
+  ...rows,
+].join('\n');
+writeFileSync(
+  checks,
+  readFileSync(checks, 'utf8').replace(
+    /<!-- limits -->[\s\S]*<!-- \/limits -->/,
+    `<!-- limits -->\n${table}\n<!-- /limits -->`,
+  ),
+);

@@ -17,8 +17,16 @@ export const handle: Handle = async ({ event, resolve }) => {
   if (!CHANGES.has(event.request.method) || !fromElsewhere(event.request, event.url)) return resolve(event);
   // What is still being sent is let pass by, so that the refusal arrives.
   await drained(event.request);
-  return new Response(JSON.stringify({ error: { path: 'origin', sentence: 'This server answers its own pages and programs, not the pages of another origin.' } }), {
-    status: 403,
-    headers: { 'content-type': 'application/json' },
-  });
+  return new Response(
+    JSON.stringify({
+      error: {
+        path: 'origin',
+        sentence: 'This server answers its own pages and programs, not the pages of another origin.',
+      },
+    }),
+    {
+      status: 403,
+      headers: { 'content-type': 'application/json' },
+    },
+  );
 };

@@ -19,4 +19,5 @@ export function quickestRound(rounds: number, works: readonly (() => void)[]): n
   return best;
 }
 
-export const row = (name: string, ms: number, more = ''): void => console.log(`${name.padEnd(50)} ${ms.toFixed(2).padStart(8)} ms  ${more}`);
+export const row = (name: string, ms: number, more = ''): void =>
+  console.log(`${name.padEnd(50)} ${ms.toFixed(2).padStart(8)} ms  ${more}`);

@@ -20,11 +20,17 @@ const SITE_POINTS = 2000;
 const ROUNDS = 60;
 
 const shoot = readShootFile(readFileSync(new URL('../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
-const shot = { ...shoot.shots[2], frameRateHz: 60, captureRateHz: 60, timing: { ...shoot.shots[2].timing, durationS: 10 } };
+const shot = {
+  ...shoot.shots[2],
+  frameRateHz: 60,
+  captureRateHz: 60,
+  timing: { ...shoot.shots[2].timing, durationS: 10 },
+};
 const setup = setupOf(shoot, shot);
 
 function exactly(count: number, points: SitePoints): SitePoints {
-  const pick = (axis: number) => Float64Array.from({ length: count }, (_, i) => points.xyzM[3 * Math.floor((i * points.count) / count) + axis]);
+  const pick = (axis: number) =>
+    Float64Array.from({ length: count }, (_, i) => points.xyzM[3 * Math.floor((i * points.count) / count) + axis]);
   return pointsOf(pick(0), pick(1), pick(2));
 }
 
@@ -34,7 +40,10 @@ function withThree(given: Setup, points: SitePoints): number {
   const camera = new PerspectiveCamera();
   camera.filmGauge = samples.frameWidthMm;
   camera.aspect = samples.frameWidthMm / samples.frameHeightMm;
-  const spots = Array.from({ length: points.count }, (_, i) => new Vector3(points.xyzM[3 * i], points.xyzM[3 * i + 2], -points.xyzM[3 * i + 1]));
+  const spots = Array.from(
+    { length: points.count },
+    (_, i) => new Vector3(points.xyzM[3 * i], points.xyzM[3 * i + 2], -points.xyzM[3 * i + 1]),
+  );
   const before = new Float64Array(points.count * 2);
   const vector = new Vector3();
   let sum = 0;
@@ -47,7 +56,8 @@ function withThree(given: Setup, points: SitePoints): number {
       vector.copy(spots[i]).project(camera);
       const u = vector.x / 2;
       const w = vector.y / 2 / camera.aspect;
-      if (row > 0 && Math.abs(vector.x) <= 1 && Math.abs(vector.y) <= 1 && vector.z < 1) sum += Math.hypot(u - before[2 * i], w - before[2 * i + 1]);
+      if (row > 0 && Math.abs(vector.x) <= 1 && Math.abs(vector.y) <= 1 && vector.z < 1)
+        sum += Math.hypot(u - before[2 * i], w - before[2 * i + 1]);
       before[2 * i] = u;
       before[2 * i + 1] = w;
     }
@@ -61,15 +71,25 @@ const samples = sampleShot(setup, motion);
 const subject = subjectInFrame(samples, setup.subject);
 const pointFrames = points.count * samples.count;
 
-const kernelMs = quickest(ROUNDS, () => siteMotion(samples, everywhere(points), subject.depthM, subject.rightwards, subject.upwards));
+const kernelMs = quickest(ROUNDS, () =>
+  siteMotion(samples, everywhere(points), subject.depthM, subject.rightwards, subject.upwards),
+);
 const threeMs = quickest(10, () => withThree(setup, points));
 const samplingMs = quickest(ROUNDS, () => sampleShot(setup, motion));
 const pointsMs = quickest(ROUNDS, () => stillPoints(setup, motion));
 const wholeMs = quickest(ROUNDS, () => readShot(shoot, shot));
 
 console.log(`a ${shot.timing.durationS} s move at ${shot.frameRateHz} samples a second: ${samples.count} rows`);
-row(`projection and speed, ${points.count} points`, kernelMs, `${((kernelMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
-row('the same with three.js Vector3.project', threeMs, `${((threeMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`);
+row(
+  `projection and speed, ${points.count} points`,
+  kernelMs,
+  `${((kernelMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`,
+);
+row(
+  'the same with three.js Vector3.project',
+  threeMs,
+  `${((threeMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`,
+);
 row('sampling the move', samplingMs);
 row(`collecting the site's points (${stillPoints(setup, motion).auto.count})`, pointsMs);
 row('the whole reading, as the worker does it', wholeMs, `${((100 * wholeMs) / 16).toFixed(0)}% of a 16 ms frame`);
@@ -77,11 +97,19 @@ console.log(`ratio to three.js: ${(threeMs / kernelMs).toFixed(1)} times as quic
 
 const complex = sampleTheMostComplex();
 const complexMs = quickest(ROUNDS, complex.work);
-row(`sampling the most complex chain (${complex.count} rows)`, complexMs, `${((100 * complexMs) / 5).toFixed(0)}% of the 5 ms it may take`);
+row(
+  `sampling the most complex chain (${complex.count} rows)`,
+  complexMs,
+  `${((100 * complexMs) / 5).toFixed(0)}% of the 5 ms it may take`,
+);
 row('of which laying out its legs', complexMs - quickest(ROUNDS, complex.share));
 console.log(`ratio of the most complex chain to a plain move: ${(complexMs / samplingMs).toFixed(1)}`);
 
 const balancing = DEFAULT_KIT.builds.map((build) => quickest(10, () => balanceOf(build, DEFAULT_KIT, 'metric')));
-row(`the slowest of ${balancing.length} builds to balance`, Math.max(...balancing), `${((100 * Math.max(...balancing)) / 50).toFixed(0)}% of the 50 ms it may take`);
+row(
+  `the slowest of ${balancing.length} builds to balance`,
+  Math.max(...balancing),
+  `${((100 * Math.max(...balancing)) / 50).toFixed(0)}% of the 50 ms it may take`,
+);
 
 readingStages();

@@ -34,12 +34,25 @@ export function readingStages(): void {
   const heights = heightsM(setup, samples);
   const picture = measurePicture(setup, { units: 'metric' });
   const whole = quickest(ROUNDS, () => readShot(shoot, shot));
-  console.log(`\na full reading: 10 s at 60 a second (${samples.count} rows), ${setup.pieces.length} pieces, 8 of them figures`);
+  console.log(
+    `\na full reading: 10 s at 60 a second (${samples.count} rows), ${setup.pieces.length} pieces, 8 of them figures`,
+  );
   row('the whole reading', whole, `${((100 * whole) / READING_MS).toFixed(0)}% of the ${READING_MS} ms it may take`);
   const stages: [string, () => void][] = [
     ['laying out and sampling the move', () => sampleShot(setup, motionOf(setup))],
     ['glances: what fills the picture, and pieces', seen],
-    ['speeds of near and far', () => siteMotion(samples, pointsAt, subject.depthM, subject.rightwards, subject.upwards, Math.floor(samples.frameRateHz / LAYER_ROWS_HZ))],
+    [
+      'speeds of near and far',
+      () =>
+        siteMotion(
+          samples,
+          pointsAt,
+          subject.depthM,
+          subject.rightwards,
+          subject.upwards,
+          Math.floor(samples.frameRateHz / LAYER_ROWS_HZ),
+        ),
+    ],
     ['visible share of the subject', () => visibleShare(setup, samples)],
     ['starts, stops and evenness on screen', () => screenMotion(samples, subject.depthM, picture.site)],
     ['findings of the picture', () => pictureFindings(picture)],
@@ -62,9 +75,13 @@ export function readingStages(): void {
     return quickest(ROUNDS / 2, () => readShot(busy.shoot, busy.shot));
   };
   const [half, full, twice] = [5, 10, 20].map((durationS) => cost(60, durationS));
-  console.log(`growth with frames, 300 : 600 : 1200 rows: 1 : ${(full / half).toFixed(2)} : ${(twice / half).toFixed(2)} (linear: 1 : 2 : 4)`);
+  console.log(
+    `growth with frames, 300 : 600 : 1200 rows: 1 : ${(full / half).toFixed(2)} : ${(twice / half).toFixed(2)} (linear: 1 : 2 : 4)`,
+  );
   const [few, some, many] = [30, 60, 120].map((pieces) => cost(pieces, 10));
-  console.log(`growth with pieces, 30 : 60 : 120: 1 : ${(some / few).toFixed(2)} : ${(many / few).toFixed(2)} (linear at most: 1 : 2 : 4)`);
+  console.log(
+    `growth with pieces, 30 : 60 : 120: 1 : ${(some / few).toFixed(2)} : ${(many / few).toFixed(2)} (linear at most: 1 : 2 : 4)`,
+  );
 
   const troubled = busyShoot(60, 8, 10, 25);
   const timing = { ...troubled.shot.timing, durationS: 5, featherInS: 0.4, featherOutS: 0.3 };
@@ -81,9 +98,17 @@ export function readingStages(): void {
       if (found.size === five.size) break;
     }
   });
-  row(`cures for ${five.size} findings of ${troubles.length} (${readings} readings)`, searchMs, `${((100 * searchMs) / CURES_MS).toFixed(0)}% of the ${CURES_MS} ms they may take`);
+  row(
+    `cures for ${five.size} findings of ${troubles.length} (${readings} readings)`,
+    searchMs,
+    `${((100 * searchMs) / CURES_MS).toFixed(0)}% of the ${CURES_MS} ms they may take`,
+  );
 
   const lenses = busyShoot(60, 8, 10, 24);
   const compareMs = quickest(10, () => compareLenses(lenses.shoot, lenses.shot, [16, 24, 35, 50, 70, 100], 'framing'));
-  row('a 10 s shot at 24 through six focal lengths', compareMs, `${((100 * compareMs) / COMPARE_MS).toFixed(0)}% of the ${COMPARE_MS} ms it may take`);
+  row(
+    'a 10 s shot at 24 through six focal lengths',
+    compareMs,
+    `${((100 * compareMs) / COMPARE_MS).toFixed(0)}% of the ${COMPARE_MS} ms it may take`,
+  );
 }

@@ -6,7 +6,9 @@
 
 <main class="mx-auto max-w-xl p-8">
   <Mark />
-  <h1 class="mt-4 font-display text-3xl">{page.status === 404 ? 'There is nothing at this address' : 'That did not work'}</h1>
+  <h1 class="mt-4 font-display text-3xl">
+    {page.status === 404 ? 'There is nothing at this address' : 'That did not work'}
+  </h1>
   <p class="mt-3 leading-relaxed text-soft">
     {page.status === 404
       ? 'The address may have been typed wrongly, or lead to something that was moved.'

@@ -41,6 +41,8 @@
 <ScreenBoundary>{@render children()}</ScreenBoundary>
 <OpeningWords />
 <NoticeWords />
-{#if over}<p class="pointer-events-none fixed inset-3 z-50 grid place-content-center rounded-2xl border-4 border-dashed border-subject bg-raised/80 font-display text-2xl">
+{#if over}<p
+    class="pointer-events-none fixed inset-3 z-50 grid place-content-center rounded-2xl border-4 border-dashed border-subject bg-raised/80 font-display text-2xl"
+  >
     Let go to take the file in
   </p>{/if}

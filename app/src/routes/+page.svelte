@@ -29,7 +29,11 @@
 
   const kept = $derived(rows.find(({ id }) => id === DEMO_ID) ?? null);
   const demo = $derived(kept?.shoot ?? shipped);
-  const changedDemo = $derived(kept !== null && shipped !== null && (kept.shoot === null || differencesOf(kept.shoot, shipped, { one: '', other: '' }).length > 0));
+  const changedDemo = $derived(
+    kept !== null &&
+      shipped !== null &&
+      (kept.shoot === null || differencesOf(kept.shoot, shipped, { one: '', other: '' }).length > 0),
+  );
   const own = $derived(rows.filter(({ id }) => id !== DEMO_ID));
 
   async function list() {
@@ -91,7 +95,9 @@
 </script>
 
 {#snippet counts(shoot: Shoot)}
-  <span class="text-soft"> · {shoot.shots.length} {shoot.shots.length === 1 ? 'shot' : 'shots'}, {seconds(shoot)} s</span>
+  <span class="text-soft">
+    · {shoot.shots.length} {shoot.shots.length === 1 ? 'shot' : 'shots'}, {seconds(shoot)} s</span
+  >
 {/snippet}
 
 <main class="mx-auto max-w-6xl px-5 py-6 md:px-10 md:py-10">
@@ -103,7 +109,8 @@
   <section class="mt-6 grid items-end gap-6 md:mt-8 md:grid-cols-[1.05fr_1fr] md:gap-10" aria-label="What it is for">
     <h1 class="font-display text-3xl leading-tight md:text-[2.7rem]">Will this move read smoothly on screen?</h1>
     <p class="max-w-prose leading-relaxed text-soft">
-      Plan a camera move on a ground plan, watch it through the lens, and read in plain sentences what the audience will notice, before anyone carries a rig anywhere.
+      Plan a camera move on a ground plan, watch it through the lens, and read in plain sentences what the audience will
+      notice, before anyone carries a rig anywhere.
     </p>
   </section>
 
@@ -115,7 +122,11 @@
     {#if demo}
       {@const shoot = demo}
       <article>
-        <a href={openHref(shoot)} class="block overflow-hidden rounded-2xl" aria-label="Open the demo shoot {shoot.name}">
+        <a
+          href={openHref(shoot)}
+          class="block overflow-hidden rounded-2xl"
+          aria-label="Open the demo shoot {shoot.name}"
+        >
           <div class="h-56 md:h-72">
             <svelte:boundary>
               <PlanThumb {shoot} />
@@ -126,11 +137,17 @@
         <div class="mt-3 flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
           <div>
             <h2 class="font-display text-2xl">{shoot.name}</h2>
-            <p class="text-soft">A made-up shoot to try things on: {shoot.shots.length} shots, {seconds(shoot)} s. Change anything.</p>
-            {#if kept?.problem}<p class="text-near">Your changed copy of it cannot be read: <a class="link" href={shotsHref(DEMO_ID)}>see what can be</a>.</p>{/if}
+            <p class="text-soft">
+              A made-up shoot to try things on: {shoot.shots.length} shots, {seconds(shoot)} s. Change anything.
+            </p>
+            {#if kept?.problem}<p class="text-near">
+                Your changed copy of it cannot be read: <a class="link" href={shotsHref(DEMO_ID)}>see what can be</a>.
+              </p>{/if}
           </div>
           <div class="flex items-center gap-2">
-            {#if changedDemo}<button class="quiet-button" onclick={() => remove(DEMO_ID, 'The demo is as it shipped.')}>Put it back as it was</button>{/if}
+            {#if changedDemo}<button class="quiet-button" onclick={() => remove(DEMO_ID, 'The demo is as it shipped.')}
+                >Put it back as it was</button
+              >{/if}
             <Button href={openHref(shoot)} class="rounded-full px-5">Open “{shoot.name}”</Button>
           </div>
         </div>
@@ -145,15 +162,21 @@
       <h2 class="font-display text-2xl">Your own</h2>
       {#if own.length === 0 && unkept.length === 0}
         <p class="mt-2 leading-relaxed text-soft">
-          Start on empty ground: put a figure and something near the lens on the plan, choose a move, and read what it does. It stays in this browser and is saved as you go.
+          Start on empty ground: put a figure and something near the lens on the plan, choose a move, and read what it
+          does. It stays in this browser and is saved as you go.
         </p>
       {:else}
         <ul class="mt-2 divide-y divide-hairline">
           {#each unkept as shoot (shoot.id)}
             <li class="py-2">
-              <a class="py-1 hover:underline" href={openHref(shoot)}><span class="font-semibold">{shoot.name}</span>{@render counts(shoot)}</a>
+              <a class="py-1 hover:underline" href={openHref(shoot)}
+                ><span class="font-semibold">{shoot.name}</span>{@render counts(shoot)}</a
+              >
               <p class="text-sm text-near">
-                Not kept by this browser: it goes with this tab. <button class="link font-semibold" onclick={() => exportShoot(shoot)}>Take it away as a file</button>
+                Not kept by this browser: it goes with this tab. <button
+                  class="link font-semibold"
+                  onclick={() => exportShoot(shoot)}>Take it away as a file</button
+                >
                 <button
                   class="link"
                   aria-label="Let go of {shoot.name}"
@@ -168,23 +191,45 @@
           {#each own as row (row.id)}
             <li class="flex items-center justify-between gap-2 py-2">
               {#if row.shoot}
-                <a class="min-w-0 flex-1 py-1 hover:underline" href={openHref(row.shoot)}><span class="font-semibold">{row.name}</span>{@render counts(row.shoot)}</a>
+                <a class="min-w-0 flex-1 py-1 hover:underline" href={openHref(row.shoot)}
+                  ><span class="font-semibold">{row.name}</span>{@render counts(row.shoot)}</a
+                >
               {:else}
                 <a class="min-w-0 flex-1 py-1 hover:underline" href={shotsHref(row.id)}
-                  ><span class="font-semibold">{row.name}</span> <span class="block text-sm text-near">cannot be read as it is: export it, or open what can be read</span></a
+                  ><span class="font-semibold">{row.name}</span>
+                  <span class="block text-sm text-near"
+                    >cannot be read as it is: export it, or open what can be read</span
+                  ></a
                 >
               {/if}
-              <button class="quiet-button text-sm" onclick={() => remove(row.id, `“${row.name}” is deleted.`)} aria-label="Delete {row.name}">Delete</button>
+              <button
+                class="quiet-button text-sm"
+                onclick={() => remove(row.id, `“${row.name}” is deleted.`)}
+                aria-label="Delete {row.name}">Delete</button
+              >
             </li>
           {/each}
         </ul>
       {/if}
       <div class="mt-4 flex flex-wrap gap-3">
-        <button onclick={startOwn} class="quiet-button rounded-full border border-subject !px-5 font-semibold">Start an own shoot</button>
-        <button class="quiet-button" onclick={() => files.click()} title="An .arc.json file of at most {MOST_MB.shoot} MB; it can be dropped here as well"
+        <button onclick={startOwn} class="quiet-button rounded-full border border-subject !px-5 font-semibold"
+          >Start an own shoot</button
+        >
+        <button
+          class="quiet-button"
+          onclick={() => files.click()}
+          title="An .arc.json file of at most {MOST_MB.shoot} MB; it can be dropped here as well"
           >Open a shoot file…</button
         >
-        <input bind:this={files} class="sr-only" type="file" accept="{SHOOT_FILE_ENDING},.json,application/json" aria-label="Shoot file" tabindex="-1" onchange={choose} />
+        <input
+          bind:this={files}
+          class="sr-only"
+          type="file"
+          accept="{SHOOT_FILE_ENDING},.json,application/json"
+          aria-label="Shoot file"
+          tabindex="-1"
+          onchange={choose}
+        />
       </div>
     </div>
   </section>

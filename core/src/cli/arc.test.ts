@@ -8,7 +8,8 @@ import { run } from './arc';
 
 const ROOT = new URL('../../../', import.meta.url).pathname;
 const DEMO = join(ROOT, 'demo/first-flush.arc.json');
-const arc = (...args: string[]) => spawnSync('npm', ['run', '-s', 'arc', '--', ...args], { cwd: ROOT, encoding: 'utf8' });
+const arc = (...args: string[]) =>
+  spawnSync('npm', ['run', '-s', 'arc', '--', ...args], { cwd: ROOT, encoding: 'utf8' });
 
 interface PrintedShot {
   shot: number;
@@ -34,7 +35,17 @@ describe('arc read', () => {
     const [first] = shots;
     expect(first.samples.length).toBe(8 * 24 + 1);
     expect(Object.keys(first.samples[0])).toEqual(
-      expect.arrayContaining(['t', 'position', 'panDeg', 'tiltDeg', 'rollDeg', 'focalLengthMm', 'focusDistanceM', 'subject', 'screenSpeed']),
+      expect.arrayContaining([
+        't',
+        'position',
+        'panDeg',
+        'tiltDeg',
+        'rollDeg',
+        'focalLengthMm',
+        'focusDistanceM',
+        'subject',
+        'screenSpeed',
+      ]),
     );
     expect(first.samples[24].t).toBeCloseTo(1, 9);
     expect(first.samples[24].subject.u).toBeCloseTo(demo.shots[0].aim.place.u, 6);
@@ -51,8 +62,12 @@ describe('arc read', () => {
 
 describe('arc path and check', () => {
   it('writes CSV and glTF', async () => {
-    expect((await run(['path', DEMO, '--shot', '1', '--format', 'csv'])).split('\r\n')[0]).toBe('frame,t_s,x_m,y_m,z_m,pan_deg,tilt_deg,roll_deg,focal_length_mm,focus_distance_m');
-    expect(JSON.parse(await run(['path', DEMO, '--shot', '5', '--format', 'gltf']))).toMatchObject({ asset: { version: '2.0' } });
+    expect((await run(['path', DEMO, '--shot', '1', '--format', 'csv'])).split('\r\n')[0]).toBe(
+      'frame,t_s,x_m,y_m,z_m,pan_deg,tilt_deg,roll_deg,focal_length_mm,focus_distance_m',
+    );
+    expect(JSON.parse(await run(['path', DEMO, '--shot', '5', '--format', 'gltf']))).toMatchObject({
+      asset: { version: '2.0' },
+    });
   });
   it('says that a file is in order', async () => {
     expect(JSON.parse(await run(['check', DEMO]))).toMatchObject({ valid: true, name: 'First Flush', shots: 28 });
@@ -61,7 +76,9 @@ describe('arc path and check', () => {
 
 describe('arc moves', () => {
   it('lists every move with its family and its parameters, units and ranges', async () => {
-    const { moves } = JSON.parse(await run(['moves'])) as { moves: { name: string; family: string; sentence: string; parameters: Record<string, unknown>[] }[] };
+    const { moves } = JSON.parse(await run(['moves'])) as {
+      moves: { name: string; family: string; sentence: string; parameters: Record<string, unknown>[] }[];
+    };
     expect(moves.length).toBeGreaterThanOrEqual(40);
     expect(moves.find(({ name }) => name === 'helix')).toMatchObject({ family: 'Go round', title: 'Helix' });
     for (const { name, parameters, sentence } of moves) {
@@ -89,9 +106,15 @@ describe('as a program', () => {
   it.each<[string[], RegExp]>([
     [['read', broken], /^arc: shots\[0\]\.timing\.durationS must be at least 0\.2; it is -4\.\n$/],
     [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
-    [['path', DEMO, '--shot', '99', '--format', 'csv'], /^arc: --shot must be a whole number from 1 to 28; it is "99"\.\n$/],
+    [
+      ['path', DEMO, '--shot', '99', '--format', 'csv'],
+      /^arc: --shot must be a whole number from 1 to 28; it is "99"\.\n$/,
+    ],
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
-    [['fly', DEMO], /^arc: command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "fly"\.\n$/],
+    [
+      ['fly', DEMO],
+      /^arc: command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "fly"\.\n$/,
+    ],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);
     expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);
@@ -101,17 +124,27 @@ describe('as a program', () => {
 });
 
 describe('arc lens, focus, exposure and time', () => {
-  const json = async (...args: string[]): Promise<Record<string, unknown>> => JSON.parse(await run(args)) as Record<string, unknown>;
+  const json = async (...args: string[]): Promise<Record<string, unknown>> =>
+    JSON.parse(await run(args)) as Record<string, unknown>;
   it('compare focal lengths, tell marks of focus, and what the light asks', async () => {
-    const lens = (await json('lens', DEMO, '--shot', '1', '--focal', '24,70', '--by', 'spot')) as { by: string; lenses: { focalLengthMm: number; distanceM: number }[] };
+    const lens = (await json('lens', DEMO, '--shot', '1', '--focal', '24,70', '--by', 'spot')) as {
+      by: string;
+      lenses: { focalLengthMm: number; distanceM: number }[];
+    };
     expect(lens.by).toBe('spot');
     expect(lens.lenses.map(({ focalLengthMm }) => focalLengthMm)).toEqual([24, 70]);
     expect(lens.lenses[0].distanceM).toBeCloseTo(lens.lenses[1].distanceM, 6);
-    const focus = (await json('focus', DEMO, '--shot', '2')) as { marks: { atS: number; distanceM: number }[]; samples: unknown[] };
+    const focus = (await json('focus', DEMO, '--shot', '2')) as {
+      marks: { atS: number; distanceM: number }[];
+      samples: unknown[];
+    };
     expect(focus.marks[0].distanceM).toBeGreaterThan(focus.marks[focus.marks.length - 1].distanceM);
     expect(focus.samples.length).toBe(7 * 24 + 1);
     // f/5.6, 1/48 s, ISO 100 in full sun (EV 15): 15 − log2(5.6² · 48) stops too many.
-    const exposure = (await json('exposure', DEMO, '--shot', '1', '--ev', '15', '--nd', '3,6')) as { excessStops: number; nearest: { filters: { name: string; stops: number }[] } };
+    const exposure = (await json('exposure', DEMO, '--shot', '1', '--ev', '15', '--nd', '3,6')) as {
+      excessStops: number;
+      nearest: { filters: { name: string; stops: number }[] };
+    };
     expect(exposure.excessStops).toBeCloseTo(15 - Math.log2(5.6 ** 2 * 48), 9);
     expect(exposure.nearest.filters).toEqual([{ name: 'ND 8', stops: 3 }]);
     // 60 frames a second on a 24 timeline.
@@ -120,9 +153,15 @@ describe('arc lens, focus, exposure and time', () => {
     expect(time.slowest).toBeCloseTo(0.4, 9);
   });
   it.each([
-    [['lens', DEMO, '--shot', '1', '--focal', '0'], '--focal must be numbers from 1 to 3000 with commas between them; "0" is not.'],
+    [
+      ['lens', DEMO, '--shot', '1', '--focal', '0'],
+      '--focal must be numbers from 1 to 3000 with commas between them; "0" is not.',
+    ],
     [['lens', DEMO, '--shot', '1', '--by', 'eye'], '--by must be spot or framing; it is "eye".'],
-    [['exposure', DEMO, '--shot', '1', '--iso', 'fast'], '--iso must be numbers from 6 to 1000000 with commas between them; "fast" is not.'],
+    [
+      ['exposure', DEMO, '--shot', '1', '--iso', 'fast'],
+      '--iso must be numbers from 6 to 1000000 with commas between them; "fast" is not.',
+    ],
     [['focus', DEMO], '--shot is missing: choose a shot from 1 to 28.'],
   ])('%j is refused with a sentence', async (args, sentence) => {
     await expect(run(args)).rejects.toThrow(sentence);

@@ -37,16 +37,31 @@ export async function run(args: string[]): Promise<string> {
   const { values, positionals } = readArguments(args);
   const [command, file, ...rest] = positionals;
   if (values.help || command === undefined || command === 'help') return USAGE;
-  if (rest.length > 0) throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
+  if (rest.length > 0)
+    throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
   if (command === 'moves') return print({ moves: movesJson() });
   if (command === 'schema') return print(shootJsonSchema());
   if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time', 'balance', 'stand'].includes(command))
-    throw Refusal.of('command', `command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "${command}".`);
+    throw Refusal.of(
+      'command',
+      `command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "${command}".`,
+    );
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
   const shoot = readShootFile(readText(file));
-  if (command === 'check') return print({ file, valid: true, name: shoot.name, version: shoot.version, shots: shoot.shots.length, pieces: shoot.site.pieces.length });
+  if (command === 'check')
+    return print({
+      file,
+      valid: true,
+      name: shoot.name,
+      version: shoot.version,
+      shots: shoot.shots.length,
+      pieces: shoot.site.pieces.length,
+    });
   if (command === 'read') {
-    const chosen = values.shot === undefined ? shoot.shots.map((shot, i) => ({ shot, number: i + 1 })) : [numbered(shoot, values.shot)];
+    const chosen =
+      values.shot === undefined
+        ? shoot.shots.map((shot, i) => ({ shot, number: i + 1 }))
+        : [numbered(shoot, values.shot)];
     const shots = chosen.map(({ shot, number }) => {
       const reading = readShot(shoot, shot);
       const cures = values.cures ? reading.findings.flatMap((finding) => curesFor(shoot, shot, finding)) : [];
@@ -55,11 +70,15 @@ export async function run(args: string[]): Promise<string> {
     return print({ shoot: shoot.name, shots });
   }
   if (command === 'balance' || command === 'stand') return print(buildCommand(shoot, command, values.build));
-  if (values.shot === undefined) throw Refusal.of('--shot', `--shot is missing: choose a shot from 1 to ${shoot.shots.length}.`);
+  if (values.shot === undefined)
+    throw Refusal.of('--shot', `--shot is missing: choose a shot from 1 to ${shoot.shots.length}.`);
   const { shot } = numbered(shoot, values.shot);
   if (command === 'lens') {
-    if (values.by !== undefined && values.by !== 'spot' && values.by !== 'framing') throw Refusal.of('--by', `--by must be spot or framing; it is "${values.by}".`);
-    return print(lensJson(shoot, shot, numbers('--focal', values.focal ?? '16,24,35,50,70,85', 1, 3000), values.by ?? 'framing'));
+    if (values.by !== undefined && values.by !== 'spot' && values.by !== 'framing')
+      throw Refusal.of('--by', `--by must be spot or framing; it is "${values.by}".`);
+    return print(
+      lensJson(shoot, shot, numbers('--focal', values.focal ?? '16,24,35,50,70,85', 1, 3000), values.by ?? 'framing'),
+    );
   }
   if (command === 'focus') return print(focusJson(shoot, shot));
   if (command === 'exposure') {
@@ -67,26 +86,44 @@ export async function run(args: string[]): Promise<string> {
     const [iso] = numbers('--iso', values.iso ?? `${shot.light.iso}`, 6, 1_000_000);
     const [mainsHz] = numbers('--mains', values.mains ?? '50', 1, 1000);
     const own = values.nd === undefined ? null : numbers('--nd', values.nd, 0.1, 24);
-    const filters = own?.map((stops): Filter => ({ id: `nd${stops}`, name: `ND ${trim(2 ** stops, 0)}`, kind: 'nd', stopsMin: stops, stopsMax: stops })) ?? shoot.kit.filters;
+    const filters =
+      own?.map((stops): Filter => ({
+        id: `nd${stops}`,
+        name: `ND ${trim(2 ** stops, 0)}`,
+        kind: 'nd',
+        stopsMin: stops,
+        stopsMax: stops,
+      })) ?? shoot.kit.filters;
     return print(exposureJson(shoot, { ...shot, light: { ev100, iso } }, filters, mainsHz));
   }
   if (command === 'time') return print(timeJson(shoot, shot));
   const setup = setupOf(shoot, shot);
   if (values.format === 'csv') return writePathCsv(setup);
   if (values.format === 'gltf') return (await writePathGltf(setup)) + '\n';
-  throw Refusal.of('--format', `--format must be csv or gltf; it is ${values.format === undefined ? 'missing' : `"${values.format}"`}.`);
+  throw Refusal.of(
+    '--format',
+    `--format must be csv or gltf; it is ${values.format === undefined ? 'missing' : `"${values.format}"`}.`,
+  );
 }
 
 /** The build of a number, where the command is for its kind. */
 function buildCommand(shoot: Shoot, command: 'balance' | 'stand', text: string | undefined) {
   const { builds } = shoot.kit;
-  if (builds.length === 0) throw Refusal.of('--build', '--build names nothing: this kit has no builds; put one together on the Kit screen.');
+  if (builds.length === 0)
+    throw Refusal.of('--build', '--build names nothing: this kit has no builds; put one together on the Kit screen.');
   const number = Number(text);
   if (text === undefined || !Number.isInteger(number) || number < 1 || number > builds.length)
-    throw Refusal.of('--build', `--build must be a number from 1 to ${builds.length}; it is ${text === undefined ? 'missing' : `"${text}"`}.`);
+    throw Refusal.of(
+      '--build',
+      `--build must be a number from 1 to ${builds.length}; it is ${text === undefined ? 'missing' : `"${text}"`}.`,
+    );
   const build = builds[number - 1];
   const balances = build.support.kind === 'sled' || build.support.kind === 'motorGimbal';
-  if (balances !== (command === 'balance')) throw Refusal.of('--build', `--build ${number}, ${build.name}, is for arc ${balances ? 'balance' : 'stand'}, not arc ${command}.`);
+  if (balances !== (command === 'balance'))
+    throw Refusal.of(
+      '--build',
+      `--build ${number}, ${build.name}, is for arc ${balances ? 'balance' : 'stand'}, not arc ${command}.`,
+    );
   return buildJson(shoot, build, number);
 }
 
@@ -120,7 +157,11 @@ function readArguments(args: string[]) {
 function numbers(option: string, text: string, least: number, most: number): number[] {
   return text.split(',').map((part) => {
     const value = part.trim() === '' ? NaN : Number(part);
-    if (!(value >= least && value <= most)) throw Refusal.of(option, `${option} must be numbers from ${least} to ${most} with commas between them; "${part}" is not.`);
+    if (!(value >= least && value <= most))
+      throw Refusal.of(
+        option,
+        `${option} must be numbers from ${least} to ${most} with commas between them; "${part}" is not.`,
+      );
     return value;
   });
 }
@@ -129,14 +170,18 @@ function readText(file: string): string {
   try {
     return readFileSync(file, 'utf8');
   } catch (error) {
-    throw Refusal.of('shoot file', `shoot file "${file}" cannot be read (${(error as NodeJS.ErrnoException).code ?? (error as Error).message}).`);
+    throw Refusal.of(
+      'shoot file',
+      `shoot file "${file}" cannot be read (${(error as NodeJS.ErrnoException).code ?? (error as Error).message}).`,
+    );
   }
 }
 
 function numbered(shoot: Shoot, text: string): { shot: Shot; number: number } {
   const number = Number(text);
   const shot = Number.isInteger(number) ? shoot.shots[number - 1] : undefined;
-  if (!shot) throw Refusal.of('--shot', `--shot must be a whole number from 1 to ${shoot.shots.length}; it is "${text}".`);
+  if (!shot)
+    throw Refusal.of('--shot', `--shot must be a whole number from 1 to ${shoot.shots.length}; it is "${text}".`);
   return { shot, number };
 }
 

@@ -13,7 +13,14 @@ export function buildJson(shoot: Shoot, build: Build, number: number) {
     build: number,
     name: build.name,
     kind: build.support.kind,
-    facts: facts.map(({ key, label, said, value, grade, why }) => ({ key, label, said, value, grade, ...(why ? { why } : {}) })),
+    facts: facts.map(({ key, label, said, value, grade, why }) => ({
+      key,
+      label,
+      said,
+      value,
+      grade,
+      ...(why ? { why } : {}),
+    })),
     steps,
     shots: shots.map(({ number: shot, need }) => ({
       shot,

@@ -47,9 +47,32 @@ const OLD_FILE = JSON.stringify({
   delivery: { widthPx: 3840, heightPx: 2160 },
   site: { pieces: [] },
   kit: {
-    cameras: [{ id: 'c', name: 'C', sensorWidthMm: 36, sensorHeightMm: 24, pictureWidthPx: 6000, pictureHeightPx: 3376, frameRatesHz: [24, 60] }],
+    cameras: [
+      {
+        id: 'c',
+        name: 'C',
+        sensorWidthMm: 36,
+        sensorHeightMm: 24,
+        pictureWidthPx: 6000,
+        pictureHeightPx: 3376,
+        frameRatesHz: [24, 60],
+      },
+    ],
     lenses: [{ id: 'l', name: 'L', focalLengthMinMm: 24, focalLengthMaxMm: 70, closestFocusM: 0.38 }],
-    rigs: [{ id: 'r', name: 'Own slider', kind: 'slider', travelM: 0.9, heightMinM: 0.2, heightMaxM: 1.6, speedMaxMps: 0.5, panRateMaxDegps: 60, tiltMinDeg: -60, tiltMaxDeg: 60 }],
+    rigs: [
+      {
+        id: 'r',
+        name: 'Own slider',
+        kind: 'slider',
+        travelM: 0.9,
+        heightMinM: 0.2,
+        heightMaxM: 1.6,
+        speedMaxMps: 0.5,
+        panRateMaxDegps: 60,
+        tiltMinDeg: -60,
+        tiltMaxDeg: 60,
+      },
+    ],
   },
   shots: [
     { kind: 'slide', pivotEastM: 0, pivotNorthM: 0, heightM: 1, distanceM: 4, bearingDeg: 180, travelM: 1, skewDeg: 0 },
@@ -81,7 +104,10 @@ describe('shoot file', () => {
         fc.string({ maxLength: 300 }),
         fc.double({ min: 0.5, max: 300, noNaN: true }),
         (name, note, distanceM) => {
-          const shoot = { ...plainShoot((shot) => ({ ...shot, note, move: { ...shot.move, distanceM } as typeof shot.move })), name };
+          const shoot = {
+            ...plainShoot((shot) => ({ ...shot, note, move: { ...shot.move, distanceM } as typeof shot.move })),
+            name,
+          };
           expect(readShootFile(writeShootFile(shoot))).toEqual(shoot);
         },
       ),
@@ -107,7 +133,9 @@ describe('shoot file', () => {
       kit: {
         ...present.kit,
         builds: [{ ...build, ownChecks, ticked: ['battery', 'other'] }],
-        cameras: present.kit.cameras.map((camera) => Object.fromEntries(Object.entries(camera).filter(([key]) => key !== 'picturesFrom'))),
+        cameras: present.kit.cameras.map((camera) =>
+          Object.fromEntries(Object.entries(camera).filter(([key]) => key !== 'picturesFrom')),
+        ),
       },
       shots: present.shots.map((shot) => ({
         ...Object.fromEntries(Object.entries(shot).filter(([key]) => key !== 'bench')),
@@ -125,7 +153,8 @@ describe('shoot file', () => {
   });
   it('opens a file of version 3: the way kept beside a shot gets what its own fields get, a limit that is no more goes', () => {
     const present = plainShoot((shot) => withVariant(shot));
-    const without = (row: object, keys: string[]) => Object.fromEntries(Object.entries(row).filter(([key]) => !keys.includes(key)));
+    const without = (row: object, keys: string[]) =>
+      Object.fromEntries(Object.entries(row).filter(([key]) => !keys.includes(key)));
     const added = ['puller', 'light', 'filterIds', 'playback'];
     const old = {
       ...present,
@@ -140,7 +169,12 @@ describe('shoot file', () => {
     };
     const opened = checkShoot(old);
     expect(opened.limits).toEqual({ wobble: 0.01 });
-    expect(opened.shots[0].other).toMatchObject({ puller: 'autofocus', light: { ev100: 15, iso: 100 }, filterIds: [], playback: { reversed: false, ramp: [] } });
+    expect(opened.shots[0].other).toMatchObject({
+      puller: 'autofocus',
+      light: { ev100: 15, iso: 100 },
+      filterIds: [],
+      playback: { reversed: false, ramp: [] },
+    });
     expect(opened.shots).toEqual(present.shots);
     expect(opened.kit.filters.length).toBeGreaterThan(3);
     expect(opened.kit.lenses.every(({ ringDeg }) => ringDeg === 180)).toBe(true);
@@ -158,10 +192,16 @@ describe('shoot file', () => {
   it('opens a file of version 4: nothing is put together yet, and nothing else changes', () => {
     const present = plainShoot();
     const kit = Object.fromEntries(Object.entries(present.kit).filter(([key]) => key !== 'parts' && key !== 'builds'));
-    expect(checkShoot({ ...present, version: 4, kit })).toEqual({ ...present, kit: { ...present.kit, parts: [], builds: [] } });
+    expect(checkShoot({ ...present, version: 4, kit })).toEqual({
+      ...present,
+      kit: { ...present.kit, parts: [], builds: [] },
+    });
   });
   it.each([
-    [/^kit\.builds\[0\]\.parts\[0\]\.partId names "gone", which is not in kit\.parts/, { parts: [{ partId: 'gone', on: 'top', foreMm: 0, sideMm: 0, upMm: 0 }] }],
+    [
+      /^kit\.builds\[0\]\.parts\[0\]\.partId names "gone", which is not in kit\.parts/,
+      { parts: [{ partId: 'gone', on: 'top', foreMm: 0, sideMm: 0, upMm: 0 }] },
+    ],
     [/^kit\.builds\[0\]\.rigId names "gone", which is not in kit\.rigs/, { rigId: 'gone' }],
     [/^kit\.builds\[0\]\.focalLengthMm must be at least 1; it is 0/, { focalLengthMm: 0 }],
   ])('refuses a build with %s', (sentence, edit) => {
@@ -169,7 +209,14 @@ describe('shoot file', () => {
     const { DEFAULT_KIT: kit } = defaults;
     const build = kit.builds.find(({ rigId }) => shoot.kit.rigs.some(({ id }) => id === rigId)) ?? kit.builds[0];
     expect(() =>
-      checkShoot({ ...shoot, kit: { ...shoot.kit, parts: kit.parts.map((part) => ({ ...part, of: null })), builds: [{ ...build, rigId: shoot.kit.rigs[0].id, ...edit }] } }),
+      checkShoot({
+        ...shoot,
+        kit: {
+          ...shoot.kit,
+          parts: kit.parts.map((part) => ({ ...part, of: null })),
+          builds: [{ ...build, rigId: shoot.kit.rigs[0].id, ...edit }],
+        },
+      }),
     ).toThrow(sentence);
   });
   it('opens a file of version 1, each move as it was', () => {
@@ -180,7 +227,13 @@ describe('shoot file', () => {
     expect(shoot.kit.cameras[0].readOutMs).toBeGreaterThan(0);
     expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
     expect(shoot.shots[1].move).toMatchObject({ fromDistanceM: 3, toDistanceM: 12 });
-    expect(shoot.shots[2].aim).toEqual({ mode: 'locked', place: { u: 0.1, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 });
+    expect(shoot.shots[2].aim).toEqual({
+      mode: 'locked',
+      place: { u: 0.1, v: 0 },
+      smoothingS: 0,
+      deadBandDeg: 0,
+      rateMaxDegps: 360,
+    });
     expect(shoot.kit.rigs[0]).toMatchObject({ name: 'Own slider', travelM: 0.9, rollMaxDeg: 90 });
     expect(shoot.shots.every(({ captureRateHz, frameRateHz }) => captureRateHz === frameRateHz)).toBe(true);
   });
@@ -190,34 +243,76 @@ describe('shoot file', () => {
     return refusal(() => checkShoot(raw));
   };
   it.each<[string, () => string]>([
-    ['shots[0].timing.durationS must be at least 0.2; it is 0.', () => broken((raw) => (raw.shots[0].timing.durationS = 0))],
-    ['shots[0].timing.durationS must be at least the holds and feathers together; lengthen it or shorten them.', () => broken((raw) => (raw.shots[0].timing.durationS = 1))],
-    ['shots[0].lensId names "nothing", which is not in kit.lenses; choose one that is.', () => broken((raw) => (raw.shots[0].lensId = 'nothing'))],
-    ['site.pieces[1].id repeats "figure"; give each its own.', () => broken((raw) => (raw.site.pieces[1].id = 'figure'))],
-    ['kit.lenses[1].focalLengthMaxMm must not be below focalLengthMinMm; swap the two.', () => broken((raw) => (raw.kit.lenses[1].focalLengthMaxMm = 12))],
-    ['shots[0].focalLengthMm must be a number; it is "35".', () => broken((raw) => Object.assign(raw.shots[0], { focalLengthMm: '35' }))],
+    [
+      'shots[0].timing.durationS must be at least 0.2; it is 0.',
+      () => broken((raw) => (raw.shots[0].timing.durationS = 0)),
+    ],
+    [
+      'shots[0].timing.durationS must be at least the holds and feathers together; lengthen it or shorten them.',
+      () => broken((raw) => (raw.shots[0].timing.durationS = 1)),
+    ],
+    [
+      'shots[0].lensId names "nothing", which is not in kit.lenses; choose one that is.',
+      () => broken((raw) => (raw.shots[0].lensId = 'nothing')),
+    ],
+    [
+      'site.pieces[1].id repeats "figure"; give each its own.',
+      () => broken((raw) => (raw.site.pieces[1].id = 'figure')),
+    ],
+    [
+      'kit.lenses[1].focalLengthMaxMm must not be below focalLengthMinMm; swap the two.',
+      () => broken((raw) => (raw.kit.lenses[1].focalLengthMaxMm = 12)),
+    ],
+    [
+      'shots[0].focalLengthMm must be a number; it is "35".',
+      () => broken((raw) => Object.assign(raw.shots[0], { focalLengthMm: '35' })),
+    ],
     ['name must be a string; it is missing.', () => broken((raw) => Reflect.deleteProperty(raw, 'name'))],
-    ['shots[0] has "colour", which this format does not know; take it out.', () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 }))],
-    ['version must be at most 7; this file is version 8, made by a newer Gentle Arc: update this one.', () => broken((raw) => Object.assign(raw, { version: 8 }))],
+    [
+      'shots[0] has "colour", which this format does not know; take it out.',
+      () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 })),
+    ],
+    [
+      'version must be at most 7; this file is version 8, made by a newer Gentle Arc: update this one.',
+      () => broken((raw) => Object.assign(raw, { version: 8 })),
+    ],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or delete one of the two.',
       () =>
-        broken((raw) => (raw.shots[0].move = { kind: 'free', pivotEastM: 0, pivotNorthM: 0, points: [0, 0, 3].map((eastM) => ({ eastM, northM: 1, heightM: 1, look: null })) })),
+        broken(
+          (raw) =>
+            (raw.shots[0].move = {
+              kind: 'free',
+              pivotEastM: 0,
+              pivotNorthM: 0,
+              points: [0, 0, 3].map((eastM) => ({ eastM, northM: 1, heightM: 1, look: null })),
+            }),
+        ),
     ],
-    ['format must be "gentle-arc-shoot"; this is another kind of file.', () => broken((raw) => Object.assign(raw, { format: 'other' }))],
-    ['(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.', () => refusal(() => readShootFile('[1, 2]'))],
+    [
+      'format must be "gentle-arc-shoot"; this is another kind of file.',
+      () => broken((raw) => Object.assign(raw, { format: 'other' })),
+    ],
+    [
+      '(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.',
+      () => refusal(() => readShootFile('[1, 2]')),
+    ],
   ])('%s', (sentence, work) => {
     expect(work()).toBe(sentence);
   });
   it('names times out of order in a walk', () => {
     const walk = { pieceId: 'figure', points: [{ tS: 2, xM: 0, yM: 0, zM: 0 }, { tS: 1, xM: 1, yM: 0, zM: 0 }] }; // prettier-ignore
-    expect(broken((raw) => raw.shots[0].walks.push(walk))).toBe('shots[0].walks[0].points[1].tS must come after the point before it (2 s); put the points in order of time.');
+    expect(broken((raw) => raw.shots[0].walks.push(walk))).toBe(
+      'shots[0].walks[0].points[1].tS must come after the point before it (2 s); put the points in order of time.',
+    );
   });
   it('text that is not JSON is refused with a sentence', () => {
     expect(refusal(() => readShootFile('{"format": '))).toMatch(/^\(the whole file\) is not JSON: /);
   });
   it('docs/shoot.schema.json is the schema that checks', () => {
-    const written: unknown = JSON.parse(readFileSync(new URL('../../../docs/shoot.schema.json', import.meta.url), 'utf8'));
+    const written: unknown = JSON.parse(
+      readFileSync(new URL('../../../docs/shoot.schema.json', import.meta.url), 'utf8'),
+    );
     expect(written).toEqual(JSON.parse(JSON.stringify(shootJsonSchema())));
   });
 });
@@ -225,11 +320,14 @@ describe('shoot file', () => {
 describe('camera path as CSV', () => {
   const samples = filmShot(setupOf(demo, demo.shots[4]));
   it('has units in its header and one row per frame, read back by papaparse (RFC 4180)', () => {
-    const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(writePathCsv(setupOf(demo, demo.shots[4])), {
-      header: true,
-      dynamicTyping: true,
-      skipEmptyLines: true,
-    });
+    const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(
+      writePathCsv(setupOf(demo, demo.shots[4])),
+      {
+        header: true,
+        dynamicTyping: true,
+        skipEmptyLines: true,
+      },
+    );
     expect(parsed.errors).toEqual([]);
     expect(parsed.meta.fields).toEqual([...PATH_COLUMNS]);
     expect(parsed.data.length).toBe(samples.count);
@@ -250,12 +348,15 @@ const CUT: [string, Shot['playback']][] = [
 ];
 
 describe('glTF 2.0', () => {
-  it.each(demo.shots.map((shot) => [shot.name, shot] as const))('%s: gltf-validator finds no errors and no warnings', async (_, shot) => {
-    const setup = setupOf(demo, shot);
-    const report = await validateString(await writePathGltf(setup));
-    expect(report.issues.messages.filter((message) => message.severity <= 1)).toEqual([]);
-    expect(report.info.animationCount).toBe(1);
-  });
+  it.each(demo.shots.map((shot) => [shot.name, shot] as const))(
+    '%s: gltf-validator finds no errors and no warnings',
+    async (_, shot) => {
+      const setup = setupOf(demo, shot);
+      const report = await validateString(await writePathGltf(setup));
+      expect(report.issues.messages.filter((message) => message.severity <= 1)).toEqual([]);
+      expect(report.info.animationCount).toBe(1);
+    },
+  );
   it('opened again with three.js: pose and angle of view survive within 1e-5, solids are there', async () => {
     const setup = setupOf(demo, demo.shots[2]);
     const samples = filmShot(setup);
@@ -269,7 +370,9 @@ describe('glTF 2.0', () => {
     const [positions, turns] = [track('position'), track('quaternion')];
     expect(positions?.times.length).toBe(samples.count);
     for (const i of [0, 111, samples.count - 1]) {
-      expect(new Vector3().fromArray(positions?.values ?? [], i * 3).distanceTo(ours(i).position)).toBeLessThan(1e-5 * 20);
+      expect(new Vector3().fromArray(positions?.values ?? [], i * 3).distanceTo(ours(i).position)).toBeLessThan(
+        1e-5 * 20,
+      );
       expect(new Quaternion().fromArray(turns?.values ?? [], i * 4).angleTo(ours(i).quaternion)).toBeLessThan(1e-3);
     }
     const still = demo.site.pieces.filter((piece) => piece.id !== 'ansa');
@@ -285,7 +388,9 @@ describe('glTF 2.0', () => {
     const shot = { ...demo.shots[2], playback };
     const report = await validateString(await writePathGltf(setupOf(demo, shot)));
     expect(report.issues.numErrors + report.issues.numWarnings).toBe(0);
-    expect(await writePathGltf(setupOf(demo, shot))).toBe(await writePathGltf(setupOf(demo, { ...shot, playback: { reversed: false, ramp: [] } })));
+    expect(await writePathGltf(setupOf(demo, shot))).toBe(
+      await writePathGltf(setupOf(demo, { ...shot, playback: { reversed: false, ramp: [] } })),
+    );
   });
   it('keeps the zoom of a dolly zoom in the extras of the camera', async () => {
     const setup = setupOf(demo, demo.shots[4]);
@@ -298,7 +403,11 @@ describe('glTF 2.0', () => {
 describe('a shot that is cut fast or backwards', () => {
   it.each(CUT)('%s: the CSV has every recorded frame once, in the order of recording', (_, playback) => {
     const shot = { ...demo.shots[2], playback };
-    const { data } = Papa.parse<{ t_s: number }>(writePathCsv(setupOf(demo, shot)), { header: true, dynamicTyping: true, skipEmptyLines: true });
+    const { data } = Papa.parse<{ t_s: number }>(writePathCsv(setupOf(demo, shot)), {
+      header: true,
+      dynamicTyping: true,
+      skipEmptyLines: true,
+    });
     expect(data.length).toBe(rowCount(shotDurationS(shot), shot.captureRateHz));
     expect(data.every((row, i) => Math.abs(row.t_s - i / shot.captureRateHz) < 1e-5)).toBe(true);
   });
@@ -316,7 +425,10 @@ describe('walk from CSV', () => {
     ['a,b\n1,2', 'header must be t,x,y,z; it is a,b.'],
     ['t,x,y,z', 'row 2 is missing: a walk needs at least one row of t,x,y,z.'],
     ['t,x,y,z\n0,0,0,0\n1,east,0,0', 'row 3, x must be a number; it is "east".'],
-    ['t,x,y,z\n3,0,0,0\n1,0,0,0', 'row 3, t must come after the point before it (3 s); put the points in order of time.'],
+    [
+      't,x,y,z\n3,0,0,0\n1,0,0,0',
+      'row 3, t must come after the point before it (3 s); put the points in order of time.',
+    ],
   ])('refuses %j with a sentence', (text, sentence) => {
     expect(refusal(() => readWalkCsv(text))).toBe(sentence);
   });
@@ -324,7 +436,8 @@ describe('walk from CSV', () => {
 
 const gpx = (points: string) =>
   `<?xml version="1.0" encoding="UTF-8"?><gpx version="1.1" creator="test" xmlns="http://www.topografix.com/GPX/1/1"><trk><name>W</name><trkseg>${points}</trkseg></trk></gpx>`;
-const point = (lat: number, lon: number, time: string, ele = '') => `<trkpt lat="${lat}" lon="${lon}">${ele && `<ele>${ele}</ele>`}<time>${time}</time></trkpt>`;
+const point = (lat: number, lon: number, time: string, ele = '') =>
+  `<trkpt lat="${lat}" lon="${lon}">${ele && `<ele>${ele}</ele>`}<time>${time}</time></trkpt>`;
 
 describe('walk from GPX 1.1', () => {
   it('keeps distances within 1 cm inside 1 km (geographiclib-geodesic, WGS 84), from where it is laid', () => {
@@ -342,7 +455,8 @@ describe('walk from GPX 1.1', () => {
           const text = gpx(spots.map(([y, x], i) => point(y, x, `2026-04-02T06:30:${10 + i}Z`)).join(''));
           const walk = readWalkGpx(text, { xM: 5, yM: 7, zM: 1 });
           expect(walk[0]).toEqual({ tS: 0, xM: 5, yM: 7, zM: 1 });
-          const between = geodesic.Geodesic.WGS84.Inverse(spots[1][0], spots[1][1], spots[2][0], spots[2][1]).s12 ?? NaN;
+          const between =
+            geodesic.Geodesic.WGS84.Inverse(spots[1][0], spots[1][1], spots[2][0], spots[2][1]).s12 ?? NaN;
           const far = Math.max(...walk.map((row) => Math.hypot(row.xM - 5, row.yM - 7)));
           fc.pre(far < 1000);
           expect(Math.abs(Math.hypot(walk[1].xM - walk[2].xM, walk[1].yM - walk[2].yM) - between)).toBeLessThan(0.01);
@@ -351,7 +465,11 @@ describe('walk from GPX 1.1', () => {
     );
   });
   it('has north up, east right, heights from the first point and seconds from the first time', () => {
-    const text = gpx(point(45, 7, '2026-04-02T06:30:00Z', '512') + point(45.001, 7, '2026-04-02T06:30:30.5Z', '514.5') + point(45.001, 7.001, '2026-04-02T08:31:00+02:00', '511'));
+    const text = gpx(
+      point(45, 7, '2026-04-02T06:30:00Z', '512') +
+        point(45.001, 7, '2026-04-02T06:30:30.5Z', '514.5') +
+        point(45.001, 7.001, '2026-04-02T08:31:00+02:00', '511'),
+    );
     const [, north, east] = readWalkGpx(text, { xM: 0, yM: 0, zM: 0 });
     expect(north.tS).toBe(30.5);
     expect(north.yM).toBeCloseTo(111.13, 1);
@@ -366,7 +484,11 @@ describe('walk from GPX 1.1', () => {
     ['no track', '<gpx version="1.1"><wpt lat="1" lon="2"/></gpx>', /^trk has no track points/],
     ['no times', gpx('<trkpt lat="45" lon="7"></trkpt>'), /^trkpt 1, time must be a date and time/],
     ['a bad latitude', gpx(point(95, 7, '2026-04-02T06:30:00Z')), /^trkpt 1, lat must be a number of degrees/],
-    ['times out of order', gpx(point(45, 7, '2026-04-02T06:30:00Z') + point(45, 7, '2026-04-02T06:29:00Z')), /^trkpt 2, t must come after/],
+    [
+      'times out of order',
+      gpx(point(45, 7, '2026-04-02T06:30:00Z') + point(45, 7, '2026-04-02T06:29:00Z')),
+      /^trkpt 2, t must come after/,
+    ],
   ])('refuses %s with a sentence', (_, text, sentence) => {
     expect(refusal(() => readWalkGpx(text, { xM: 0, yM: 0, zM: 0 }))).toMatch(sentence);
   });

@@ -41,19 +41,43 @@ export function focusJson(shoot: Shoot, shot: Shot) {
     one: plan.one,
     marks: plan.marks,
     marksSharpShare: plan.marksSharpShare,
-    samples: Array.from(plan.screenS, (screenT, i) => ({ screenT, focusM: plan.focusM[i], subjectM: number(plan.subjectM[i]), nearM: plan.nearM[i], farM: number(plan.farM[i]) })),
+    samples: Array.from(plan.screenS, (screenT, i) => ({
+      screenT,
+      focusM: plan.focusM[i],
+      subjectM: number(plan.subjectM[i]),
+      nearM: plan.nearM[i],
+      farM: number(plan.farM[i]),
+    })),
   };
 }
 
 /** What `arc exposure` prints. */
 export function exposureJson(shoot: Shoot, shot: Shot, kitFilters: readonly Filter[], mainsHz: number) {
   const { nearest, mounted, ...exposure } = exposureOf(setupOf(shoot, shot), kitFilters, mainsHz);
-  const stack = ({ filters, leftStops }: typeof nearest) => ({ filters: filters.map(({ filter, stops }) => ({ name: filter.name, stops })), leftStops });
+  const stack = ({ filters, leftStops }: typeof nearest) => ({
+    filters: filters.map(({ filter, stops }) => ({ name: filter.name, stops })),
+    leftStops,
+  });
   const { fNumber, shutterDeg, captureRateHz, light } = shot;
-  return { name: shot.name, fNumber, shutterDeg, captureRateHz, ...light, mainsHz, ...exposure, nearest: stack(nearest), mounted: stack(mounted) };
+  return {
+    name: shot.name,
+    fNumber,
+    shutterDeg,
+    captureRateHz,
+    ...light,
+    mainsHz,
+    ...exposure,
+    nearest: stack(nearest),
+    mounted: stack(mounted),
+  };
 }
 
 /** What `arc time` prints. */
 export function timeJson(shoot: Shoot, shot: Shot) {
-  return { name: shot.name, captureRateHz: shot.captureRateHz, frameRateHz: shot.frameRateHz, ...timePlan(shoot, shot) };
+  return {
+    name: shot.name,
+    captureRateHz: shot.captureRateHz,
+    frameRateHz: shot.frameRateHz,
+    ...timePlan(shoot, shot),
+  };
 }

@@ -7,7 +7,21 @@ import { readPartsCsv, writePartsCsv } from './parts-csv';
 
 const mm = fc.integer({ min: 1, max: 3000 });
 const offset = fc.integer({ min: -300, max: 300 });
-const name = fc.constantFrom('Plain', 'With, a comma', 'With "quotes"', 'two\nlines', 'Ümlaut – 24', '=1+2', '+49', '-5', '@home', "'=1", "''@", "'quoted'", ' spaced ');
+const name = fc.constantFrom(
+  'Plain',
+  'With, a comma',
+  'With "quotes"',
+  'two\nlines',
+  'Ümlaut – 24',
+  '=1+2',
+  '+49',
+  '-5',
+  '@home',
+  "'=1",
+  "''@",
+  "'quoted'",
+  ' spaced ',
+);
 const parts: fc.Arbitrary<Part[]> = fc.array(
   fc.record({
     id: fc.uuid(), name, kind: fc.constantFrom(...PART_KINDS), of: fc.constantFrom(null, 'lens-moss-35'), massG: fc.double({ min: 0.1, max: 5000, noNaN: true }),
@@ -32,7 +46,9 @@ describe('parts as CSV', () => {
   });
   it('name the row and the column that are wrong', () => {
     const file = (row: string) => `id,name,kind,massG,lengthMm,widthMm,heightMm\n${row}\n`;
-    expect(() => readPartsCsv(file('a,Clamp,other,-5,40,40,60'))).toThrow('row 2, massG must be at least 0.1; it is -5.');
+    expect(() => readPartsCsv(file('a,Clamp,other,-5,40,40,60'))).toThrow(
+      'row 2, massG must be at least 0.1; it is -5.',
+    );
     expect(() => readPartsCsv(file('a,Clamp,clamp,5,40,40,60'))).toThrow(/row 2, kind must be "camera"/);
     expect(() => readPartsCsv(file('a,Clamp,other,,40,40,60'))).toThrow(/row 2, massG must be a number/);
     expect(() => readPartsCsv('id,name\na,b\n')).toThrow(/header lacks kind/);

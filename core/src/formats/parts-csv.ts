@@ -6,15 +6,39 @@ import { cellText, plainCell } from './csv-text';
 import { partsOnce } from './parts-json';
 import { Refusal } from './refusal';
 
-const COLUMNS = ['id', 'name', 'kind', 'of', 'massG', 'lengthMm', 'widthMm', 'heightMm', 'centreForeMm', 'centreSideMm', 'centreUpMm', 'zoomShiftMm'] as const;
+const COLUMNS = [
+  'id',
+  'name',
+  'kind',
+  'of',
+  'massG',
+  'lengthMm',
+  'widthMm',
+  'heightMm',
+  'centreForeMm',
+  'centreSideMm',
+  'centreUpMm',
+  'zoomShiftMm',
+] as const;
 const WORDS = new Set<string>(['id', 'name', 'kind', 'of']);
 /** What may be left out: a part's centre of mass is then its middle, and it is nothing of the kit. */
-const USUAL: Partial<Record<(typeof COLUMNS)[number], unknown>> = { of: null, centreForeMm: 0, centreSideMm: 0, centreUpMm: 0, zoomShiftMm: 0 };
+const USUAL: Partial<Record<(typeof COLUMNS)[number], unknown>> = {
+  of: null,
+  centreForeMm: 0,
+  centreSideMm: 0,
+  centreUpMm: 0,
+  zoomShiftMm: 0,
+};
 
 /** Parts as CSV (RFC 4180), one a row, under the names of their fields. */
 export const writePartsCsv = (parts: readonly Part[]): string =>
   Papa.unparse(
-    { fields: [...COLUMNS], data: parts.map((part) => COLUMNS.map((column) => (WORDS.has(column) ? plainCell(String(part[column] ?? '')) : part[column]))) },
+    {
+      fields: [...COLUMNS],
+      data: parts.map((part) =>
+        COLUMNS.map((column) => (WORDS.has(column) ? plainCell(String(part[column] ?? '')) : part[column])),
+      ),
+    },
     { newline: '\r\n' },
   ) + '\r\n';
 
@@ -24,7 +48,11 @@ export const withoutMark = (text: string): string => text.replace(/^\uFEFF/, '')
 /** Refuses a text whose quotes do not close. Throws a `Refusal` with the row. */
 export function quoted(errors: readonly Papa.ParseError[]): void {
   const broken = errors.find(({ type }) => type === 'Quotes');
-  if (broken) throw Refusal.of(`row ${(broken.row ?? 0) + 1}`, `row ${(broken.row ?? 0) + 1} has a quote that does not close; close it, or write two for one in a text.`);
+  if (broken)
+    throw Refusal.of(
+      `row ${(broken.row ?? 0) + 1}`,
+      `row ${(broken.row ?? 0) + 1} has a quote that does not close; close it, or write two for one in a text.`,
+    );
 }
 
 /** Reads parts from CSV with a header; columns in any order, and those with a usual value may be missing. Throws a `Refusal` that names row and column. */
@@ -39,9 +67,14 @@ export function readPartsCsv(text: string): Part[] {
   const [twice] = Object.values(parsed.meta.renamedHeaders ?? {});
   if (twice !== undefined) throw Refusal.of('header', `header has "${clipped(twice)}" twice; name each column once.`);
   const missing = COLUMNS.filter((column) => !(column in USUAL) && !parsed.meta.fields?.includes(column));
-  if (missing.length > 0) throw Refusal.of('header', `header lacks ${missing.join(', ')}; the columns are ${COLUMNS.join(',')}.`);
+  if (missing.length > 0)
+    throw Refusal.of('header', `header lacks ${missing.join(', ')}; the columns are ${COLUMNS.join(',')}.`);
   const unknown = parsed.meta.fields?.find((name) => !COLUMNS.some((column) => column === name));
-  if (unknown !== undefined) throw Refusal.of('header', `header has "${clipped(unknown)}", which is no column; the columns are ${COLUMNS.join(',')}.`);
+  if (unknown !== undefined)
+    throw Refusal.of(
+      'header',
+      `header has "${clipped(unknown)}", which is no column; the columns are ${COLUMNS.join(',')}.`,
+    );
   const parts = parsed.data.map((row, i) => {
     const value = Object.fromEntries(
       COLUMNS.map((column) => {

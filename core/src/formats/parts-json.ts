@@ -20,12 +20,15 @@ export function readPartsJson(text: string): Part[] {
 
 /** Parts under ids of their own, no more than a kit holds. `rowName` says where part i came from. Throws a `Refusal`. */
 export function partsOnce(parts: Part[], rowName: (index: number) => string): Part[] {
-  if (parts.length === 0) throw Refusal.of('parts', 'The file has no parts: it needs at least one row below its header.');
-  if (parts.length > MOST_PARTS) throw Refusal.of('parts', `The file has ${parts.length} parts; a kit holds at most ${MOST_PARTS}.`);
+  if (parts.length === 0)
+    throw Refusal.of('parts', 'The file has no parts: it needs at least one row below its header.');
+  if (parts.length > MOST_PARTS)
+    throw Refusal.of('parts', `The file has ${parts.length} parts; a kit holds at most ${MOST_PARTS}.`);
   const seen = new Map<string, number>();
   parts.forEach(({ id }, i) => {
     const first = seen.get(id);
-    if (first !== undefined) throw Refusal.of(`${rowName(i)}, id`, `${rowName(i)}, id repeats that of ${rowName(first)}; give each its own.`);
+    if (first !== undefined)
+      throw Refusal.of(`${rowName(i)}, id`, `${rowName(i)}, id repeats that of ${rowName(first)}; give each its own.`);
     seen.set(id, i);
   });
   return parts;

@@ -2,7 +2,18 @@ import Papa from 'papaparse';
 import type { Setup } from '../model/shoot';
 import { filmShot } from '../motion/sample';
 
-export const PATH_COLUMNS = ['frame', 't_s', 'x_m', 'y_m', 'z_m', 'pan_deg', 'tilt_deg', 'roll_deg', 'focal_length_mm', 'focus_distance_m'] as const;
+export const PATH_COLUMNS = [
+  'frame',
+  't_s',
+  'x_m',
+  'y_m',
+  'z_m',
+  'pan_deg',
+  'tilt_deg',
+  'roll_deg',
+  'focal_length_mm',
+  'focus_distance_m',
+] as const;
 
 /** A shot's camera path as CSV (RFC 4180): a header with units, then one row per recorded frame. How it is played afterwards is the cut's. */
 export function writePathCsv(setup: Setup): string {
@@ -19,5 +30,10 @@ export function writePathCsv(setup: Setup): string {
     samples.focalLengthMm[i],
     samples.focusDistanceM[i],
   ]);
-  return Papa.unparse({ fields: [...PATH_COLUMNS], data: rows.map((row) => row.map((value) => Number(value.toFixed(6)))) }, { newline: '\r\n' }) + '\r\n';
+  return (
+    Papa.unparse(
+      { fields: [...PATH_COLUMNS], data: rows.map((row) => row.map((value) => Number(value.toFixed(6)))) },
+      { newline: '\r\n' },
+    ) + '\r\n'
+  );
 }

@@ -54,7 +54,8 @@ export async function writePathGltf(setup: Setup): Promise<string> {
   const buffer = document.createBuffer();
   const scene = document.createScene(setup.shot.name);
   document.getRoot().setDefaultScene(scene);
-  const column = (array: Float32Array<ArrayBuffer>, type: 'SCALAR' | 'VEC3' | 'VEC4') => document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
+  const column = (array: Float32Array<ArrayBuffer>, type: 'SCALAR' | 'VEC3' | 'VEC4') =>
+    document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
 
   const materials = new Map<PieceKind, ReturnType<Document['createMaterial']>>();
   const materialOf = (kind: PieceKind) => {
@@ -82,7 +83,12 @@ export async function writePathGltf(setup: Setup): Promise<string> {
     .setAspectRatio(samples.frameWidthMm / samples.frameHeightMm)
     .setZNear(0.05)
     .setZFar(2000)
-    .setExtras({ frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm, frameRateHz: samples.frameRateHz, focalLengthMm: Array.from(samples.focalLengthMm) });
+    .setExtras({
+      frameWidthMm: samples.frameWidthMm,
+      frameHeightMm: samples.frameHeightMm,
+      frameRateHz: samples.frameRateHz,
+      focalLengthMm: Array.from(samples.focalLengthMm),
+    });
   const camera = document
     .createNode('Camera')
     .setCamera(lens)
@@ -98,7 +104,9 @@ export async function writePathGltf(setup: Setup): Promise<string> {
       .setInput(times_)
       .setOutput(column(values, path === 'rotation' ? 'VEC4' : 'VEC3'))
       .setInterpolation('LINEAR');
-    animation.addSampler(sampler).addChannel(document.createAnimationChannel().setTargetNode(node).setTargetPath(path).setSampler(sampler));
+    animation
+      .addSampler(sampler)
+      .addChannel(document.createAnimationChannel().setTargetNode(node).setTargetPath(path).setSampler(sampler));
   };
   const rows = <T extends number[]>(width: number, row: (i: number) => T) => {
     const values = new Float32Array(samples.count * width);
@@ -122,8 +130,11 @@ export async function writePathGltf(setup: Setup): Promise<string> {
       rows(3, (i) => toGltf(samples.subjectXM[i], samples.subjectYM[i], samples.subjectZM[i])),
     );
 
-  const { json, resources } = await new WebIO().setLogger(new Logger(Logger.Verbosity.SILENT)).writeJSON(document, { basename: 'path' });
-  for (const entry of json.buffers ?? []) if (entry.uri) entry.uri = `data:application/octet-stream;base64,${base64(resources[entry.uri])}`;
+  const { json, resources } = await new WebIO()
+    .setLogger(new Logger(Logger.Verbosity.SILENT))
+    .writeJSON(document, { basename: 'path' });
+  for (const entry of json.buffers ?? [])
+    if (entry.uri) entry.uri = `data:application/octet-stream;base64,${base64(resources[entry.uri])}`;
   return JSON.stringify(json);
 }
 
@@ -159,7 +170,10 @@ function base64(bytes: Uint8Array): string {
   for (let i = 0; i < bytes.length; i += 3) {
     const triple = (bytes[i] << 16) | ((bytes[i + 1] ?? 0) << 8) | (bytes[i + 2] ?? 0);
     parts.push(
-      BASE64[(triple >> 18) & 63] + BASE64[(triple >> 12) & 63] + (i + 1 < bytes.length ? BASE64[(triple >> 6) & 63] : '=') + (i + 2 < bytes.length ? BASE64[triple & 63] : '='),
+      BASE64[(triple >> 18) & 63] +
+        BASE64[(triple >> 12) & 63] +
+        (i + 1 < bytes.length ? BASE64[(triple >> 6) & 63] : '=') +
+        (i + 2 < bytes.length ? BASE64[triple & 63] : '='),
     );
   }
   return parts.join('');

@@ -27,9 +27,24 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       focalLengthMm: samples.focalLengthMm[i],
       crop: samples.crop[i],
       focusDistanceM: number(samples.focusDistanceM[i]),
-      subject: { u: number(subject.u[i]), v: number(subject.v[i]), height: number(subject.height[i]), visible: number(reading.picture.visible[i]) },
-      body: { bobM: samples.body.bobM[i], swayM: samples.body.swayM[i], panDeg: samples.body.panDeg[i], tiltDeg: samples.body.tiltDeg[i], rollDeg: samples.body.rollDeg[i] },
-      screenSpeed: { near: number(site.near.speed[i]), subject: number(subject.speed[i]), far: number(site.far.speed[i]) },
+      subject: {
+        u: number(subject.u[i]),
+        v: number(subject.v[i]),
+        height: number(subject.height[i]),
+        visible: number(reading.picture.visible[i]),
+      },
+      body: {
+        bobM: samples.body.bobM[i],
+        swayM: samples.body.swayM[i],
+        panDeg: samples.body.panDeg[i],
+        tiltDeg: samples.body.tiltDeg[i],
+        rollDeg: samples.body.rollDeg[i],
+      },
+      screenSpeed: {
+        near: number(site.near.speed[i]),
+        subject: number(subject.speed[i]),
+        far: number(site.far.speed[i]),
+      },
       parallax: { near: number(site.near.againstSubject[i]), far: number(site.far.againstSubject[i]) },
       screenAcceleration: number(screen.acceleration[i]),
     })),
@@ -39,7 +54,15 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
       limit: number(finding.limit),
       cures: cures
         .filter((cure) => cure.findingId === finding.id)
-        .map(({ sentence, instruction, effect, costs, removes, shot: changed, pieces }) => ({ sentence, instruction, effect, costs, removes, shot: changed, pieces })),
+        .map(({ sentence, instruction, effect, costs, removes, shot: changed, pieces }) => ({
+          sentence,
+          instruction,
+          effect,
+          costs,
+          removes,
+          shot: changed,
+          pieces,
+        })),
     })),
     layers: figures.layers.map(({ speed, atS, crossingS, blurShare, blurPx, parallax, slide, growth, layer }) => ({
       layer,

@@ -17,7 +17,9 @@ const broken = (edit: (raw: Any & { shots: Any[]; kit: Record<string, Any[]>; si
 /** Every place of a value, as paths. */
 function pathsOf(value: unknown, path: (string | number)[] = []): (string | number)[][] {
   const inside =
-    typeof value === 'object' && value !== null ? Object.entries(value).flatMap(([key, row]) => pathsOf(row, [...path, Array.isArray(value) ? Number(key) : key])) : [];
+    typeof value === 'object' && value !== null
+      ? Object.entries(value).flatMap(([key, row]) => pathsOf(row, [...path, Array.isArray(value) ? Number(key) : key]))
+      : [];
   return path.length > 0 ? [path, ...inside] : inside;
 }
 const paths = pathsOf(demo);
@@ -55,7 +57,9 @@ describe('what can be read of a shoot that is out of order', () => {
         raw.format = 'gentle-arc-shoot';
         for (const [path, value] of breaks) {
           if (path[0] === 'format' || path[0] === 'version') continue;
-          const owner = path.slice(0, -1).reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Any)[key] : undefined), raw);
+          const owner = path
+            .slice(0, -1)
+            .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Any)[key] : undefined), raw);
           if (typeof owner === 'object' && owner !== null) (owner as Any)[path[path.length - 1]] = value;
         }
         const salvage = salvageShoot(raw);

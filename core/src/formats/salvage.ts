@@ -17,7 +17,12 @@ type Box = Record<Key, unknown>;
 const isBox = (value: unknown): value is Box => typeof value === 'object' && value !== null;
 const MOST_PASSES = 60;
 /** Lists of the shoot that names of other things point into: what is not there any more is replaced by the first that is. */
-const POINTS_INTO: Record<string, keyof Shoot['kit']> = { cameraId: 'cameras', lensId: 'lenses', rigId: 'rigs', gaitId: 'gaits' };
+const POINTS_INTO: Record<string, keyof Shoot['kit']> = {
+  cameraId: 'cameras',
+  lensId: 'lenses',
+  rigId: 'rigs',
+  gaitId: 'gaits',
+};
 
 /** Fields that name another thing. */
 const REFERS = /Id$|^id$|^\d+$/;
@@ -29,7 +34,8 @@ export function salvageShoot(value: unknown): Salvage | null {
   if (!isBox(raw)) return null;
   const usual = newShoot(typeof raw.id === 'string' && raw.id ? raw.id : 'shoot', 'Shoot', 'shot-1') as unknown as Box;
   raw.version = SHOOT_VERSION;
-  for (const key of ['site', 'kit', 'delivery', 'limits'] as const) if (!isBox(raw[key]) || Array.isArray(raw[key])) raw[key] = structuredCloneOf(usual[key]);
+  for (const key of ['site', 'kit', 'delivery', 'limits'] as const)
+    if (!isBox(raw[key]) || Array.isArray(raw[key])) raw[key] = structuredCloneOf(usual[key]);
   const left: string[] = [];
   const tries = new Map<string, number>();
   for (let pass = 0; pass < MOST_PASSES; pass += 1) {
@@ -56,12 +62,17 @@ const structuredCloneOf = <T>(value: T): T => JSON.parse(JSON.stringify(value)) 
 function pathOrder(a: readonly Key[], b: readonly Key[]): number {
   for (let i = 0; i < Math.min(a.length, b.length); i += 1) {
     if (a[i] === b[i]) continue;
-    return typeof a[i] === 'number' && typeof b[i] === 'number' ? Number(a[i]) - Number(b[i]) : String(a[i]) < String(b[i]) ? -1 : 1;
+    return typeof a[i] === 'number' && typeof b[i] === 'number'
+      ? Number(a[i]) - Number(b[i])
+      : String(a[i]) < String(b[i])
+        ? -1
+        : 1;
   }
   return a.length - b.length;
 }
 
-const at = (root: unknown, path: readonly Key[]): unknown => path.reduce<unknown>((value, key) => (isBox(value) ? value[key] : undefined), root);
+const at = (root: unknown, path: readonly Key[]): unknown =>
+  path.reduce<unknown>((value, key) => (isBox(value) ? value[key] : undefined), root);
 
 /** Mends one problem in place, more firmly each time it comes back, and says what was done. */
 function mend(raw: Box, usual: Box, issue: z.core.$ZodIssue, times: number, gone: Set<unknown>): string {
@@ -78,7 +89,11 @@ function mend(raw: Box, usual: Box, issue: z.core.$ZodIssue, times: number, gone
       if (isBox(box)) for (const name of issue.keys) Reflect.deleteProperty(box, name);
       return 'It was left out.';
     }
-    if (typeof found === 'number' && Number.isFinite(found) && (issue.code === 'too_small' || issue.code === 'too_big')) {
+    if (
+      typeof found === 'number' &&
+      Number.isFinite(found) &&
+      (issue.code === 'too_small' || issue.code === 'too_big')
+    ) {
       owner[key] = Number(issue.code === 'too_small' ? issue.minimum : issue.maximum);
       return `It is ${String(owner[key])} now.`;
     }
@@ -144,6 +159,7 @@ function usualAt(raw: Box, usual: Box, path: readonly Key[]): unknown {
     const kind = at(raw, [...path.slice(0, 3), 'kind']) as PieceKind;
     return kind in PIECE_KINDS ? at(newPiece(kind, 'piece', 'Piece', 0, 0, 0), path.slice(3)) : undefined;
   }
-  if (path[0] === 'kit' && path.length > 3 && path[1] !== 'builds' && path[1] !== 'parts') return at(usual, ['kit', path[1], 0, ...path.slice(3)]);
+  if (path[0] === 'kit' && path.length > 3 && path[1] !== 'builds' && path[1] !== 'parts')
+    return at(usual, ['kit', path[1], 0, ...path.slice(3)]);
   return path[0] === 'kit' || path[0] === 'site' || path[0] === 'shots' ? undefined : at(usual, path);
 }

@@ -20,10 +20,18 @@ export function readShootFile(text: string): Shoot {
 /** Checks a value that claims to be a shoot, after bringing an older version to the present one. Throws a `Refusal`. */
 export function checkShoot(value: unknown): Shoot {
   const head = z.object({ format: z.unknown(), version: z.unknown() }).safeParse(value);
-  if (!head.success) throw Refusal.of('(the whole file)', '(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.');
-  if (head.data.format !== SHOOT_FORMAT) throw Refusal.of('format', `format must be "${SHOOT_FORMAT}"; this is another kind of file.`);
+  if (!head.success)
+    throw Refusal.of(
+      '(the whole file)',
+      '(the whole file) must be a shoot: a JSON object with format, version, site, kit and shots.',
+    );
+  if (head.data.format !== SHOOT_FORMAT)
+    throw Refusal.of('format', `format must be "${SHOOT_FORMAT}"; this is another kind of file.`);
   if (typeof head.data.version === 'number' && head.data.version > SHOOT_VERSION)
-    throw Refusal.of('version', `version must be at most ${SHOOT_VERSION}; this file is version ${head.data.version}, made by a newer Gentle Arc: update this one.`);
+    throw Refusal.of(
+      'version',
+      `version must be at most ${SHOOT_VERSION}; this file is version ${head.data.version}, made by a newer Gentle Arc: update this one.`,
+    );
   const current = migrated(value);
   const parsed = ShootSchema.safeParse(current);
   if (!parsed.success) throw new Refusal(problemsOf(parsed.error, current));

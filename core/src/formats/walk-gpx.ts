@@ -7,10 +7,17 @@ import { Refusal } from './refusal';
 import { checkWalk } from './walk-csv';
 
 const number = z.coerce.number();
-const TrackPointSchema = z.object({ '@lat': number.min(-90).max(90), '@lon': number.min(-180).max(180), ele: number.optional(), time: z.iso.datetime({ offset: true }) });
+const TrackPointSchema = z.object({
+  '@lat': number.min(-90).max(90),
+  '@lon': number.min(-180).max(180),
+  ele: number.optional(),
+  time: z.iso.datetime({ offset: true }),
+});
 const GpxSchema = z.object({
   gpx: z.object({
-    trk: z.array(z.object({ trkseg: z.array(z.object({ trkpt: z.array(z.unknown()).default([]) })).default([]) })).default([]),
+    trk: z
+      .array(z.object({ trkseg: z.array(z.object({ trkpt: z.array(z.unknown()).default([]) })).default([]) }))
+      .default([]),
   }),
 });
 
@@ -30,7 +37,11 @@ function tagsIn(text: string): number {
   return count;
 }
 
-const damaged = (error: unknown) => Refusal.of('(the whole file)', `(the whole file) is no track that can be read: ${clipped((error as Error).message)}.`);
+const damaged = (error: unknown) =>
+  Refusal.of(
+    '(the whole file)',
+    `(the whole file) is no track that can be read: ${clipped((error as Error).message)}.`,
+  );
 
 /** What the parser throws (too deep, a tag that is no name) is said as a refusal. */
 function parsed(parser: XMLParser, text: string): unknown {
@@ -55,10 +66,21 @@ function validated(text: string): ReturnType<typeof XMLValidator.validate> {
  */
 export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
-    throw Refusal.of('(the whole file)', '(the whole file) declares a document type or entities, which no track needs; take the declaration out.');
-  if (tagsIn(text) > MOST_TAGS) throw Refusal.of('(the whole file)', `(the whole file) has more than ${MOST_TAGS} tags; record fewer points, or take extensions out.`);
+    throw Refusal.of(
+      '(the whole file)',
+      '(the whole file) declares a document type or entities, which no track needs; take the declaration out.',
+    );
+  if (tagsIn(text) > MOST_TAGS)
+    throw Refusal.of(
+      '(the whole file)',
+      `(the whole file) has more than ${MOST_TAGS} tags; record fewer points, or take extensions out.`,
+    );
   const valid = validated(text);
-  if (valid !== true) throw Refusal.of('(the whole file)', `(the whole file) is not XML: ${clipped(valid.err.msg)} (line ${valid.err.line}).`);
+  if (valid !== true)
+    throw Refusal.of(
+      '(the whole file)',
+      `(the whole file) is not XML: ${clipped(valid.err.msg)} (line ${valid.err.line}).`,
+    );
   const many = new Set(['trk', 'trkseg', 'trkpt']);
   const parser = new XMLParser({
     ignoreAttributes: false,
@@ -76,16 +98,32 @@ export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
     const point = TrackPointSchema.safeParse(value);
     if (point.success) return point.data;
     const field = String(point.error.issues[0].path[0] ?? '').replace('@', '');
-    const hint = field === 'time' ? 'must be a date and time such as 2026-04-02T06:30:00Z; a track without times has no pace' : 'must be a number of degrees';
-    throw Refusal.of(`trkpt ${i + 1}, ${field}`, `trkpt ${i + 1}, ${field} ${field === 'ele' ? 'must be a number of metres' : hint}.`);
+    const hint =
+      field === 'time'
+        ? 'must be a date and time such as 2026-04-02T06:30:00Z; a track without times has no pace'
+        : 'must be a number of degrees';
+    throw Refusal.of(
+      `trkpt ${i + 1}, ${field}`,
+      `trkpt ${i + 1}, ${field} ${field === 'ele' ? 'must be a number of metres' : hint}.`,
+    );
   });
   const first = track[0];
   const startMs = Date.parse(first.time);
   const points = track.map((point) => {
-    const { s12 = 0, azi1 = 0 } = geodesic.Geodesic.WGS84.Inverse(first['@lat'], first['@lon'], point['@lat'], point['@lon']);
+    const { s12 = 0, azi1 = 0 } = geodesic.Geodesic.WGS84.Inverse(
+      first['@lat'],
+      first['@lon'],
+      point['@lat'],
+      point['@lon'],
+    );
     const azimuth = (azi1 * Math.PI) / 180;
     const rise = point.ele !== undefined && first.ele !== undefined ? point.ele - first.ele : 0;
-    return { tS: (Date.parse(point.time) - startMs) / 1000, xM: landing.xM + s12 * Math.sin(azimuth), yM: landing.yM + s12 * Math.cos(azimuth), zM: landing.zM + rise };
+    return {
+      tS: (Date.parse(point.time) - startMs) / 1000,
+      xM: landing.xM + s12 * Math.sin(azimuth),
+      yM: landing.yM + s12 * Math.cos(azimuth),
+      zM: landing.zM + rise,
+    };
   });
   return checkWalk(points, (i) => `trkpt ${i + 1}`);
 }

@@ -16,7 +16,9 @@ describe('daylight', () => {
     expect(Math.abs(evOfDaylight(5, 'clear') - (usualEv('sunset') ?? 0))).toBeLessThan(1);
   });
   it('never falls as the sun climbs, and is never brighter for more cloud', () => {
-    for (const sky of SKIES) for (let deg = 1; deg <= 90; deg += 1) expect(daylightKlx(deg, sky)).toBeGreaterThanOrEqual(daylightKlx(deg - 1, sky) - 1e-9);
+    for (const sky of SKIES)
+      for (let deg = 1; deg <= 90; deg += 1)
+        expect(daylightKlx(deg, sky)).toBeGreaterThanOrEqual(daylightKlx(deg - 1, sky) - 1e-9);
     for (let deg = 15; deg <= 90; deg += 5) {
       expect(daylightKlx(deg, 'clear')).toBeGreaterThan(daylightKlx(deg, 'partly'));
       expect(daylightKlx(deg, 'partly')).toBeGreaterThan(daylightKlx(deg, 'cloudy'));

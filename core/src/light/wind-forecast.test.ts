@@ -12,7 +12,8 @@ describe('the simulated forecast', () => {
     expect(simulatedForecast('tea garden', '2026-04-13').hours).not.toEqual(day.hours);
   });
   it('is calmer at dawn than in the afternoon', () => {
-    const mean = (from: number, to: number) => day.hours.slice(from, to).reduce((sum, row) => sum + row.windMps, 0) / (to - from);
+    const mean = (from: number, to: number) =>
+      day.hours.slice(from, to).reduce((sum, row) => sum + row.windMps, 0) / (to - from);
     expect(mean(2, 6)).toBeLessThan(mean(13, 17));
   });
 });

@@ -5,7 +5,15 @@ export const WindForecastSchema = z.strictObject({
   place: z.string(),
   /** Said with every figure: this one is made up. */
   source: z.string(),
-  hours: z.array(z.strictObject({ hour: z.number().int().min(0).max(23), windMps: z.number().min(0).max(60), gustMps: z.number().min(0).max(80) })).length(24),
+  hours: z
+    .array(
+      z.strictObject({
+        hour: z.number().int().min(0).max(23),
+        windMps: z.number().min(0).max(60),
+        gustMps: z.number().min(0).max(80),
+      }),
+    )
+    .length(24),
 });
 export type WindForecast = z.infer<typeof WindForecastSchema>;
 

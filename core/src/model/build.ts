@@ -4,7 +4,19 @@ import { idText, nameText } from './text';
 const named = { id: idText, name: nameText(80) };
 const offsetMm = z.number().min(-3000).max(3000);
 
-export const PART_KINDS = ['camera', 'lens', 'filter', 'battery', 'plate', 'monitor', 'microphone', 'head', 'weight', 'bag', 'other'] as const;
+export const PART_KINDS = [
+  'camera',
+  'lens',
+  'filter',
+  'battery',
+  'plate',
+  'monitor',
+  'microphone',
+  'head',
+  'weight',
+  'bag',
+  'other',
+] as const;
 
 /** A thing that is put on a rig. Its box is measured along the lens (length), across (width) and up (height); its centre of mass from the middle of that box. */
 export const PartSchema = z.strictObject({
@@ -24,7 +36,13 @@ export const PartSchema = z.strictObject({
 });
 
 /** A part where it sits: its middle from the middle of the camera's plate (top) or of the other end (bottom); forward, to the right and up. */
-export const PlacedSchema = z.strictObject({ partId: z.string().min(1), on: z.enum(['top', 'bottom']), foreMm: offsetMm, sideMm: offsetMm, upMm: offsetMm });
+export const PlacedSchema = z.strictObject({
+  partId: z.string().min(1),
+  on: z.enum(['top', 'bottom']),
+  foreMm: offsetMm,
+  sideMm: offsetMm,
+  upMm: offsetMm,
+});
 
 /** What was seen at one round of balancing a sled, and how it was set then. */
 export const SledRoundSchema = z.strictObject({
@@ -61,7 +79,10 @@ export const SledSchema = z
     windMps: z.number().min(0).max(40),
     log: z.array(SledRoundSchema).max(100),
   })
-  .refine((sled) => sled.postMaxMm >= sled.postMinMm, { path: ['postMaxMm'], error: 'must not be below postMinMm; swap the two' });
+  .refine((sled) => sled.postMaxMm >= sled.postMinMm, {
+    path: ['postMaxMm'],
+    error: 'must not be below postMinMm; swap the two',
+  });
 
 export const MotorGimbalSchema = z.strictObject({
   kind: z.literal('motorGimbal'),

@@ -28,7 +28,13 @@ export const DEFAULT_PARTS: Part[] = [
   part('part-weight-200', 'Disc 200 g', 'weight', null, 200, [40, 40, 20]),
 ];
 
-const on = (partId: string, [foreMm, sideMm, upMm]: number[], end: Placed['on'] = 'top'): Placed => ({ partId, on: end, foreMm, sideMm, upMm });
+const on = (partId: string, [foreMm, sideMm, upMm]: number[], end: Placed['on'] = 'top'): Placed => ({
+  partId,
+  on: end,
+  foreMm,
+  sideMm,
+  upMm,
+});
 const back = (row: Placed, byMm: number): Placed => ({ ...row, foreMm: row.foreMm - byMm });
 const HERON = on('part-heron', [-20, 0, 61]);
 const WREN = on('part-wren', [-15, 0, 56]);
@@ -65,21 +71,98 @@ const onHead = (...rows: Placed[]): Placed[] => [HEAD, ...rows.map((row) => ({ .
 export const DEFAULT_BUILDS: Build[] = [
   build('sled-35', 'Sled with the 35', 'rig-sled', 35, [PLATE, HERON, MOSS_35, ...BELOW], sled()),
   build('sled-85', 'Sled with the 85', 'rig-sled', 85, [PLATE, HERON, MOSS_85, ...BELOW], sled()),
-  build('sled-zoom', 'Sled with the 24–70', 'rig-sled', 35, [PLATE, back(HERON, 22), back(FERN_2470, 22), ...BELOW], sled({ stageForeMm: -2 })),
-  build('sled-wren', 'Light sled', 'rig-sled', 24, [PLATE, back(WREN, 22), back(lens('fern-1635', 76, 58), 22), ...BELOW], sled({ wishS: 2.2 })),
+  build(
+    'sled-zoom',
+    'Sled with the 24–70',
+    'rig-sled',
+    35,
+    [PLATE, back(HERON, 22), back(FERN_2470, 22), ...BELOW],
+    sled({ stageForeMm: -2 }),
+  ),
+  build(
+    'sled-wren',
+    'Light sled',
+    'rig-sled',
+    24,
+    [PLATE, back(WREN, 22), back(lens('fern-1635', 76, 58), 22), ...BELOW],
+    sled({ wishS: 2.2 }),
+  ),
   build('gimbal-35', 'Gimbal with the 35', 'rig-gimbal', 35, [PLATE, HERON, MOSS_35], gimbal()),
-  build('gimbal-zoom', 'Gimbal with the 24–70', 'rig-gimbal', 28, [PLATE, HERON, FERN_2470], gimbal({ plateForeMm: -40 })),
-  build('gimbal-wide', 'Gimbal with the 16–35', 'rig-gimbal', 24, [PLATE, HERON, FERN_1635], gimbal({ plateForeMm: -30 })),
-  build('gimbal-nd', 'Gimbal at noon', 'rig-gimbal', 28, [PLATE, HERON, FERN_2470, nd('vnd', 158)], gimbal({ plateForeMm: -40 })),
-  build('gimbal-long', 'Gimbal with the 70–200', 'rig-gimbal', 70, [PLATE, HERON, FERN_70200], gimbal({ plateForeMm: -66 })),
-  build('gimbal-low', 'Gimbal slung low', 'rig-gimbal-low', 35, [PLATE, HERON, MOSS_35, on('part-monitor', [-10, 0, 160])], gimbal()),
-  build('gimbal-pole', 'Gimbal on a pole', 'rig-gimbal-pole', 24, [PLATE, WREN, lens('fern-1635', 76, 58)], gimbal({ plateForeMm: -40, plateUpMm: -58 })),
+  build(
+    'gimbal-zoom',
+    'Gimbal with the 24–70',
+    'rig-gimbal',
+    28,
+    [PLATE, HERON, FERN_2470],
+    gimbal({ plateForeMm: -40 }),
+  ),
+  build(
+    'gimbal-wide',
+    'Gimbal with the 16–35',
+    'rig-gimbal',
+    24,
+    [PLATE, HERON, FERN_1635],
+    gimbal({ plateForeMm: -30 }),
+  ),
+  build(
+    'gimbal-nd',
+    'Gimbal at noon',
+    'rig-gimbal',
+    28,
+    [PLATE, HERON, FERN_2470, nd('vnd', 158)],
+    gimbal({ plateForeMm: -40 }),
+  ),
+  build(
+    'gimbal-long',
+    'Gimbal with the 70–200',
+    'rig-gimbal',
+    70,
+    [PLATE, HERON, FERN_70200],
+    gimbal({ plateForeMm: -66 }),
+  ),
+  build(
+    'gimbal-low',
+    'Gimbal slung low',
+    'rig-gimbal-low',
+    35,
+    [PLATE, HERON, MOSS_35, on('part-monitor', [-10, 0, 160])],
+    gimbal(),
+  ),
+  build(
+    'gimbal-pole',
+    'Gimbal on a pole',
+    'rig-gimbal-pole',
+    24,
+    [PLATE, WREN, lens('fern-1635', 76, 58)],
+    gimbal({ plateForeMm: -40, plateUpMm: -58 }),
+  ),
   build('jib', 'Small jib', 'rig-jib', 30, [on('part-gimbal-on-pole', [0, 0, 165]), HERON, FERN_2470], { kind: 'jib', frontMm: 1900, rearMm: 620, beamMassG: 3400, pivotMm: 1500, angleDeg: 15, counterG: 10_000, parallel: true, tubeMm: 50, wallMm: 3, footMm: 650 }), // prettier-ignore
   build('pole-crane', 'Pole crane', 'rig-jib', 24, [on('part-gimbal-on-pole', [0, 0, 165]), WREN, lens('fern-1635', 76, 58)], { kind: 'jib', frontMm: 1700, rearMm: 600, beamMassG: 1200, pivotMm: 1400, angleDeg: 25, counterG: 8000, parallel: false, tubeMm: 38, wallMm: 2, footMm: 600 }), // prettier-ignore
   build('slider-two', 'Slider on two stands', 'rig-slider-120', 35, onHead(HERON, FERN_2470), slider()),
-  build('slider-one', 'Slider on one tripod', 'rig-slider-120', 50, onHead(HERON, FERN_2470), slider({ stands: 'one', heightMm: 1100, standMassG: 3800, footMm: 480, bagG: 0 })),
-  build('slider-tilted', 'Slider up the stair', 'rig-slider-240', 40, onHead(HERON, FERN_2470), slider({ railMm: 2400, railMassG: 6200, stiffnessNm2: 9000, tiltDeg: 24 })),
-  build('slider-long', 'Long slider', 'rig-slider-240', 35, onHead(HERON, MOSS_35), slider({ railMm: 2400, railMassG: 6200, stiffnessNm2: 9000 })),
+  build(
+    'slider-one',
+    'Slider on one tripod',
+    'rig-slider-120',
+    50,
+    onHead(HERON, FERN_2470),
+    slider({ stands: 'one', heightMm: 1100, standMassG: 3800, footMm: 480, bagG: 0 }),
+  ),
+  build(
+    'slider-tilted',
+    'Slider up the stair',
+    'rig-slider-240',
+    40,
+    onHead(HERON, FERN_2470),
+    slider({ railMm: 2400, railMassG: 6200, stiffnessNm2: 9000, tiltDeg: 24 }),
+  ),
+  build(
+    'slider-long',
+    'Long slider',
+    'rig-slider-240',
+    35,
+    onHead(HERON, MOSS_35),
+    slider({ railMm: 2400, railMassG: 6200, stiffnessNm2: 9000 }),
+  ),
   build(
     'table-arm',
     'Table-top arm',
@@ -88,9 +171,22 @@ export const DEFAULT_BUILDS: Build[] = [
     [on('part-head', [0, 0, 60]), WREN, lens('moss-35', 52, 58)],
     arm({ reachMm: 700, armMassG: 900, legMm: 1100, spreadDeg: 28, bagG: 4000, windMps: 0 }),
   ),
-  build('tripod-long', 'Tripod with the 85', 'rig-tripod', 85, onHead(HERON, MOSS_85, on('part-shade', [130, 0, 63])), arm()),
+  build(
+    'tripod-long',
+    'Tripod with the 85',
+    'rig-tripod',
+    85,
+    onHead(HERON, MOSS_85, on('part-shade', [130, 0, 63])),
+    arm(),
+  ),
   build('tripod-zoom', 'Tripod with the 24–70', 'rig-tripod', 62, onHead(HERON, FERN_2470), arm()),
-  build('rope', 'Two ropes and a bar', 'rig-rope', 24, [WREN, lens('fern-1635', 76, 58)], { kind: 'rope', lengthMm: 5000, swingDeg: 35, lines: 'two', secondLine: true }),
+  build('rope', 'Two ropes and a bar', 'rig-rope', 24, [WREN, lens('fern-1635', 76, 58)], {
+    kind: 'rope',
+    lengthMm: 5000,
+    swingDeg: 35,
+    lines: 'two',
+    secondLine: true,
+  }),
   build('drone', 'Small drone', 'rig-drone', 12, [on('part-swift', [90, 0, -30])], { kind: 'drone', bodyMassG: 780, bodyMaxG: 960, thrustMaxN: 17.5, batteryWh: 56, hoverW: 88, speedMaxMps: 15, heightM: 40, windMps: 5, reserveShare: 0.25 }), // prettier-ignore
   build('board', 'Stand-on board', 'rig-board', 35, [PLATE, HERON, FERN_2470], {
     kind: 'wheels',

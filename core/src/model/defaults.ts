@@ -52,12 +52,60 @@ export const DEFAULT_KIT: Kit = {
     },
   ],
   lenses: [
-    { id: 'lens-fern-1635', name: 'Fern 16–35', focalLengthMinMm: 16, focalLengthMaxMm: 35, closestFocusM: 0.28, fNumberMin: 2.8, ringDeg: 90 },
-    { id: 'lens-fern-2470', name: 'Fern 24–70', focalLengthMinMm: 24, focalLengthMaxMm: 70, closestFocusM: 0.38, fNumberMin: 2.8, ringDeg: 120 },
-    { id: 'lens-moss-35', name: 'Moss 35', focalLengthMinMm: 35, focalLengthMaxMm: 35, closestFocusM: 0.3, fNumberMin: 1.8, ringDeg: 180 },
-    { id: 'lens-moss-85', name: 'Moss 85', focalLengthMinMm: 85, focalLengthMaxMm: 85, closestFocusM: 0.8, fNumberMin: 1.8, ringDeg: 200 },
-    { id: 'lens-fern-70200', name: 'Fern 70–200', focalLengthMinMm: 70, focalLengthMaxMm: 200, closestFocusM: 1.1, fNumberMin: 2.8, ringDeg: 150 },
-    { id: 'lens-swift-12', name: 'Swift built-in 12', focalLengthMinMm: 12, focalLengthMaxMm: 12, closestFocusM: 1, fNumberMin: 2.8, ringDeg: 90 },
+    {
+      id: 'lens-fern-1635',
+      name: 'Fern 16–35',
+      focalLengthMinMm: 16,
+      focalLengthMaxMm: 35,
+      closestFocusM: 0.28,
+      fNumberMin: 2.8,
+      ringDeg: 90,
+    },
+    {
+      id: 'lens-fern-2470',
+      name: 'Fern 24–70',
+      focalLengthMinMm: 24,
+      focalLengthMaxMm: 70,
+      closestFocusM: 0.38,
+      fNumberMin: 2.8,
+      ringDeg: 120,
+    },
+    {
+      id: 'lens-moss-35',
+      name: 'Moss 35',
+      focalLengthMinMm: 35,
+      focalLengthMaxMm: 35,
+      closestFocusM: 0.3,
+      fNumberMin: 1.8,
+      ringDeg: 180,
+    },
+    {
+      id: 'lens-moss-85',
+      name: 'Moss 85',
+      focalLengthMinMm: 85,
+      focalLengthMaxMm: 85,
+      closestFocusM: 0.8,
+      fNumberMin: 1.8,
+      ringDeg: 200,
+    },
+    {
+      id: 'lens-fern-70200',
+      name: 'Fern 70–200',
+      focalLengthMinMm: 70,
+      focalLengthMaxMm: 200,
+      closestFocusM: 1.1,
+      fNumberMin: 2.8,
+      ringDeg: 150,
+    },
+    {
+      id: 'lens-swift-12',
+      name: 'Swift built-in 12',
+      focalLengthMinMm: 12,
+      focalLengthMaxMm: 12,
+      closestFocusM: 1,
+      fNumberMin: 2.8,
+      ringDeg: 90,
+    },
   ],
   rigs: DEFAULT_RIGS,
   gaits: DEFAULT_GAITS,
@@ -74,7 +122,13 @@ export const DEFAULT_KIT: Kit = {
 };
 
 /** The subject is kept in the middle. Smoothing, dead band and speed limit are common practice, no published source. */
-export const DEFAULT_AIM: Aim = { mode: 'subject', place: { u: 0, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 };
+export const DEFAULT_AIM: Aim = {
+  mode: 'subject',
+  place: { u: 0, v: 0 },
+  smoothingS: 0,
+  deadBandDeg: 0,
+  rateMaxDegps: 360,
+};
 
 /** A first shot: a calm slide past the subject (or past the middle of the site when there is none). */
 export function newShot(kit: Kit, id: string, name: string, subjectId: string | null): Shot {
@@ -96,8 +150,24 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     captureRateHz: kit.cameras[0].frameRatesHz[0],
     frameRateHz: kit.cameras[0].frameRatesHz[0],
     shutterDeg: 180,
-    move: { kind: 'slide', pivotEastM: 0, pivotNorthM: 0, heightM: 1.2, distanceM: 5, bearingDeg: 180, travelM: 2, skewDeg: 0 },
-    timing: { durationS: 8, holdStartS: 0.5, featherInS: 1.5, featherOutS: 1.5, holdEndS: 0.5, featherShape: 'minimumJerk' },
+    move: {
+      kind: 'slide',
+      pivotEastM: 0,
+      pivotNorthM: 0,
+      heightM: 1.2,
+      distanceM: 5,
+      bearingDeg: 180,
+      travelM: 2,
+      skewDeg: 0,
+    },
+    timing: {
+      durationS: 8,
+      holdStartS: 0.5,
+      featherInS: 1.5,
+      featherOutS: 1.5,
+      holdEndS: 0.5,
+      featherShape: 'minimumJerk',
+    },
     backwards: false,
     then: [],
     aim: { ...DEFAULT_AIM },

@@ -36,10 +36,13 @@ function leaves(one: unknown, other: unknown, key: string, sides: Sides, found: 
   if (one === other) return;
   if (isObject(one) && isObject(other) && Array.isArray(one) === Array.isArray(other)) {
     if (Array.isArray(one) && one.length !== (other as unknown as unknown[]).length) {
-      found.push(`${fieldWords(key).words} (${one.length} ${sides.one}, ${(other as unknown as unknown[]).length} ${sides.other})`);
+      found.push(
+        `${fieldWords(key).words} (${one.length} ${sides.one}, ${(other as unknown as unknown[]).length} ${sides.other})`,
+      );
       return;
     }
-    for (const name of new Set([...Object.keys(one), ...Object.keys(other)])) leaves(one[name], other[name], /^\d+$/.test(name) ? key : name, sides, found);
+    for (const name of new Set([...Object.keys(one), ...Object.keys(other)]))
+      leaves(one[name], other[name], /^\d+$/.test(name) ? key : name, sides, found);
     return;
   }
   const { words, unit } = fieldWords(key);
@@ -52,7 +55,10 @@ function fieldsThatDiffer(one: unknown, other: unknown, sides: Sides): string {
   const found: string[] = [];
   leaves(one, other, 'contents', sides, found);
   const unique = [...new Set(found)];
-  return unique.slice(0, MOST_FIELDS).join('; ') + (unique.length > MOST_FIELDS ? `; and ${unique.length - MOST_FIELDS} more` : '');
+  return (
+    unique.slice(0, MOST_FIELDS).join('; ') +
+    (unique.length > MOST_FIELDS ? `; and ${unique.length - MOST_FIELDS} more` : '')
+  );
 }
 
 function lists(what: string, one: readonly Row[], other: readonly Row[], sides: Sides): string[] {
@@ -67,8 +73,10 @@ function lists(what: string, one: readonly Row[], other: readonly Row[], sides: 
       if (fields) sentences.push(`${what} “${clipped(row.name, 40)}”: ${fields}`);
     }
   }
-  for (const row of other) if (!inOne.has(row.id)) sentences.push(`${what} “${clipped(row.name, 40)}” is only ${sides.other}`);
-  const order = (rows: readonly Row[], known: Map<string, Row>) => rows.filter(({ id }) => known.has(id)).map(({ id }) => id);
+  for (const row of other)
+    if (!inOne.has(row.id)) sentences.push(`${what} “${clipped(row.name, 40)}” is only ${sides.other}`);
+  const order = (rows: readonly Row[], known: Map<string, Row>) =>
+    rows.filter(({ id }) => known.has(id)).map(({ id }) => id);
   const [first, second] = [order(one, inOther), order(other, inOne)];
   if (first.some((id, i) => id !== second[i])) sentences.push(`${what}s stand in another order`);
   return sentences;
@@ -76,7 +84,10 @@ function lists(what: string, one: readonly Row[], other: readonly Row[], sides: 
 
 /** What differs between two states of a shoot, a sentence a thing, shots first; empty when nothing does. */
 export function differencesOf(one: Shoot, other: Shoot, sides: Sides): string[] {
-  const plain = (key: 'name' | 'note') => (one[key] === other[key] ? [] : [`${key} ${said(one[key], '')} ${sides.one}, ${said(other[key], '')} ${sides.other}`]);
+  const plain = (key: 'name' | 'note') =>
+    one[key] === other[key]
+      ? []
+      : [`${key} ${said(one[key], '')} ${sides.one}, ${said(other[key], '')} ${sides.other}`];
   const whole = (key: 'delivery' | 'limits') => {
     const fields = fieldsThatDiffer(one[key], other[key], sides);
     return fields ? [`${key}: ${fields}`] : [];

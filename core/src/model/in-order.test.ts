@@ -11,14 +11,39 @@ const demo = readShootFile(readFileSync(new URL('../../../demo/first-flush.arc.j
 /** Changes as careless hands make them: most of them are out of order. */
 const edits: ((shoot: Shoot, k: number) => Shoot)[] = [
   (shoot, k) => ({ ...shoot, name: ['', '  ', 'Fine'][k % 3] }),
-  (shoot, k) => ({ ...shoot, shots: shoot.shots.map((shot, i) => (i === k % 28 ? { ...shot, timing: { ...shot.timing, durationS: [0, 8, 900][k % 3] } } : shot)) }),
-  (shoot, k) => ({ ...shoot, shots: shoot.shots.map((shot, i) => (i === k % 28 ? { ...shot, lensId: ['gone', shot.lensId][k % 2] } : shot)) }),
+  (shoot, k) => ({
+    ...shoot,
+    shots: shoot.shots.map((shot, i) =>
+      i === k % 28 ? { ...shot, timing: { ...shot.timing, durationS: [0, 8, 900][k % 3] } } : shot,
+    ),
+  }),
+  (shoot, k) => ({
+    ...shoot,
+    shots: shoot.shots.map((shot, i) => (i === k % 28 ? { ...shot, lensId: ['gone', shot.lensId][k % 2] } : shot)),
+  }),
   (shoot, k) => ({ ...shoot, shots: [...shoot.shots, { ...shoot.shots[0], id: [shoot.shots[3].id, 'new'][k % 2] }] }),
-  (shoot, k) => ({ ...shoot, site: { pieces: [...shoot.site.pieces, newPiece('post', ['post-1', '..', 'p', ' '][k % 4], 'Post', [0, 5100][k % 2], 0, 0)] } }),
+  (shoot, k) => ({
+    ...shoot,
+    site: {
+      pieces: [
+        ...shoot.site.pieces,
+        newPiece('post', ['post-1', '..', 'p', ' '][k % 4], 'Post', [0, 5100][k % 2], 0, 0),
+      ],
+    },
+  }),
   (shoot, k) => ({ ...shoot, site: { pieces: k % 2 ? shoot.site.pieces.slice(3) : shoot.site.pieces } }),
-  (shoot, k) => ({ ...shoot, kit: { ...shoot.kit, parts: shoot.kit.parts.map((part, i) => (i === k % 20 ? { ...part, massG: [NaN, 0, 300][k % 3] } : part)) } }),
+  (shoot, k) => ({
+    ...shoot,
+    kit: {
+      ...shoot.kit,
+      parts: shoot.kit.parts.map((part, i) => (i === k % 20 ? { ...part, massG: [NaN, 0, 300][k % 3] } : part)),
+    },
+  }),
   (shoot, k) => ({ ...shoot, kit: { ...shoot.kit, lenses: k % 3 ? shoot.kit.lenses : [] } }),
-  (shoot, k) => ({ ...shoot, shots: shoot.shots.map((shot, i) => (i === k % 28 ? { ...shot, walks: [...shot.walks, ...shot.walks] } : shot)) }),
+  (shoot, k) => ({
+    ...shoot,
+    shots: shoot.shots.map((shot, i) => (i === k % 28 ? { ...shot, walks: [...shot.walks, ...shot.walks] } : shot)),
+  }),
   (shoot, k) => ({ ...shoot, limits: [{}, { wobble: 99 }, { wobble: 0.01 }][k % 3] }),
   (shoot) => Object.assign({ ...shoot }, { colour: 'red' }) as Shoot,
 ];
@@ -26,21 +51,26 @@ const edits: ((shoot: Shoot, k: number) => Shoot)[] = [
 describe('a changed shoot', () => {
   it('is in order just when the whole schema says so, whatever was looked at before', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.nat(edits.length - 1), fc.nat(200)), { minLength: 1, maxLength: 4 }), (steps) => {
-        let shoot = demo;
-        for (const [which, k] of steps) {
-          const next = edits[which](shoot, k);
-          expect(problemsIn(next).length === 0).toBe(ShootSchema.safeParse(next).success);
-          if (problemsIn(next).length === 0) shoot = next;
-        }
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.nat(edits.length - 1), fc.nat(200)), { minLength: 1, maxLength: 4 }),
+        (steps) => {
+          let shoot = demo;
+          for (const [which, k] of steps) {
+            const next = edits[which](shoot, k);
+            expect(problemsIn(next).length === 0).toBe(ShootSchema.safeParse(next).success);
+            if (problemsIn(next).length === 0) shoot = next;
+          }
+        },
+      ),
       { numRuns: 150 },
     );
   });
   it('is said by what people call its things', () => {
     const [shot] = demo.shots;
     const longer = { ...demo, shots: [{ ...shot, timing: { ...shot.timing, durationS: 900 } }] };
-    expect(saidOf(longer, problemsIn(longer)[0])).toBe('“First light along the rows”: timing.durationS must be at most 600; it is 900.');
+    expect(saidOf(longer, problemsIn(longer)[0])).toBe(
+      '“First light along the rows”: timing.durationS must be at most 600; it is 900.',
+    );
     const many = { ...demo, shots: Array.from({ length: 501 }, (_, i) => ({ ...shot, id: `s${i}` })) };
     expect(saidOf(many, problemsIn(many)[0])).toBe('shots must be at most 500 entries; it is a list of 501.');
     const unnamed = { ...demo, name: '   ' };

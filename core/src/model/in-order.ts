@@ -12,7 +12,8 @@ import { clipped } from './text';
  */
 
 /** A list as long as it may be, whatever its rows are. */
-const lengthOnly = (list: z.ZodArray): z.ZodArray => z.array(z.unknown()).check(...((list._zod.def.checks ?? []) as z.core.$ZodCheck<unknown[]>[]));
+const lengthOnly = (list: z.ZodArray): z.ZodArray =>
+  z.array(z.unknown()).check(...((list._zod.def.checks ?? []) as z.core.$ZodCheck<unknown[]>[]));
 
 const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => readonly object[] }[] = [
   { path: ['site', 'pieces'], list: SiteSchema.shape.pieces, rowsOf: ({ site }) => site.pieces },
@@ -28,7 +29,9 @@ const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => reado
 const ShellSchema = z.strictObject({
   ...ShootSchema.shape,
   site: z.strictObject({ pieces: lengthOnly(SiteSchema.shape.pieces) }),
-  kit: z.strictObject(Object.fromEntries(Object.entries(KitSchema.shape).map(([name, list]) => [name, lengthOnly(list as z.ZodArray)]))),
+  kit: z.strictObject(
+    Object.fromEntries(Object.entries(KitSchema.shape).map(([name, list]) => [name, lengthOnly(list as z.ZodArray)])),
+  ),
   shots: lengthOnly(ShootSchema.shape.shots),
 });
 
@@ -42,11 +45,17 @@ export function problemsIn(shoot: Shoot): Problem[] {
     for (const [i, row] of rowsOf(shoot).entries()) {
       if (inOrder.has(row)) continue;
       const checked = z.safeParse(list.element, row);
-      if (!checked.success) return problemsOf(new z.ZodError(checked.error.issues.map((issue) => ({ ...issue, path: [...path, i, ...issue.path] }))), shoot);
+      if (!checked.success)
+        return problemsOf(
+          new z.ZodError(checked.error.issues.map((issue) => ({ ...issue, path: [...path, i, ...issue.path] }))),
+          shoot,
+        );
       inOrder.add(row);
     }
   const found: Problem[] = [];
-  checkReferences(shoot, (path, message) => found.push({ path: pathText(path), sentence: `${pathText(path)} ${message}.` }));
+  checkReferences(shoot, (path, message) =>
+    found.push({ path: pathText(path), sentence: `${pathText(path)} ${message}.` }),
+  );
   return found;
 }
 

@@ -15,7 +15,13 @@ export const CameraSchema = z
     frameRatesHz: z.array(z.number().min(1).max(2000)).min(1).max(100),
     /** Pictures of another size that it writes from a frame rate on, slowest first. */
     picturesFrom: z
-      .array(z.strictObject({ fromHz: z.number().min(1).max(2000), widthPx: z.number().int().min(160).max(20000), heightPx: z.number().int().min(120).max(20000) }))
+      .array(
+        z.strictObject({
+          fromHz: z.number().min(1).max(2000),
+          widthPx: z.number().int().min(160).max(20000),
+          heightPx: z.number().int().min(120).max(20000),
+        }),
+      )
       .max(8),
     /** From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all at once. */
     readOutMs: z.number().min(0).max(200),
@@ -54,7 +60,22 @@ export const LensSchema = z
     error: 'must not be below focalLengthMinMm; swap the two',
   });
 
-export const RIG_KINDS = ['tripod', 'slider', 'jib', 'tableTopArm', 'gimbal', 'sled', 'hand', 'bodyMount', 'drone', 'wheels', 'vehicle', 'turntable', 'rollLever', 'rope'] as const;
+export const RIG_KINDS = [
+  'tripod',
+  'slider',
+  'jib',
+  'tableTopArm',
+  'gimbal',
+  'sled',
+  'hand',
+  'bodyMount',
+  'drone',
+  'wheels',
+  'vehicle',
+  'turntable',
+  'rollLever',
+  'rope',
+] as const;
 
 /** What carries the camera, and how far, high and fast it goes. Heights are of the lens above the ground it stands on. */
 export const RigSchema = z
@@ -90,8 +111,14 @@ export const RigSchema = z
     bobShare: z.number().min(0).max(2),
     shakeShare: z.number().min(0).max(2),
   })
-  .refine((rig) => rig.heightMaxM >= rig.heightMinM, { path: ['heightMaxM'], error: 'must not be below heightMinM; swap the two' })
-  .refine((rig) => rig.tiltMaxDeg >= rig.tiltMinDeg, { path: ['tiltMaxDeg'], error: 'must not be below tiltMinDeg; swap the two' });
+  .refine((rig) => rig.heightMaxM >= rig.heightMinM, {
+    path: ['heightMaxM'],
+    error: 'must not be below heightMinM; swap the two',
+  })
+  .refine((rig) => rig.tiltMaxDeg >= rig.tiltMinDeg, {
+    path: ['tiltMaxDeg'],
+    error: 'must not be below tiltMinDeg; swap the two',
+  });
 
 /** How the body or the wheels under the camera go. Figures are peak to peak at the usual speed; they grow with speed and vanish at rest. */
 export const GaitSchema = z.strictObject({
@@ -113,8 +140,16 @@ export const FILTER_KINDS = ['nd', 'variableNd', 'polariser'] as const;
 
 /** A filter and the stops of light it takes; a variable one takes from the least to the most. */
 export const FilterSchema = z
-  .strictObject({ ...named, kind: z.enum(FILTER_KINDS), stopsMin: z.number().min(0).max(24), stopsMax: z.number().min(0).max(24) })
-  .refine((filter) => filter.stopsMax >= filter.stopsMin, { path: ['stopsMax'], error: 'must not be below stopsMin; swap the two' });
+  .strictObject({
+    ...named,
+    kind: z.enum(FILTER_KINDS),
+    stopsMin: z.number().min(0).max(24),
+    stopsMax: z.number().min(0).max(24),
+  })
+  .refine((filter) => filter.stopsMax >= filter.stopsMin, {
+    path: ['stopsMax'],
+    error: 'must not be below stopsMin; swap the two',
+  });
 
 export const MOST_PARTS = 300;
 

@@ -14,7 +14,9 @@ describe('the table of limits', () => {
     for (const name of LIMIT_NAMES) {
       const { label, value, source, group } = LIMITS[name];
       const shown = shownLimit(LIMITS[name]);
-      expect(docs).toContain(`| \`${name}\` | ${group} | ${label} | ${Number((value * shown.times).toPrecision(6))} ${shown.unit} | ${source} |`);
+      expect(docs).toContain(
+        `| \`${name}\` | ${group} | ${label} | ${Number((value * shown.times).toPrecision(6))} ${shown.unit} | ${source} |`,
+      );
     }
   });
   it('holds the user’s own numbers where there are some', () => {
@@ -27,7 +29,10 @@ describe('the table of limits', () => {
     const [least, most] = limitRange('crossingTimeAt24S');
     expect([least, most]).toEqual([0.07, 700]);
     expect(OwnLimitsSchema.safeParse({ crossingTimeAt24S: least }).success).toBe(true);
-    for (const wrong of [0, -1, 701]) expect(OwnLimitsSchema.safeParse({ crossingTimeAt24S: wrong }).error?.issues[0].message).toMatch(/^must be from 0.07 to 700; it is/);
+    for (const wrong of [0, -1, 701])
+      expect(OwnLimitsSchema.safeParse({ crossingTimeAt24S: wrong }).error?.issues[0].message).toMatch(
+        /^must be from 0.07 to 700; it is/,
+      );
     expect(OwnLimitsSchema.safeParse({ nonsense: 1 }).success).toBe(false);
   });
 });

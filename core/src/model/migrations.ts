@@ -50,7 +50,8 @@ const USUAL_F_NUMBER = 5.6;
 
 /** From version 2 to 3: cameras get a read-out time, lenses an opening, shots focus and stop and room for a second variant; pieces may be pinned to a layer. */
 function toVersion3(shoot: Row): Row {
-  const each = (value: unknown, given: Row): unknown[] => rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
+  const each = (value: unknown, given: Row): unknown[] =>
+    rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
   const kit = isRow(shoot.kit) ? shoot.kit : {};
   const site = isRow(shoot.site) ? shoot.site : {};
   return {
@@ -59,7 +60,11 @@ function toVersion3(shoot: Row): Row {
     version: 3,
     delivery: isRow(shoot.delivery) ? { alsoShape: 'none', ...shoot.delivery } : shoot.delivery,
     site: { ...site, pieces: each(site.pieces, { layer: 'auto' }) },
-    kit: { ...kit, cameras: each(kit.cameras, { readOutMs: USUAL_READ_OUT_MS }), lenses: each(kit.lenses, { fNumberMin: USUAL_F_NUMBER_MIN }) },
+    kit: {
+      ...kit,
+      cameras: each(kit.cameras, { readOutMs: USUAL_READ_OUT_MS }),
+      lenses: each(kit.lenses, { fNumberMin: USUAL_F_NUMBER_MIN }),
+    },
     shots: each(shoot.shots, { fNumber: USUAL_F_NUMBER, focus: { mode: 'follow' }, variant: 'A', other: null }),
   };
 }
@@ -67,19 +72,34 @@ function toVersion3(shoot: Row): Row {
 /** Usual figures where version 3 had none: common practice, no published source. */
 const USUAL_CAMERA = { dataRateMbps: 100, bufferAboveHz: 120, bufferS: 600 };
 const USUAL_RING_DEG = 180;
-const PLAIN_PLAN = { puller: 'autofocus', light: { ev100: 15, iso: 100 }, filterIds: [], playback: { reversed: false, ramp: [] } };
+const PLAIN_PLAN = {
+  puller: 'autofocus',
+  light: { ev100: 15, iso: 100 },
+  filterIds: [],
+  playback: { reversed: false, ramp: [] },
+};
 
 /** From version 3 to 4: cameras say what they write, lenses how far their ring turns, the kit has filters; shots say who pulls focus, in what light, behind which filter, and how they are played. */
 function toVersion4(shoot: Row): Row {
-  const each = (value: unknown, given: Row): unknown[] => rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
+  const each = (value: unknown, given: Row): unknown[] =>
+    rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
   const kit = isRow(shoot.kit) ? shoot.kit : {};
-  const limits = isRow(shoot.limits) ? Object.fromEntries(Object.entries(shoot.limits).filter(([name]) => name !== 'focusRate')) : shoot.limits;
-  const shots = each(shoot.shots, PLAIN_PLAN).map((shot) => (isRow(shot) && isRow(shot.other) ? { ...shot, other: { ...PLAIN_PLAN, ...shot.other } } : shot));
+  const limits = isRow(shoot.limits)
+    ? Object.fromEntries(Object.entries(shoot.limits).filter(([name]) => name !== 'focusRate'))
+    : shoot.limits;
+  const shots = each(shoot.shots, PLAIN_PLAN).map((shot) =>
+    isRow(shot) && isRow(shot.other) ? { ...shot, other: { ...PLAIN_PLAN, ...shot.other } } : shot,
+  );
   return {
     ...shoot,
     version: 4,
     limits,
-    kit: { filters: DEFAULT_KIT.filters, ...kit, cameras: each(kit.cameras, USUAL_CAMERA), lenses: each(kit.lenses, { ringDeg: USUAL_RING_DEG }) },
+    kit: {
+      filters: DEFAULT_KIT.filters,
+      ...kit,
+      cameras: each(kit.cameras, USUAL_CAMERA),
+      lenses: each(kit.lenses, { ringDeg: USUAL_RING_DEG }),
+    },
     shots,
   };
 }
@@ -105,19 +125,31 @@ function toldApart(list: unknown[]): unknown[] {
 
 /** From version 5 to 6: shots keep what is worked out on the Lens screen, cameras may write other sizes from a rate on; a name is more than white space, a piece walks once in a shot, and the own items of a checklist stand apart from the usual ones. */
 function toVersion6(shoot: Row): Row {
-  const named = (row: unknown): unknown => (isRow(row) && typeof row.name === 'string' && row.name !== '' && row.name.trim() === '' ? { ...row, name: UNNAMED } : row);
+  const named = (row: unknown): unknown =>
+    isRow(row) && typeof row.name === 'string' && row.name !== '' && row.name.trim() === ''
+      ? { ...row, name: UNNAMED }
+      : row;
   const list = (value: unknown): unknown => (Array.isArray(value) ? value.map(named) : value);
   const walkOnce = (plan: Row): Row => {
     const walkers = new Set<unknown>();
-    return Array.isArray(plan.walks) ? { ...plan, walks: plan.walks.filter((walk) => !isRow(walk) || (!walkers.has(walk.pieceId) && walkers.add(walk.pieceId))) } : plan;
+    return Array.isArray(plan.walks)
+      ? {
+          ...plan,
+          walks: plan.walks.filter((walk) => !isRow(walk) || (!walkers.has(walk.pieceId) && walkers.add(walk.pieceId))),
+        }
+      : plan;
   };
   const build = (row: unknown): unknown => {
     if (!isRow(row) || !Array.isArray(row.ownChecks) || !Array.isArray(row.ticked)) return row;
-    const ownChecks = toldApart(row.ownChecks.filter((check) => !isRow(check) || typeof check.text !== 'string' || check.text.trim() !== ''));
+    const ownChecks = toldApart(
+      row.ownChecks.filter((check) => !isRow(check) || typeof check.text !== 'string' || check.text.trim() !== ''),
+    );
     const own = new Set(ownChecks.map((check) => (isRow(check) ? check.id : null)));
     return { ...row, ownChecks, ticked: row.ticked.map((key) => (own.has(key) ? `${OWN_CHECK}${String(key)}` : key)) };
   };
-  const kit = isRow(shoot.kit) ? (Object.fromEntries(Object.entries(shoot.kit).map(([key, value]) => [key, list(value)])) as Row) : shoot.kit;
+  const kit = isRow(shoot.kit)
+    ? (Object.fromEntries(Object.entries(shoot.kit).map(([key, value]) => [key, list(value)])) as Row)
+    : shoot.kit;
   return {
     ...(named(shoot) as Row),
     version: 6,
@@ -130,7 +162,15 @@ function toVersion6(shoot: Row): Row {
         }
       : kit,
     shots: Array.isArray(shoot.shots)
-      ? shoot.shots.map((shot) => (isRow(shot) ? { bench: USUAL_BENCH, ...walkOnce(named(shot) as Row), other: isRow(shot.other) ? walkOnce(shot.other) : shot.other } : shot))
+      ? shoot.shots.map((shot) =>
+          isRow(shot)
+            ? {
+                bench: USUAL_BENCH,
+                ...walkOnce(named(shot) as Row),
+                other: isRow(shot.other) ? walkOnce(shot.other) : shot.other,
+              }
+            : shot,
+        )
       : shoot.shots,
   };
 }
@@ -144,7 +184,11 @@ function toVersion7(shoot: Row): Row {
   };
   const build = (row: unknown): unknown => (isRow(row) ? { ...row, support: support(row.support) } : row);
   const { kit } = shoot;
-  return { ...shoot, version: 7, kit: isRow(kit) && Array.isArray(kit.builds) ? { ...kit, builds: kit.builds.map(build) } : kit };
+  return {
+    ...shoot,
+    version: 7,
+    kit: isRow(kit) && Array.isArray(kit.builds) ? { ...kit, builds: kit.builds.map(build) } : kit,
+  };
 }
 
 /** Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order stays so for the check to find. */

@@ -14,7 +14,10 @@ describe('the parameters of a move', () => {
       expect(['m', 'deg', 'mm', 'share']).toContain(unit);
       expect(step).toBeGreaterThan(0);
       expect(min).toBeLessThan(max);
-      const usual = RECIPES[kind].startingFrom({ distanceM: 4, bearingDeg: 180, heightM: 1.2 }, { pivotEastM: 0, pivotNorthM: 0 });
+      const usual = RECIPES[kind].startingFrom(
+        { distanceM: 4, bearingDeg: 180, heightM: 1.2 },
+        { pivotEastM: 0, pivotNorthM: 0 },
+      );
       for (const [value, least] of [
         [min - 1, true],
         [max + 1, false],
@@ -22,7 +25,10 @@ describe('the parameters of a move', () => {
         const given = { ...usual, [key]: value };
         const checked = MoveSchema.safeParse(given);
         expect(checked.success).toBe(false);
-        if (!checked.success) expect(problemsOf(checked.error, given)[0].sentence).toMatch(new RegExp(`^${key} must be at ${least ? 'least' : 'most'} `));
+        if (!checked.success)
+          expect(problemsOf(checked.error, given)[0].sentence).toMatch(
+            new RegExp(`^${key} must be at ${least ? 'least' : 'most'} `),
+          );
       }
     }
   });

@@ -54,7 +54,13 @@ const parametersByKind = new Map<string, Parameter[]>(
     for (const [key, field] of Object.entries(schema.shape as Record<string, z.ZodType>)) {
       const facts = field.meta();
       if (facts && field instanceof z.ZodNumber)
-        parameters.push({ type: 'number', key, min: field.minValue ?? -Infinity, max: field.maxValue ?? Infinity, ...(facts as unknown as NumberFacts) });
+        parameters.push({
+          type: 'number',
+          key,
+          min: field.minValue ?? -Infinity,
+          max: field.maxValue ?? Infinity,
+          ...(facts as unknown as NumberFacts),
+        });
       else if (facts?.names) parameters.push({ type: 'choice', key, ...(facts as unknown as ChoiceFacts) });
       else if (facts?.piece) parameters.push({ type: 'piece', key, label: String(facts.label) });
     }

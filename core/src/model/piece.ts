@@ -29,11 +29,21 @@ export const OpeningSchema = z.strictObject({
   sillM: z.number().min(0).max(500),
 });
 
-const plain = (kind: 'figure' | 'post' | 'hedge' | 'box' | 'slab' | 'tree' | 'ridge') => z.strictObject({ kind: z.literal(kind), ...placed });
+const plain = (kind: 'figure' | 'post' | 'hedge' | 'box' | 'slab' | 'tree' | 'ridge') =>
+  z.strictObject({ kind: z.literal(kind), ...placed });
 
 export const WallSchema = z.strictObject({ kind: z.literal('wall'), ...placed, opening: OpeningSchema });
 
-export const PieceSchema = z.discriminatedUnion('kind', [plain('figure'), plain('post'), plain('hedge'), plain('box'), plain('slab'), plain('tree'), plain('ridge'), WallSchema]);
+export const PieceSchema = z.discriminatedUnion('kind', [
+  plain('figure'),
+  plain('post'),
+  plain('hedge'),
+  plain('box'),
+  plain('slab'),
+  plain('tree'),
+  plain('ridge'),
+  WallSchema,
+]);
 
 export type Opening = z.infer<typeof OpeningSchema>;
 export type Wall = z.infer<typeof WallSchema>;
@@ -68,7 +78,18 @@ export const PIECE_KINDS: Record<PieceKind, KindFacts> = {
 /** A new piece of a kind at a place, with that kind's starting size. The id must be new to the site. */
 export function newPiece(kind: PieceKind, id: string, name: string, xM: number, yM: number, zM: number): Piece {
   const { lengthM, depthM, heightM } = PIECE_KINDS[kind];
-  const base = { id, name, xM, yM, zM, headingDeg: kind === 'figure' ? 180 : 90, lengthM, depthM, heightM, layer: 'auto' as const };
+  const base = {
+    id,
+    name,
+    xM,
+    yM,
+    zM,
+    headingDeg: kind === 'figure' ? 180 : 90,
+    lengthM,
+    depthM,
+    heightM,
+    layer: 'auto' as const,
+  };
   if (kind === 'wall') return { kind, ...base, opening: { offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 } };
   return { kind, ...base };
 }

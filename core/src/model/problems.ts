@@ -62,7 +62,10 @@ export function problemsOf(error: z.ZodError, value: unknown): Problem[] {
 }
 
 /** Keys that this format does not know, the first few of them. */
-const listed = (keys: readonly string[]): string => keys.slice(0, 3).map(said).join(' and ') + (keys.length > 3 ? ` and ${keys.length - 3} more` : '');
+const listed = (keys: readonly string[]): string =>
+  keys.slice(0, 3).map(said).join(' and ') + (keys.length > 3 ? ` and ${keys.length - 3} more` : '');
 
-const countedUnit = (origin: string): string => (origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : '');
-const article = (type: string): string => (type === 'int' ? 'a whole number' : /^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`);
+const countedUnit = (origin: string): string =>
+  origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : '';
+const article = (type: string): string =>
+  type === 'int' ? 'a whole number' : /^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`;

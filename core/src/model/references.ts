@@ -31,7 +31,10 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
   };
   kit.parts.forEach(({ of }, i) => {
     if (of !== null && ![cameras, lenses, filters].some((ids) => ids.has(of)))
-      refuse(['kit', 'parts', i, 'of'], `names "${clipped(of)}", which is no camera, lens or filter of the kit; choose one that is, or null`);
+      refuse(
+        ['kit', 'parts', i, 'of'],
+        `names "${clipped(of)}", which is no camera, lens or filter of the kit; choose one that is, or null`,
+      );
   });
   kit.builds.forEach((build, i) => {
     const path = ['kit', 'builds', i];
@@ -50,14 +53,20 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
     legsOf(plan).forEach(({ move }, k) => {
       for (const { key } of parametersOf(move.kind).filter(({ type }) => type === 'piece')) {
         const id = (move as Record<string, unknown>)[key];
-        if (typeof id === 'string') known(pieces, id, [...path, ...(k === 0 ? ['move', key] : ['then', k - 1, 'move', key])], 'site.pieces');
+        if (typeof id === 'string')
+          known(pieces, id, [...path, ...(k === 0 ? ['move', key] : ['then', k - 1, 'move', key])], 'site.pieces');
       }
     });
-    for (const { target, at } of focusTargets(plan.focus)) if (target.on === 'piece') known(pieces, target.pieceId, [...path, 'focus', ...at, 'pieceId'], 'site.pieces');
+    for (const { target, at } of focusTargets(plan.focus))
+      if (target.on === 'piece') known(pieces, target.pieceId, [...path, 'focus', ...at, 'pieceId'], 'site.pieces');
     const walkers = new Set<string>();
     plan.walks.forEach(({ pieceId }, k) => {
       known(pieces, pieceId, [...path, 'walks', k, 'pieceId'], 'site.pieces');
-      if (walkers.has(pieceId)) refuse([...path, 'walks', k, 'pieceId'], `walks a second time ("${clipped(pieceId)}"); a piece has one walk in a shot`);
+      if (walkers.has(pieceId))
+        refuse(
+          [...path, 'walks', k, 'pieceId'],
+          `walks a second time ("${clipped(pieceId)}"); a piece has one walk in a shot`,
+        );
       walkers.add(pieceId);
     });
   };

@@ -36,7 +36,9 @@ export const ShootSchema = z
     /** Limits of the reading that differ from those that ship. */
     limits: OwnLimitsSchema,
   })
-  .superRefine((shoot, context) => checkReferences(shoot, (path, message) => context.addIssue({ code: 'custom', path, message })));
+  .superRefine((shoot, context) =>
+    checkReferences(shoot, (path, message) => context.addIssue({ code: 'custom', path, message })),
+  );
 
 export type Delivery = z.infer<typeof DeliverySchema>;
 export type Raster = Pick<Delivery, 'widthPx' | 'heightPx'>;

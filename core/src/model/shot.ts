@@ -13,16 +13,18 @@ export const WalkPointSchema = z.strictObject({
 
 export const MOST_WALK_POINTS = 20_000;
 
-export const WalkSchema = z.strictObject({ pieceId: z.string().min(1), points: z.array(WalkPointSchema).min(1).max(MOST_WALK_POINTS) }).superRefine((walk, context) => {
-  walk.points.forEach((point, i) => {
-    if (i > 0 && point.tS <= walk.points[i - 1].tS)
-      context.addIssue({
-        code: 'custom',
-        path: ['points', i, 'tS'],
-        message: `must come after the point before it (${walk.points[i - 1].tS} s); put the points in order of time`,
-      });
+export const WalkSchema = z
+  .strictObject({ pieceId: z.string().min(1), points: z.array(WalkPointSchema).min(1).max(MOST_WALK_POINTS) })
+  .superRefine((walk, context) => {
+    walk.points.forEach((point, i) => {
+      if (i > 0 && point.tS <= walk.points[i - 1].tS)
+        context.addIssue({
+          code: 'custom',
+          path: ['points', i, 'tS'],
+          message: `must come after the point before it (${walk.points[i - 1].tS} s); put the points in order of time`,
+        });
+    });
   });
-});
 
 export const FEATHER_SHAPES = ['minimumJerk', 'cosine', 'constantAcceleration'] as const;
 
@@ -61,7 +63,12 @@ export const AimSchema = z.strictObject({
 });
 
 /** One move of a shot with its timing. `overlapS` is how long before the end of the leg before it starts; `backwards` runs it from its end. */
-export const LegSchema = z.strictObject({ move: MoveSchema, timing: TimingSchema, backwards: z.boolean(), overlapS: z.number().min(0).max(60) });
+export const LegSchema = z.strictObject({
+  move: MoveSchema,
+  timing: TimingSchema,
+  backwards: z.boolean(),
+  overlapS: z.number().min(0).max(60),
+});
 
 export const STICK_SPEEDS = ['slow', 'normal', 'fast'] as const;
 
@@ -75,35 +82,57 @@ export const FocusTargetSchema = z.discriminatedUnion('on', [
 ]);
 
 /** The focus leaves what it rests on at a moment of action and has come to the next thing so long after. */
-export const RackSchema = z.strictObject({ atS: z.number().min(0).max(600), overS: z.number().min(0).max(300), to: FocusTargetSchema });
+export const RackSchema = z.strictObject({
+  atS: z.number().min(0).max(600),
+  overS: z.number().min(0).max(300),
+  to: FocusTargetSchema,
+});
 
 /** Where the lens is focused: on the subject wherever it is, at one distance, or on one thing after another. A move that racks says itself where its focus goes. */
 export const FocusSchema = z.discriminatedUnion('mode', [
   z.strictObject({ mode: z.literal('follow') }),
   z.strictObject({ mode: z.literal('fixed'), distanceM: focusDistanceM }),
-  z.strictObject({ mode: z.literal('racks'), from: FocusTargetSchema, racks: z.array(RackSchema).min(1).max(12) }).superRefine(({ racks }, context) => {
-    racks.forEach((rack, i) => {
-      if (i > 0 && rack.atS < racks[i - 1].atS + racks[i - 1].overS - 1e-9)
-        context.addIssue({ code: 'custom', path: ['racks', i, 'atS'], message: 'must not be before the rack before it has ended; start it later or shorten that one' });
-    });
-  }),
+  z
+    .strictObject({ mode: z.literal('racks'), from: FocusTargetSchema, racks: z.array(RackSchema).min(1).max(12) })
+    .superRefine(({ racks }, context) => {
+      racks.forEach((rack, i) => {
+        if (i > 0 && rack.atS < racks[i - 1].atS + racks[i - 1].overS - 1e-9)
+          context.addIssue({
+            code: 'custom',
+            path: ['racks', i, 'atS'],
+            message: 'must not be before the rack before it has ended; start it later or shorten that one',
+          });
+      });
+    }),
 ]);
 
 export const PULLERS = ['hand', 'motor', 'autofocus'] as const;
 
 /** From a moment of action on it plays at this share of life: 1 as it was, 0.25 four times slower, 2 twice as fast. Between two moments the speed changes evenly. */
-export const RampPointSchema = z.strictObject({ atS: z.number().min(0).max(600), speed: z.number().min(0.01).max(100) });
-
-/** How what was filmed is played. Without a ramp one recorded frame is shown after the other. */
-export const PlaybackSchema = z.strictObject({ reversed: z.boolean(), ramp: z.array(RampPointSchema).max(12) }).superRefine(({ ramp }, context) => {
-  ramp.forEach((point, i) => {
-    if (i > 0 && point.atS <= ramp[i - 1].atS)
-      context.addIssue({ code: 'custom', path: ['ramp', i, 'atS'], message: `must come after the moment before it (${ramp[i - 1].atS} s); put them in order of time` });
-  });
+export const RampPointSchema = z.strictObject({
+  atS: z.number().min(0).max(600),
+  speed: z.number().min(0.01).max(100),
 });
 
+/** How what was filmed is played. Without a ramp one recorded frame is shown after the other. */
+export const PlaybackSchema = z
+  .strictObject({ reversed: z.boolean(), ramp: z.array(RampPointSchema).max(12) })
+  .superRefine(({ ramp }, context) => {
+    ramp.forEach((point, i) => {
+      if (i > 0 && point.atS <= ramp[i - 1].atS)
+        context.addIssue({
+          code: 'custom',
+          path: ['ramp', i, 'atS'],
+          message: `must come after the moment before it (${ramp[i - 1].atS} s); put them in order of time`,
+        });
+    });
+  });
+
 /** Brightness of the scene as exposure value at ISO 100, and what the camera is set to. */
-export const LightSchema = z.strictObject({ ev100: z.number().min(-10).max(24), iso: z.number().min(6).max(1_000_000) });
+export const LightSchema = z.strictObject({
+  ev100: z.number().min(-10).max(24),
+  iso: z.number().min(6).max(1_000_000),
+});
 
 /** How a shot is made: everything about it but its name. */
 const plan = {
@@ -184,7 +213,10 @@ export function withLeg(shot: Shot, index: number, edit: (leg: Leg) => Leg): Sho
 /** Everything that a focus rests on, and where it is said. */
 export function focusTargets(focus: Focus): { target: FocusTarget; at: (string | number)[] }[] {
   if (focus.mode !== 'racks') return [];
-  return [{ target: focus.from, at: ['from'] }, ...focus.racks.map(({ to }, i) => ({ target: to, at: ['racks', i, 'to'] }))];
+  return [
+    { target: focus.from, at: ['from'] },
+    ...focus.racks.map(({ to }, i) => ({ target: to, at: ['racks', i, 'to'] })),
+  ];
 }
 
 /** Which move of a shot is under way at a moment of action, s: the latest that has begun. */
@@ -201,5 +233,8 @@ export function legAt(shot: Shot, tS: number): number {
 
 /** How long a shot takes to film, s: its legs one after the other, less their overlaps. */
 export function shotDurationS(shot: Shot): number {
-  return shot.then.reduce((endS, leg) => Math.max(endS, Math.max(0, endS - leg.overlapS) + leg.timing.durationS), shot.timing.durationS);
+  return shot.then.reduce(
+    (endS, leg) => Math.max(endS, Math.max(0, endS - leg.overlapS) + leg.timing.durationS),
+    shot.timing.durationS,
+  );
 }

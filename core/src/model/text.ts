@@ -12,10 +12,13 @@ export const nameText = (most: number) =>
 export const idText = z
   .string()
   .min(1)
-  .refine((id) => id.trim() !== '' && id !== '.' && id !== '..' && !/\p{Surrogate}/u.test(id), { error: 'must be more than white space or dots; give it another' });
+  .refine((id) => id.trim() !== '' && id !== '.' && id !== '..' && !/\p{Surrogate}/u.test(id), {
+    error: 'must be more than white space or dots; give it another',
+  });
 
 /** Most letters of a text from outside that a sentence repeats. */
 export const MOST_ECHOED = 80;
 
 /** A text from outside as it is repeated in a sentence: its beginning. */
-export const clipped = (text: string, most = MOST_ECHOED): string => (text.length > most ? `${text.slice(0, most - 1)}…` : text);
+export const clipped = (text: string, most = MOST_ECHOED): string =>
+  text.length > most ? `${text.slice(0, most - 1)}…` : text;

@@ -4,21 +4,31 @@ import { TimingSchema, type Timing } from './shot';
 import { mostOfPart, withTiming, type TimingPart } from './timing-parts';
 
 const PARTS: TimingPart[] = ['durationS', 'holdStartS', 'featherInS', 'featherOutS', 'holdEndS'];
-const START: Timing = { durationS: 8, holdStartS: 0.5, featherInS: 1.5, featherOutS: 1.5, holdEndS: 0.5, featherShape: 'minimumJerk' };
+const START: Timing = {
+  durationS: 8,
+  holdStartS: 0.5,
+  featherInS: 1.5,
+  featherOutS: 1.5,
+  holdEndS: 0.5,
+  featherShape: 'minimumJerk',
+};
 
 describe('a timing that is typed part by part', () => {
   it('stays in order whatever is typed within what each part may be, and the part is what was typed', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.constantFrom(...PARTS), fc.double({ min: 0, max: 1, noNaN: true })), { maxLength: 12 }), (steps) => {
-        let timing = START;
-        for (const [part, share] of steps) {
-          const least = part === 'durationS' ? 0.2 : 0;
-          const valueS = least + share * (mostOfPart(timing, part) - least);
-          timing = withTiming(timing, part, valueS);
-          expect(TimingSchema.safeParse(timing).success, JSON.stringify(timing)).toBe(true);
-          expect(timing[part]).toBe(valueS);
-        }
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...PARTS), fc.double({ min: 0, max: 1, noNaN: true })), { maxLength: 12 }),
+        (steps) => {
+          let timing = START;
+          for (const [part, share] of steps) {
+            const least = part === 'durationS' ? 0.2 : 0;
+            const valueS = least + share * (mostOfPart(timing, part) - least);
+            timing = withTiming(timing, part, valueS);
+            expect(TimingSchema.safeParse(timing).success, JSON.stringify(timing)).toBe(true);
+            expect(timing[part]).toBe(valueS);
+          }
+        },
+      ),
     );
   });
   it('a hold of three hundred seconds lengthens the whole; two of them and feathers leave no more than there is', () => {

@@ -11,7 +11,10 @@ const insideS = (timing: Timing): number => INSIDE.reduce((sum, part) => sum + t
 /** Longest that a part can be made, s: the others stay, and the whole lasts no longer than a shot may. */
 export function mostOfPart(timing: Timing, part: TimingPart): number {
   if (part === 'durationS') return MOST_S;
-  return Math.min(TimingSchema.shape[part].maxValue ?? Infinity, Math.max(timing[part], MOST_S - (insideS(timing) - timing[part])));
+  return Math.min(
+    TimingSchema.shape[part].maxValue ?? Infinity,
+    Math.max(timing[part], MOST_S - (insideS(timing) - timing[part])),
+  );
 }
 
 /** The timing with one part set; what no longer fits inside the duration lengthens it, and a shorter duration shrinks its parts alike. */

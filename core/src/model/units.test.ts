@@ -29,7 +29,9 @@ describe('lengths', () => {
   it('come back as they were written, within half an inch', () => {
     fc.assert(
       fc.property(fc.double({ min: -100, max: 100, noNaN: true }), (lengthM) => {
-        expect(Math.abs((parseLength(sayLength(lengthM, 'imperial'), 'imperial') ?? NaN) - lengthM)).toBeLessThan(0.0128);
+        expect(Math.abs((parseLength(sayLength(lengthM, 'imperial'), 'imperial') ?? NaN) - lengthM)).toBeLessThan(
+          0.0128,
+        );
         expect(Math.abs((parseLength(sayLength(lengthM, 'metric'), 'metric') ?? NaN) - lengthM)).toBeLessThan(0.0501);
       }),
     );

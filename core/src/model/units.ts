@@ -31,10 +31,12 @@ export function sayExactMass(massKg: number, units: Units): string {
 }
 
 /** The size of something on a rig as it is kept, mm: millimetres to the hundredth, or inches to the thousandth. */
-export const sayExactMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, 2)} mm` : `${trim(mm / MM_PER_INCH, 3)}″`);
+export const sayExactMm = (mm: number, units: Units): string =>
+  units === 'metric' ? `${trim(mm, 2)} mm` : `${trim(mm / MM_PER_INCH, 3)}″`;
 
 /** What somebody sets who reads a size as `sayExactMm` prints it, mm. */
-export const asPrintedMm = (mm: number, units: Units): number => (units === 'metric' ? Math.round(mm * 100) / 100 : (Math.round((mm / MM_PER_INCH) * 1000) / 1000) * MM_PER_INCH);
+export const asPrintedMm = (mm: number, units: Units): number =>
+  units === 'metric' ? Math.round(mm * 100) / 100 : (Math.round((mm / MM_PER_INCH) * 1000) / 1000) * MM_PER_INCH;
 
 /** A size that is set by hand on a motor gimbal: tenths of a millimetre, or hundredths of an inch; and what somebody sets who reads it. */
 export function handMm(mm: number, units: Units): { said: string; mm: number } {
@@ -46,7 +48,9 @@ export function handMm(mm: number, units: Units): { said: string; mm: number } {
 export function parseMm(text: string, units: Units): number | null {
   const match = /^\s*([-−]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*(mm|cm|m|in|"|″|”)?\s*$/.exec(text);
   if (!match) return null;
-  const perUnit = { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, '"': MM_PER_INCH, '″': MM_PER_INCH, '”': MM_PER_INCH }[match[2] ?? ''] ?? (units === 'metric' ? 1 : MM_PER_INCH);
+  const perUnit =
+    { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, '"': MM_PER_INCH, '″': MM_PER_INCH, '”': MM_PER_INCH }[match[2] ?? ''] ??
+    (units === 'metric' ? 1 : MM_PER_INCH);
   return Number(match[1].replace('−', '-').replace(',', '.')) * perUnit;
 }
 
@@ -63,13 +67,16 @@ export function sayMass(massKg: number, units: Units): string {
 }
 
 /** A small length in words: millimetres, or inches to the hundredth. */
-export const sayMm = (mm: number, units: Units): string => (units === 'metric' ? `${trim(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${trim(mm / MM_PER_INCH, 2)}″`);
+export const sayMm = (mm: number, units: Units): string =>
+  units === 'metric' ? `${trim(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${trim(mm / MM_PER_INCH, 2)}″`;
 
 /** Reads a typed mass in kilograms: a bare number is grams, or ounces when the person works in them; `g`, `kg`, `oz` and `lb` always work. Null when it is not a mass. */
 export function parseMass(text: string, units: Units): number | null {
   const match = /^\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*(g|kg|oz|lb)?\s*$/.exec(text);
   if (!match) return null;
-  const perUnit = { g: 0.001, kg: 1, oz: KG_PER_OUNCE, lb: 16 * KG_PER_OUNCE }[match[2] ?? ''] ?? (units === 'metric' ? 0.001 : KG_PER_OUNCE);
+  const perUnit =
+    { g: 0.001, kg: 1, oz: KG_PER_OUNCE, lb: 16 * KG_PER_OUNCE }[match[2] ?? ''] ??
+    (units === 'metric' ? 0.001 : KG_PER_OUNCE);
   return Number(match[1].replace(',', '.')) * perUnit;
 }
 
@@ -77,7 +84,8 @@ export function parseMass(text: string, units: Units): number | null {
 export function parseSpeed(text: string, units: Units): number | null {
   const match = /^\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*(m\/s|ft\/s|km\/h)?\s*$/.exec(text);
   if (!match) return null;
-  const perUnit = { 'm/s': 1, 'ft/s': M_PER_FOOT, 'km/h': 1 / 3.6 }[match[2] ?? ''] ?? (units === 'metric' ? 1 : M_PER_FOOT);
+  const perUnit =
+    { 'm/s': 1, 'ft/s': M_PER_FOOT, 'km/h': 1 / 3.6 }[match[2] ?? ''] ?? (units === 'metric' ? 1 : M_PER_FOOT);
   return Number(match[1].replace(',', '.')) * perUnit;
 }
 
@@ -91,7 +99,9 @@ export function parseLength(text: string, units: Units): number | null {
   }
   const plain = /^(-?(?:\d+\.?\d*|\.\d+))\s*(m|cm|mm|in|")?$/.exec(clean);
   if (!plain) return null;
-  const perUnit = { m: 1, cm: 0.01, mm: 0.001, in: M_PER_FOOT / 12, '"': M_PER_FOOT / 12 }[plain[2] ?? ''] ?? (units === 'metric' ? 1 : M_PER_FOOT);
+  const perUnit =
+    { m: 1, cm: 0.01, mm: 0.001, in: M_PER_FOOT / 12, '"': M_PER_FOOT / 12 }[plain[2] ?? ''] ??
+    (units === 'metric' ? 1 : M_PER_FOOT);
   return Number(plain[1]) * perUnit;
 }
 

@@ -12,7 +12,13 @@ describe('two ways to make a shot', () => {
     expect(kept.other).not.toHaveProperty('name');
   });
   it('flicks there and back without losing anything', () => {
-    expect(flicked(kept)).toMatchObject({ variant: 'A', focalLengthMm: 35, other: { focalLengthMm: 24 }, name: shot.name, id: shot.id });
+    expect(flicked(kept)).toMatchObject({
+      variant: 'A',
+      focalLengthMm: 35,
+      other: { focalLengthMm: 24 },
+      name: shot.name,
+      id: shot.id,
+    });
     expect(flicked(flicked(kept))).toEqual(kept);
     expect(flicked(shot)).toBe(shot);
   });

@@ -18,17 +18,24 @@ describe('aiming', () => {
 
   it('puts any direction that can be reached at any place in the frame', () => {
     fc.assert(
-      fc.property(num(-1, 1), num(-1, 1), num(-0.6, 0.6), num(-0.5, 0.5), num(-0.3, 0.3), (dx, dy, dz, acrossTan, upTan) => {
-        fc.pre(Math.hypot(dx, dy) > 0.5);
-        const out = { panDeg: 0, tiltDeg: 0 };
-        aimAt(dx, dy, dz, acrossTan, upTan, out);
-        const camera = new Float64Array(CAMERA_SIZE);
-        writeCamera(camera, 0, 0, 0, 0, out.panDeg, out.tiltDeg, 0, 36, 36);
-        const seen = project(camera, 0, dx, dy, dz, { u: 0, w: 0, depthM: 0 });
-        expect(seen.depthM).toBeGreaterThan(0);
-        expect(seen.u).toBeCloseTo(acrossTan, 9);
-        expect(seen.w).toBeCloseTo(upTan, 9);
-      }),
+      fc.property(
+        num(-1, 1),
+        num(-1, 1),
+        num(-0.6, 0.6),
+        num(-0.5, 0.5),
+        num(-0.3, 0.3),
+        (dx, dy, dz, acrossTan, upTan) => {
+          fc.pre(Math.hypot(dx, dy) > 0.5);
+          const out = { panDeg: 0, tiltDeg: 0 };
+          aimAt(dx, dy, dz, acrossTan, upTan, out);
+          const camera = new Float64Array(CAMERA_SIZE);
+          writeCamera(camera, 0, 0, 0, 0, out.panDeg, out.tiltDeg, 0, 36, 36);
+          const seen = project(camera, 0, dx, dy, dz, { u: 0, w: 0, depthM: 0 });
+          expect(seen.depthM).toBeGreaterThan(0);
+          expect(seen.u).toBeCloseTo(acrossTan, 9);
+          expect(seen.w).toBeCloseTo(upTan, 9);
+        },
+      ),
     );
   });
 

@@ -7,7 +7,14 @@ import { filmedBackwards } from './backwards';
 import { sampleShot } from './shown';
 
 describe('filmed backwards and played in reverse', () => {
-  const timing = { durationS: 6, holdStartS: 0.25, featherInS: 0.5, featherOutS: 2, holdEndS: 1.5, featherShape: 'minimumJerk' as const };
+  const timing = {
+    durationS: 6,
+    holdStartS: 0.25,
+    featherInS: 0.5,
+    featherOutS: 2,
+    holdEndS: 1.5,
+    featherShape: 'minimumJerk' as const,
+  };
   const shown = (shoot: Parameters<typeof setupOf>[0], shot: Shot) => sampleShot(setupOf(shoot, shot));
   it('is the same picture, row by row, with its holds and feathers, ramped or not', () => {
     fc.assert(
@@ -20,7 +27,9 @@ describe('filmed backwards and played in reverse', () => {
         const [there, back] = [shown(shoot, shot), shown(shoot, other)];
         expect(back.count).toBe(there.count);
         for (let row = 0; row < there.count; row += 1) {
-          expect(Math.hypot(back.xM[row] - there.xM[row], back.yM[row] - there.yM[row], back.zM[row] - there.zM[row])).toBeLessThan(0.003);
+          expect(
+            Math.hypot(back.xM[row] - there.xM[row], back.yM[row] - there.yM[row], back.zM[row] - there.zM[row]),
+          ).toBeLessThan(0.003);
           const turn = back.panDeg[row] - there.panDeg[row];
           expect(Math.abs(turn - 360 * Math.round(turn / 360))).toBeLessThan(0.1);
         }
@@ -29,7 +38,10 @@ describe('filmed backwards and played in reverse', () => {
     );
   });
   it('is another picture of a chain, and of somebody who walks: none', () => {
-    const { shoot } = filmed(usual('slide'), { timing, then: [{ move: usual('pan'), timing, backwards: false, overlapS: 0 }] });
+    const { shoot } = filmed(usual('slide'), {
+      timing,
+      then: [{ move: usual('pan'), timing, backwards: false, overlapS: 0 }],
+    });
     expect(filmedBackwards(shoot.shots[0])).toBeNull();
     expect(filmedBackwards(filmed(usual('slide'), {}, true).shoot.shots[0])).toBeNull();
   });

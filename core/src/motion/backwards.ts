@@ -13,7 +13,16 @@ export function filmedBackwards(shot: Shot): Shot | null {
   return {
     ...shot,
     backwards: !shot.backwards,
-    timing: { ...timing, holdStartS: timing.holdEndS, holdEndS: timing.holdStartS, featherInS: timing.featherOutS, featherOutS: timing.featherInS },
-    playback: { reversed: !playback.reversed, ramp: [...playback.ramp].reverse().map(({ atS, speed }) => ({ atS: mirroredS(atS), speed })) },
+    timing: {
+      ...timing,
+      holdStartS: timing.holdEndS,
+      holdEndS: timing.holdStartS,
+      featherInS: timing.featherOutS,
+      featherOutS: timing.featherInS,
+    },
+    playback: {
+      reversed: !playback.reversed,
+      ramp: [...playback.ramp].reverse().map(({ atS, speed }) => ({ atS: mirroredS(atS), speed })),
+    },
   };
 }

@@ -28,7 +28,8 @@ describe('a walking body', () => {
     expect(peakToPeak(panDeg)).toBeGreaterThan(0.1);
   });
   it('bobs less with bent knees, more at a run, and not at all on a tripod', () => {
-    const bob = (gait: string, rig: string) => peakToPeak(bodyMotion(gaitOf(gait), rigOf(rig), 5, steady(1.4), 60).bobM);
+    const bob = (gait: string, rig: string) =>
+      peakToPeak(bodyMotion(gaitOf(gait), rigOf(rig), 5, steady(1.4), 60).bobM);
     expect(bob('knees', 'gimbal')).toBeLessThan(bob('walk', 'gimbal') / 2);
     expect(bob('run', 'hand')).toBeGreaterThan(bob('board', 'hand'));
     expect(bob('walk', 'tripod')).toBe(0);
@@ -45,7 +46,8 @@ describe('a walking body', () => {
   it('is the same for the same seed and another for another', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 999_999 }), (seed) => {
-        const run = (s: number) => Array.from(bodyMotion(gaitOf('walk'), rigOf('hand'), s, steady(1), 60).panDeg.slice(0, 50));
+        const run = (s: number) =>
+          Array.from(bodyMotion(gaitOf('walk'), rigOf('hand'), s, steady(1), 60).panDeg.slice(0, 50));
         expect(run(seed)).toEqual(run(seed));
         expect(run(seed)).not.toEqual(run((seed + 1) % 1_000_000));
       }),
@@ -66,9 +68,19 @@ describe('the body in the picture', () => {
     expect(peakToPeak(samples.zM)).toBeLessThan(1e-9);
   });
   it('tilts the horizon of a head that is free on all axes, later by its smoothing', () => {
-    const aim = { mode: 'allFollow' as const, place: { u: 0, v: 0 }, smoothingS: 0.2, deadBandDeg: 0, rateMaxDegps: 360 };
+    const aim = {
+      mode: 'allFollow' as const,
+      place: { u: 0, v: 0 },
+      smoothingS: 0.2,
+      deadBandDeg: 0,
+      rateMaxDegps: 360,
+    };
     const free = filmed(usual('push'), { rigId: 'rig-gimbal', gaitId: 'gait-walk', aim });
-    const kept = filmed(usual('push'), { rigId: 'rig-gimbal', gaitId: 'gait-walk', aim: { ...aim, mode: 'panTiltFollow' } });
+    const kept = filmed(usual('push'), {
+      rigId: 'rig-gimbal',
+      gaitId: 'gait-walk',
+      aim: { ...aim, mode: 'panTiltFollow' },
+    });
     expect(peakToPeak(free.samples.rollDeg)).toBeGreaterThan(0.3);
     expect(peakToPeak(kept.samples.rollDeg)).toBe(0);
   });

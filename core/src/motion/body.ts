@@ -61,7 +61,14 @@ function wavesAt(rows: readonly Wave[], tS: number): number {
 export function bodyMotion(gait: Gait, rig: Rig, seed: number, speedMps: Float64Array, rateHz: number): BodyMotion {
   const count = speedMps.length;
   const column = () => new Float64Array(count);
-  const body: BodyMotion = { swayM: column(), bobM: column(), panDeg: column(), tiltDeg: column(), rollDeg: column(), leanDeg: column() };
+  const body: BodyMotion = {
+    swayM: column(),
+    bobM: column(),
+    panDeg: column(),
+    tiltDeg: column(),
+    rollDeg: column(),
+    leanDeg: column(),
+  };
   const next = seeded(seed * 7919 + 17);
   const phase = 2 * Math.PI * next();
   const uneven = waves(next).slice(0, WAVES_PER_BAND);

@@ -12,12 +12,16 @@ describe('columns', () => {
   });
   it('smoothing stays between the least and the most', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: -9, max: 9, noNaN: true }), { minLength: 1 }), fc.integer({ min: 1, max: 20 }), (values, window) => {
-        for (const value of smoothed(Float64Array.from(values), window)) {
-          expect(value).toBeGreaterThanOrEqual(Math.min(...values) - 1e-9);
-          expect(value).toBeLessThanOrEqual(Math.max(...values) + 1e-9);
-        }
-      }),
+      fc.property(
+        fc.array(fc.double({ min: -9, max: 9, noNaN: true }), { minLength: 1 }),
+        fc.integer({ min: 1, max: 20 }),
+        (values, window) => {
+          for (const value of smoothed(Float64Array.from(values), window)) {
+            expect(value).toBeGreaterThanOrEqual(Math.min(...values) - 1e-9);
+            expect(value).toBeLessThanOrEqual(Math.max(...values) + 1e-9);
+          }
+        },
+      ),
     );
   });
   it('find the largest and where something holds', () => {

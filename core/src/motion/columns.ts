@@ -28,7 +28,9 @@ export function smoothed(column: Float64Array, windowRows: number): Float64Array
 /** The largest number of a column between two rows (both included); null when there is none. */
 export function largest(column: Float64Array, from = 0, to = column.length - 1): At | null {
   let found: At | null = null;
-  for (let row = from; row <= to; row += 1) if (!Number.isNaN(column[row]) && (found === null || column[row] > found.value)) found = { value: column[row], row };
+  for (let row = from; row <= to; row += 1)
+    if (!Number.isNaN(column[row]) && (found === null || column[row] > found.value))
+      found = { value: column[row], row };
   return found;
 }
 

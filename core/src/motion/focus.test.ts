@@ -3,7 +3,14 @@ import { FocusSchema, type Leg } from '../model/shot';
 import { fastestPull } from '../screen/focus-pull';
 import { filmed, usual } from '../testing/filmed';
 
-const timing = { durationS: 4, holdStartS: 1, featherInS: 1, featherOutS: 1, holdEndS: 1, featherShape: 'minimumJerk' as const };
+const timing = {
+  durationS: 4,
+  holdStartS: 1,
+  featherInS: 1,
+  featherOutS: 1,
+  holdEndS: 1,
+  featherShape: 'minimumJerk' as const,
+};
 const rack = { ...usual('rackFocus'), fromPieceId: 'post', toPieceId: 'back' };
 
 describe('focus', () => {
@@ -15,7 +22,9 @@ describe('focus', () => {
     const { samples, last, shoot } = filmed(rack, { timing });
     const to = (id: string) => {
       const piece = shoot.site.pieces.find((row) => row.id === id);
-      return piece ? Math.hypot(piece.xM - samples.xM[0], piece.yM - samples.yM[0], piece.zM + piece.heightM / 2 - samples.zM[0]) : NaN;
+      return piece
+        ? Math.hypot(piece.xM - samples.xM[0], piece.yM - samples.yM[0], piece.zM + piece.heightM / 2 - samples.zM[0])
+        : NaN;
     };
     expect(samples.focusDistanceM[0]).toBeCloseTo(to('post'), 9);
     expect(samples.focusDistanceM[last]).toBeCloseTo(to('back'), 9);
@@ -29,7 +38,9 @@ describe('focus', () => {
   it('passes softly to the subject when the next move follows it', () => {
     const then: Leg = { move: usual('push'), timing, backwards: false, overlapS: 0 };
     const { samples, last } = filmed(rack, { timing, then: [then], captureRateHz: 60, frameRateHz: 60 });
-    const steps = Array.from(samples.focusDistanceM.slice(1), (m, i) => Math.abs(1 / m - 1 / samples.focusDistanceM[i]));
+    const steps = Array.from(samples.focusDistanceM.slice(1), (m, i) =>
+      Math.abs(1 / m - 1 / samples.focusDistanceM[i]),
+    );
     expect(Math.max(...steps)).toBeLessThan(0.01);
     expect(samples.focusDistanceM[last]).toBeCloseTo(samples.subjectDistanceM[last], 9);
   });
@@ -51,7 +62,10 @@ describe('a focus that goes from one thing to another', () => {
     const pull = fastestPull(film.samples, film.setup.lens);
     const longer = Math.max(Math.abs(1 / at(2) - 1), Math.abs(1 / at(4) - 1 / at(3)) / 0.5);
     expect(pull?.dioptresPerS).toBeCloseTo(1.875 * longer, 1);
-    expect(pull?.ringDegps).toBeCloseTo((pull?.dioptresPerS ?? 0) * film.setup.lens.ringDeg * film.setup.lens.closestFocusM, 9);
+    expect(pull?.ringDegps).toBeCloseTo(
+      (pull?.dioptresPerS ?? 0) * film.setup.lens.ringDeg * film.setup.lens.closestFocusM,
+      9,
+    );
   });
   it('may not begin before the last one has ended', () => {
     const { success, error } = FocusSchema.safeParse({ ...racks, racks: [racks.racks[1], racks.racks[0]] });
@@ -62,7 +76,10 @@ describe('a focus that goes from one thing to another', () => {
 
 describe('zoom', () => {
   it('changes by the same share each moment', () => {
-    const { samples } = filmed(usual('zoom'), { lensId: 'lens-fern-2470', timing: { ...timing, holdStartS: 0, holdEndS: 0, featherInS: 0, featherOutS: 0 } });
+    const { samples } = filmed(usual('zoom'), {
+      lensId: 'lens-fern-2470',
+      timing: { ...timing, holdStartS: 0, holdEndS: 0, featherInS: 0, featherOutS: 0 },
+    });
     const shares = Array.from(samples.focalLengthMm.slice(1), (mm, i) => mm / samples.focalLengthMm[i]);
     expect(Math.max(...shares) - Math.min(...shares)).toBeLessThan(1e-9);
     expect(shares[0]).toBeGreaterThan(1);

@@ -19,7 +19,10 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
     const at = new Float64Array(3);
     return (tS: number, place: Float64Array) => {
       walk(tS, at);
-      return Math.max(LEAST_FOCUS_M, Math.hypot(at[0] - place[0], at[1] - place[1], at[2] + piece.heightM / 2 - place[2]));
+      return Math.max(
+        LEAST_FOCUS_M,
+        Math.hypot(at[0] - place[0], at[1] - place[1], at[2] + piece.heightM / 2 - place[2]),
+      );
     };
   };
   const racks = motion.legs.map(({ recipe, move }) => {
@@ -47,7 +50,10 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
 }
 
 /** The shot's own plan for the focus. Racks are feathered, and go evenly in dioptres between where both ends are at the moment. */
-function planned(focus: Focus, distanceTo: (pieceId: string) => ((tS: number, place: Float64Array) => number) | null): FocusAt {
+function planned(
+  focus: Focus,
+  distanceTo: (pieceId: string) => ((tS: number, place: Float64Array) => number) | null,
+): FocusAt {
   if (focus.mode === 'follow') return (_tS, _place, subjectDistanceM) => subjectDistanceM;
   if (focus.mode === 'fixed') return () => focus.distanceM;
   const dioptresOf = (target: FocusTarget): FocusAt => {
@@ -61,7 +67,8 @@ function planned(focus: Focus, distanceTo: (pieceId: string) => ((tS: number, pl
     let dioptres = first(tS, place, subjectDistanceM);
     for (const { atS, overS, to } of racks) {
       if (tS <= atS) break;
-      dioptres += (to(tS, place, subjectDistanceM) - dioptres) * eased(overS === 0 ? 1 : Math.min(1, (tS - atS) / overS));
+      dioptres +=
+        (to(tS, place, subjectDistanceM) - dioptres) * eased(overS === 0 ? 1 : Math.min(1, (tS - atS) / overS));
     }
     return 1 / dioptres;
   };

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { DAMPING, followed } from './follow';
 
 const LOOSE = { deadBandDeg: 0, rateMaxDegps: 1000 };
-const step = (count: number, at: number, deg: number) => Float64Array.from({ length: count }, (_, i) => (i >= at ? deg : 0));
+const step = (count: number, at: number, deg: number) =>
+  Float64Array.from({ length: count }, (_, i) => (i >= at ? deg : 0));
 
 describe('a head that follows', () => {
   // Second-order step response, any control-engineering text: 1 − e^(−ζωt) (cos ω_d t + ζ/√(1−ζ²) sin ω_d t).
@@ -16,7 +17,13 @@ describe('a head that follows', () => {
       const worst = Math.max(
         ...Array.from(x, (deg, i) => {
           const t = Math.max(0, (i - 2.5) / rateHz);
-          const exact = i < 3 ? 0 : 10 * (1 - Math.exp(-DAMPING * omega * t) * (Math.cos(damped * t) + (DAMPING / Math.sqrt(1 - DAMPING ** 2)) * Math.sin(damped * t)));
+          const exact =
+            i < 3
+              ? 0
+              : 10 *
+                (1 -
+                  Math.exp(-DAMPING * omega * t) *
+                    (Math.cos(damped * t) + (DAMPING / Math.sqrt(1 - DAMPING ** 2)) * Math.sin(damped * t)));
           return i < 3 ? 0 : Math.abs(deg - exact);
         }),
       );

@@ -20,7 +20,11 @@ const FINE_STEP_S = 1 / 240;
  * turn is followed by just the smoothing time, then the speed limit. Between rows the direction runs straight, for which
  * each step is exact (closed-form solution for a ramp, any control-engineering text). Starts on the direction, turning as it does.
  */
-export function followed(direction: Float64Array, rateHz: number, { smoothingS, deadBandDeg, rateMaxDegps }: Following): Float64Array {
+export function followed(
+  direction: Float64Array,
+  rateHz: number,
+  { smoothingS, deadBandDeg, rateMaxDegps }: Following,
+): Float64Array {
   const count = direction.length;
   const out = new Float64Array(count);
   if (count === 0) return out;
@@ -35,7 +39,10 @@ export function followed(direction: Float64Array, rateHz: number, { smoothingS, 
   const mostDeg = rateMaxDegps * h;
   let commanded = direction[0];
   let x = direction[0];
-  let v = count > 1 && deadBandDeg === 0 ? Math.min(rateMaxDegps, Math.max(-rateMaxDegps, (direction[1] - direction[0]) * rateHz)) : 0;
+  let v =
+    count > 1 && deadBandDeg === 0
+      ? Math.min(rateMaxDegps, Math.max(-rateMaxDegps, (direction[1] - direction[0]) * rateHz))
+      : 0;
   out[0] = x;
   for (let i = 1; i < count; i += 1) {
     for (let k = 1; k <= steps; k += 1) {

@@ -5,9 +5,23 @@ import { AROUND } from '../testing/shoots';
 import { handlesOf, motionOf, subjectInOf } from './legs';
 import { givenByTheLegBefore } from './moves';
 
-const TIMING = { durationS: 4, holdStartS: 0.5, featherInS: 1, featherOutS: 1, holdEndS: 0.5, featherShape: 'minimumJerk' as const };
-const leg = (move: Leg['move'], more: Partial<Leg> = {}): Leg => ({ move, timing: TIMING, backwards: false, overlapS: 0, ...more });
-const chain = (...legs: Leg[]) => filmed(legs[0].move, { timing: legs[0].timing, backwards: legs[0].backwards, then: legs.slice(1) });
+const TIMING = {
+  durationS: 4,
+  holdStartS: 0.5,
+  featherInS: 1,
+  featherOutS: 1,
+  holdEndS: 0.5,
+  featherShape: 'minimumJerk' as const,
+};
+const leg = (move: Leg['move'], more: Partial<Leg> = {}): Leg => ({
+  move,
+  timing: TIMING,
+  backwards: false,
+  overlapS: 0,
+  ...more,
+});
+const chain = (...legs: Leg[]) =>
+  filmed(legs[0].move, { timing: legs[0].timing, backwards: legs[0].backwards, then: legs.slice(1) });
 const place = (film: ReturnType<typeof filmed>, tS: number) => {
   const out = new Float64Array(3);
   film.motion.placeAt(tS, out);
@@ -32,7 +46,10 @@ describe('the legs of a shot', () => {
     expect(withLeg(shot, 0, (row) => ({ ...row, backwards: true })).backwards).toBe(true);
   });
   it('a push after a slide begins on the slide’s end and takes its bearing from there', () => {
-    const film = chain(leg({ ...usual('slide'), bearingDeg: 180, travelM: 4 }), leg({ kind: 'push', ...AROUND, fromDistanceM: 50, toDistanceM: 2, bearingDeg: 10 }));
+    const film = chain(
+      leg({ ...usual('slide'), bearingDeg: 180, travelM: 4 }),
+      leg({ kind: 'push', ...AROUND, fromDistanceM: 50, toDistanceM: 2, bearingDeg: 10 }),
+    );
     const [, push] = film.motion.legs;
     expect(push.move).toMatchObject({ kind: 'push', toDistanceM: 2 });
     const end = place(film, 4);
@@ -98,7 +115,11 @@ describe('when the subject ought to be in the frame', () => {
 
 describe('a companion that joins and leaves', () => {
   it('falls in with the walker softly, and stays when its leg is over', () => {
-    const film = filmed(usual('still'), { timing: { ...TIMING, durationS: 2 }, then: [leg(usual('alongside')), leg(usual('still'))] }, true);
+    const film = filmed(
+      usual('still'),
+      { timing: { ...TIMING, durationS: 2 }, then: [leg(usual('alongside')), leg(usual('still'))] },
+      true,
+    );
     const speed = (tS: number) => {
       const [a, b] = [place(film, tS - 0.02), place(film, tS + 0.02)];
       return Math.hypot(b[0] - a[0], b[1] - a[1]) / 0.04;

@@ -65,7 +65,10 @@ const LOOK_OVER_S = 1;
 export function motionOf(setup: Setup): ShotMotion {
   const { shot, pieces, subject } = setup;
   const walk = subject ? placeOverTime(shot.walks, subject.id, subject) : null;
-  const headingAt = headingOf(shot.walks.find((row) => row.pieceId === subject?.id)?.points ?? [], subject?.headingDeg ?? 0);
+  const headingAt = headingOf(
+    shot.walks.find((row) => row.pieceId === subject?.id)?.points ?? [],
+    subject?.headingDeg ?? 0,
+  );
   const ground = groundPieces(pieces);
   const subjectHalfM = subject ? Math.max(subject.lengthM, subject.depthM) / 2 : 0.25;
   const rows = legsOf(shot);
@@ -79,7 +82,11 @@ export function motionOf(setup: Setup): ShotMotion {
     const { pivotEastM, pivotNorthM } = leg.move;
     const base = new Float64Array(3);
     walk?.(k === 0 ? 0 : pace.startS, base);
-    const pivot = { xM: base[0] + pivotEastM, yM: base[1] + pivotNorthM, zM: walk ? base[2] : groundHeightM(ground, base[0] + pivotEastM, base[1] + pivotNorthM) };
+    const pivot = {
+      xM: base[0] + pivotEastM,
+      yM: base[1] + pivotNorthM,
+      zM: walk ? base[2] : groundHeightM(ground, base[0] + pivotEastM, base[1] + pivotNorthM),
+    };
     const subjectAt: WalkAt =
       walk ??
       ((_tS, out, offset = 0) => {
@@ -90,7 +97,9 @@ export function motionOf(setup: Setup): ShotMotion {
     const stage: Stage = { pivot, subjectAt, headingAt, subjectHeightM: subject?.heightM ?? 1.7, subjectHalfM };
     const recipe = recipeOf(leg.move);
     const joined = k > 0 && !leg.backwards;
-    const move = joined ? recipe.continueFrom(leg.move, { xM: reached[0], yM: reached[1], zM: reached[2] }, stage) : leg.move;
+    const move = joined
+      ? recipe.continueFrom(leg.move, { xM: reached[0], yM: reached[1], zM: reached[2] }, stage)
+      : leg.move;
     const shareAt = leg.backwards ? (tS: number) => 1 - pace.at(tS) : pace.at;
     const isLast = k === rows.length - 1;
     const track = recipe.track(move, stage);
@@ -104,7 +113,8 @@ export function motionOf(setup: Setup): ShotMotion {
       pace,
       fromS,
       toS,
-      lookFromS: fromS + Math.min(leg.timing.durationS, Math.max(LOOK_OVER_S, leg.timing.holdStartS + leg.timing.featherInS)),
+      lookFromS:
+        fromS + Math.min(leg.timing.durationS, Math.max(LOOK_OVER_S, leg.timing.holdStartS + leg.timing.featherInS)),
       shareAt,
       momentAt,
       began: placeOf({ track, shareAt, momentAt }, k === 0 ? 0 : pace.startS),
@@ -134,7 +144,13 @@ export function motionOf(setup: Setup): ShotMotion {
 const here = new Float64Array(3);
 
 /** The first leg gives the place, each later one adds how far it has come from its own beginning. */
-function addLeg({ track, shareAt, momentAt, pace, began, came }: LegMotion, k: number, tS: number, out: Float64Array, offset: number): void {
+function addLeg(
+  { track, shareAt, momentAt, pace, began, came }: LegMotion,
+  k: number,
+  tS: number,
+  out: Float64Array,
+  offset: number,
+): void {
   if (k === 0) {
     track.write(shareAt(tS), momentAt(Number.isFinite(tS) ? tS : pace.endS), out, offset);
     return;
@@ -146,7 +162,10 @@ function addLeg({ track, shareAt, momentAt, pace, began, came }: LegMotion, k: n
 }
 
 /** Where a leg's own track is at a moment. */
-function placeOf({ track, shareAt, momentAt }: Pick<LegMotion, 'track' | 'shareAt' | 'momentAt'>, tS: number): Float64Array {
+function placeOf(
+  { track, shareAt, momentAt }: Pick<LegMotion, 'track' | 'shareAt' | 'momentAt'>,
+  tS: number,
+): Float64Array {
   const at = new Float64Array(3);
   track.write(shareAt(tS), momentAt(tS), at);
   return at;
@@ -169,7 +188,10 @@ function momentOf(startS: number, endS: number, { timing }: Leg): (tS: number) =
 }
 
 /** The points of a leg that can be taken hold of, where they are on the site. A leg that goes on from another has no start of its own. */
-export function handlesOf({ recipe, move, stage, track, shareAt, momentAt, pace }: LegMotion, isFirst: boolean): Handle[] {
+export function handlesOf(
+  { recipe, move, stage, track, shareAt, momentAt, pace }: LegMotion,
+  isFirst: boolean,
+): Handle[] {
   if (recipe.grips) return recipe.grips(move, stage);
   const at = new Float64Array(3);
   const handle = (id: string, label: string, tS: number): Handle => {
@@ -179,13 +201,18 @@ export function handlesOf({ recipe, move, stage, track, shareAt, momentAt, pace 
   const backwards = shareAt(-Infinity) === 1;
   const [first, last] = backwards ? [pace.endS, pace.startS] : [pace.startS, pace.endS];
   return [
-    ...(isFirst || backwards ? [handle('start', recipe.ends === 'both' ? (backwards ? 'end' : 'start') : 'camera', first)] : []),
+    ...(isFirst || backwards
+      ? [handle('start', recipe.ends === 'both' ? (backwards ? 'end' : 'start') : 'camera', first)]
+      : []),
     ...(recipe.ends === 'both' ? [handle('end', backwards ? 'start' : 'end', last)] : []),
   ];
 }
 
 /** When a leg's track begins and ends, for dragging. */
-export const momentsOf = ({ pace, momentAt }: LegMotion): Moments => ({ startS: momentAt(pace.startS), endS: momentAt(pace.endS) });
+export const momentsOf = ({ pace, momentAt }: LegMotion): Moments => ({
+  startS: momentAt(pace.startS),
+  endS: momentAt(pace.endS),
+});
 
 /** When the subject ought to be in the frame: what the only leg says; what the first and last say of the ends of a chain. */
 export function subjectInOf({ legs }: ShotMotion): SubjectIn {

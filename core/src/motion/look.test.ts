@@ -3,11 +3,21 @@ import type { Aim, AimMode } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 
-const aim = (mode: AimMode, more: Partial<Aim> = {}): { aim: Aim } => ({ aim: { mode, place: { u: 0, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 720, ...more } });
+const aim = (mode: AimMode, more: Partial<Aim> = {}): { aim: Aim } => ({
+  aim: { mode, place: { u: 0, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 720, ...more },
+});
 const spread = (column: Float64Array) => Math.max(...column) - Math.min(...column);
 
 describe('the gimbal’s modes, on a camera that goes round and up', () => {
-  const round = { kind: 'helix' as const, ...AROUND, radiusM: 5, startBearingDeg: 150, sweepDeg: 60, toRadiusM: 6, toHeightM: 4 };
+  const round = {
+    kind: 'helix' as const,
+    ...AROUND,
+    radiusM: 5,
+    startBearingDeg: 150,
+    sweepDeg: 60,
+    toRadiusM: 6,
+    toHeightM: 4,
+  };
   const turned = (mode: AimMode) => {
     const { samples } = filmed(round, { ...aim(mode), gaitId: 'gait-walk', rigId: 'rig-gimbal' });
     return { pan: spread(samples.panDeg), tilt: spread(samples.tiltDeg), roll: spread(samples.rollDeg) };
@@ -33,7 +43,9 @@ describe('the gimbal’s modes, on a camera that goes round and up', () => {
   });
   it('tracking keeps the subject at a chosen place', () => {
     const film = filmed(round, aim('subject', { place: { u: -0.3, v: 0.2 } }));
-    expect(film.rows((row) => Math.abs(film.subject.u[row] + 0.3) < 1e-9 && Math.abs(film.subject.v[row] - 0.2) < 1e-9)).toBe(true);
+    expect(
+      film.rows((row) => Math.abs(film.subject.u[row] + 0.3) < 1e-9 && Math.abs(film.subject.v[row] - 0.2) < 1e-9),
+    ).toBe(true);
   });
 });
 
@@ -52,7 +64,14 @@ describe('lag in the picture', () => {
   it('slows a whip to what the motors give', () => {
     const { samples } = filmed(usual('whipPan'), {
       ...aim('subject', { rateMaxDegps: 60 }),
-      timing: { durationS: 4, holdStartS: 1.8, holdEndS: 1.8, featherInS: 0.15, featherOutS: 0.2, featherShape: 'minimumJerk' },
+      timing: {
+        durationS: 4,
+        holdStartS: 1.8,
+        holdEndS: 1.8,
+        featherInS: 0.15,
+        featherOutS: 0.2,
+        featherShape: 'minimumJerk',
+      },
     });
     const rates = Array.from(samples.panDeg.slice(1), (deg, i) => (deg - samples.panDeg[i]) * samples.captureRateHz);
     expect(Math.max(...rates)).toBeCloseTo(60, 6);
@@ -85,9 +104,27 @@ describe('a drawn path’s own looks', () => {
 });
 
 describe('without a subject', () => {
-  it.each(['slide', 'orbit', 'jib', 'follow', 'overheadSpin', 'dollyZoom', 'rackFocus', 'free', 'backAwayReveal'] as const)('%s goes by its pivot, in whole numbers', (kind) => {
+  it.each([
+    'slide',
+    'orbit',
+    'jib',
+    'follow',
+    'overheadSpin',
+    'dollyZoom',
+    'rackFocus',
+    'free',
+    'backAwayReveal',
+  ] as const)('%s goes by its pivot, in whole numbers', (kind) => {
     const { samples } = filmed(usual(kind), { subjectId: null });
-    for (const column of [samples.xM, samples.yM, samples.zM, samples.panDeg, samples.tiltDeg, samples.focalLengthMm, samples.focusDistanceM])
+    for (const column of [
+      samples.xM,
+      samples.yM,
+      samples.zM,
+      samples.panDeg,
+      samples.tiltDeg,
+      samples.focalLengthMm,
+      samples.focusDistanceM,
+    ])
       expect(column.every(Number.isFinite)).toBe(true);
     expect(samples.subjectXM.every(Number.isNaN)).toBe(true);
   });

@@ -34,7 +34,13 @@ export function middleM({ subject }: Setup, { legs }: ShotMotion): number {
   return subject ? subject.heightM / 2 : legs[0].recipe.stand(legs[0].move).heightM;
 }
 
-function legLook(setup: Setup, motion: ShotMotion, { recipe, move, leg, pace, shareAt, stage }: LegMotion, frameWidthMm: number, frameHeightMm: number): LookAt {
+function legLook(
+  setup: Setup,
+  motion: ShotMotion,
+  { recipe, move, leg, pace, shareAt, stage }: LegMotion,
+  frameWidthMm: number,
+  frameHeightMm: number,
+): LookAt {
   const { mode, place: where } = setup.shot.aim;
   const rule = recipe.aim(move);
   const upM = middleM(setup, motion);
@@ -60,7 +66,14 @@ function legLook(setup: Setup, motion: ShotMotion, { recipe, move, leg, pace, sh
   };
   unroll(0);
   const towards = (eye: Float64Array, at: Float64Array, heightM: number, focalLengthMm: number) =>
-    aimAt(at[0] - eye[0], at[1] - eye[1], at[2] + heightM - eye[2], (level.u * frameWidthMm) / focalLengthMm, (level.w * frameWidthMm) / focalLengthMm, aim);
+    aimAt(
+      at[0] - eye[0],
+      at[1] - eye[1],
+      at[2] + heightM - eye[2],
+      (level.u * frameWidthMm) / focalLengthMm,
+      (level.w * frameWidthMm) / focalLengthMm,
+      aim,
+    );
 
   const timeOf = (share: number) => pace.startS + (leg.backwards ? 1 - share : share) * (pace.endS - pace.startS);
   const heldFrom = (share: number) => {
@@ -70,7 +83,8 @@ function legLook(setup: Setup, motion: ShotMotion, { recipe, move, leg, pace, sh
     motion.subjectAt?.(timeOf(share), at);
     return { eye, at: Float64Array.from(base(at)) };
   };
-  const held = rule.base === 'locked' ? heldFrom(rule.at) : rule.base === 'asked' && mode === 'locked' ? heldFrom(0.5) : null;
+  const held =
+    rule.base === 'locked' ? heldFrom(rule.at) : rule.base === 'asked' && mode === 'locked' ? heldFrom(0.5) : null;
   const heldTilt = rule.base === 'asked' && mode === 'panFollow' ? heldFrom(leg.backwards ? 1 : 0) : null;
   const pivotPoint = Float64Array.of(stage.pivot.xM, stage.pivot.yM, stage.pivot.zM);
 

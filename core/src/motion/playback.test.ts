@@ -6,11 +6,23 @@ import { filmed, usual } from '../testing/filmed';
 import { lengthOnScreenS, playingOf } from './playback';
 import { mostRepeats, rowAt } from './shown';
 
-const plain = { captureRateHz: 120, frameRateHz: 24, playback: { reversed: false, ramp: [] as { atS: number; speed: number }[] } };
-const ramped = (ramp: { atS: number; speed: number }[], reversed = false) => ({ ...plain, playback: { reversed, ramp } });
+const plain = {
+  captureRateHz: 120,
+  frameRateHz: 24,
+  playback: { reversed: false, ramp: [] as { atS: number; speed: number }[] },
+};
+const ramped = (ramp: { atS: number; speed: number }[], reversed = false) => ({
+  ...plain,
+  playback: { reversed, ramp },
+});
 const anyRamp = fc
   .array(fc.record({ gapS: num(0.1, 4), speed: num(0.05, 8) }), { maxLength: 5 })
-  .map((rows) => rows.reduce<{ atS: number; speed: number }[]>((ramp, { gapS, speed }) => [...ramp, { atS: (ramp[ramp.length - 1]?.atS ?? -0.1) + gapS, speed }], []));
+  .map((rows) =>
+    rows.reduce<{ atS: number; speed: number }[]>(
+      (ramp, { gapS, speed }) => [...ramp, { atS: (ramp[ramp.length - 1]?.atS ?? -0.1) + gapS, speed }],
+      [],
+    ),
+  );
 
 describe('how a shot is played', () => {
   it('without a ramp takes as much longer as more frames are recorded than shown', () => {
@@ -41,7 +53,12 @@ describe('how a shot is played', () => {
     );
   });
   it('shows the same in half the time at twice the speed, and screen speeds double', () => {
-    const at = (speed: number) => filmed(usual('slide'), { captureRateHz: 24, frameRateHz: 24, playback: { reversed: false, ramp: [{ atS: 0, speed }] } });
+    const at = (speed: number) =>
+      filmed(usual('slide'), {
+        captureRateHz: 24,
+        frameRateHz: 24,
+        playback: { reversed: false, ramp: [{ atS: 0, speed }] },
+      });
     const [once, twice] = [at(1), at(2)];
     expect(lengthOnScreenS(twice.setup.shot)).toBeCloseTo(lengthOnScreenS(once.setup.shot) / 2, 9);
     const near = ({ shoot }: ReturnType<typeof at>) => {
@@ -54,11 +71,16 @@ describe('how a shot is played', () => {
     const [forth, back] = [filmed(usual('push')), filmed(usual('push'), { playback: { reversed: true, ramp: [] } })];
     expect(back.samples.subjectDistanceM[0]).toBeCloseTo(forth.samples.subjectDistanceM[forth.last], 9);
     expect(rowAt(back.samples, 0)).toBe(back.last);
-    const rig = ({ shoot }: typeof back) => readShot(shoot, shoot.shots[0]).findings.find(({ id }) => id === 'rig.speed')?.value;
+    const rig = ({ shoot }: typeof back) =>
+      readShot(shoot, shoot.shots[0]).findings.find(({ id }) => id === 'rig.speed')?.value;
     expect(rig(back)).toBe(rig(forth));
   });
   it('counts for how many frames each recorded one is shown', () => {
-    const { samples } = filmed(usual('slide'), { captureRateHz: 6, frameRateHz: 24, playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] } });
+    const { samples } = filmed(usual('slide'), {
+      captureRateHz: 6,
+      frameRateHz: 24,
+      playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] },
+    });
     expect(mostRepeats(samples)).toBeCloseTo(4, 9);
   });
 });

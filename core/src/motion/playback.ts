@@ -31,7 +31,8 @@ export const lengthOnScreenS = (shot: Shot): number => playingOf(shot, shotDurat
 /** Lays out how a shot of some seconds of action is played. Time on screen is the integral of 1 / speed over action; where the speed changes evenly that is `ln(v₁/v₀) / gain`. */
 export function playingOf(shot: Pick<Shot, 'playback' | 'captureRateHz' | 'frameRateHz'>, durationS: number): Playing {
   const { ramp, reversed } = shot.playback;
-  const speeds: readonly RampPoint[] = ramp.length > 0 ? ramp : [{ atS: 0, speed: shot.frameRateHz / shot.captureRateHz }];
+  const speeds: readonly RampPoint[] =
+    ramp.length > 0 ? ramp : [{ atS: 0, speed: shot.frameRateHz / shot.captureRateHz }];
   const stretches: Stretch[] = [];
   let shownS = 0;
   const add = (fromS: number, toS: number, from: number, to: number) => {
@@ -65,7 +66,9 @@ export function playingOf(shot: Pick<Shot, 'playback' | 'captureRateHz' | 'frame
     const doneS = Math.abs(gain) < EVEN ? inS * speed : ((Math.exp(gain * inS) - 1) * speed) / gain;
     return Math.min(durationS, fromS + doneS);
   };
-  const speedsPlayed = stretches.filter(({ fromS, toS }) => toS > fromS).flatMap(({ fromS, toS, speed, gain }) => [speed, speed + gain * (toS - fromS)]);
+  const speedsPlayed = stretches
+    .filter(({ fromS, toS }) => toS > fromS)
+    .flatMap(({ fromS, toS, speed, gain }) => [speed, speed + gain * (toS - fromS)]);
   return {
     lengthS,
     slowest: Math.min(...speedsPlayed, speedsPlayed.length === 0 ? speeds[0].speed : Infinity),

@@ -27,35 +27,48 @@ describe('rows', () => {
 describe('aim', () => {
   it('keeps the subject’s middle at its place in every frame, by three.js too', () => {
     fc.assert(
-      fc.property(num(-0.4, 0.4), num(-0.3, 0.3), num(0.3, 4), num(-170, 170), num(16, 85), (u, v, heightM, sweepDeg, focalLengthMm) => {
-        const setup = plainSetup(
-          moved({ kind: 'arc', ...AROUND, heightM, radiusM: 5, startBearingDeg: 150, sweepDeg }, { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u, v } }, focalLengthMm }),
-        );
-        const samples = sampleShot(setup);
-        for (const i of [0, 90, samples.count - 1]) {
-          const camera = threeCamera({
-            xM: samples.xM[i],
-            yM: samples.yM[i],
-            zM: samples.zM[i],
-            panDeg: samples.panDeg[i],
-            tiltDeg: samples.tiltDeg[i],
-            rollDeg: 0,
-            focalLengthMm,
-            frameWidthMm: samples.frameWidthMm,
-            frameHeightMm: samples.frameHeightMm,
-          });
-          const seen = threeProject(camera, 0, 0, 0.85);
-          expect(seen.u).toBeCloseTo(u, 9);
-          expect((seen.w * samples.frameWidthMm) / samples.frameHeightMm).toBeCloseTo(v, 9);
-        }
-      }),
+      fc.property(
+        num(-0.4, 0.4),
+        num(-0.3, 0.3),
+        num(0.3, 4),
+        num(-170, 170),
+        num(16, 85),
+        (u, v, heightM, sweepDeg, focalLengthMm) => {
+          const setup = plainSetup(
+            moved(
+              { kind: 'arc', ...AROUND, heightM, radiusM: 5, startBearingDeg: 150, sweepDeg },
+              { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u, v } }, focalLengthMm },
+            ),
+          );
+          const samples = sampleShot(setup);
+          for (const i of [0, 90, samples.count - 1]) {
+            const camera = threeCamera({
+              xM: samples.xM[i],
+              yM: samples.yM[i],
+              zM: samples.zM[i],
+              panDeg: samples.panDeg[i],
+              tiltDeg: samples.tiltDeg[i],
+              rollDeg: 0,
+              focalLengthMm,
+              frameWidthMm: samples.frameWidthMm,
+              frameHeightMm: samples.frameHeightMm,
+            });
+            const seen = threeProject(camera, 0, 0, 0.85);
+            expect(seen.u).toBeCloseTo(u, 9);
+            expect((seen.w * samples.frameWidthMm) / samples.frameHeightMm).toBeCloseTo(v, 9);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });
   it('unwraps pan: a full orbit turns by 360°, never by a jump', () => {
-    const samples = sampleShot(plainSetup(moved({ kind: 'arc', ...AROUND, radiusM: 5, startBearingDeg: 150, sweepDeg: 360 })));
+    const samples = sampleShot(
+      plainSetup(moved({ kind: 'arc', ...AROUND, radiusM: 5, startBearingDeg: 150, sweepDeg: 360 })),
+    );
     expect(samples.panDeg[samples.count - 1] - samples.panDeg[0]).toBeCloseTo(360, 6);
-    for (let i = 1; i < samples.count; i += 1) expect(Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])).toBeLessThan(5);
+    for (let i = 1; i < samples.count; i += 1)
+      expect(Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])).toBeLessThan(5);
   });
   it('locked never turns and has the subject in place halfway', () => {
     const setup = plainSetup((shot) => ({ ...shot, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.1, v: 0 } } }));
@@ -68,7 +81,8 @@ describe('aim', () => {
   });
 });
 
-const dolly = (from: number, to: number, more: Partial<Shot> = {}) => moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: from, toDistanceM: to, bearingDeg: 200 }, more);
+const dolly = (from: number, to: number, more: Partial<Shot> = {}) =>
+  moved({ kind: 'dollyZoom', ...HELD, ...AROUND, fromDistanceM: from, toDistanceM: to, bearingDeg: 200 }, more);
 
 describe('dolly zoom', () => {
   it('holds the subject’s height at every sample, wherever the subject sits in the frame', () => {
@@ -92,7 +106,12 @@ describe('dolly zoom', () => {
   });
   it('needs f₀ d / d₀ when the camera is level with the subject’s middle', () => {
     const samples = sampleShot({
-      ...plainSetup(moved({ kind: 'dollyZoom', ...HELD, ...AROUND, heightM: 0.85, fromDistanceM: 3, toDistanceM: 6, bearingDeg: 180 }, { focalLengthMm: 30 })),
+      ...plainSetup(
+        moved(
+          { kind: 'dollyZoom', ...HELD, ...AROUND, heightM: 0.85, fromDistanceM: 3, toDistanceM: 6, bearingDeg: 180 },
+          { focalLengthMm: 30 },
+        ),
+      ),
       lens: widest,
     });
     expect(samples.focalLengthMm[samples.count - 1]).toBeCloseTo(60, 6);
@@ -123,12 +142,27 @@ describe('dolly zoom', () => {
 });
 
 describe('invariants', () => {
-  const arc = (sweepDeg: number, startBearingDeg: number, radiusM: number, heightM: number) => ({ kind: 'arc' as const, ...AROUND, heightM, radiusM, startBearingDeg, sweepDeg });
+  const arc = (sweepDeg: number, startBearingDeg: number, radiusM: number, heightM: number) => ({
+    kind: 'arc' as const,
+    ...AROUND,
+    heightM,
+    radiusM,
+    startBearingDeg,
+    sweepDeg,
+  });
   it('mirroring the site and the move mirrors the picture', () => {
     fc.assert(
       fc.property(num(-180, 180), num(-300, 300), num(2, 9), (bearing, sweep, radius) => {
-        const here = plainSetup(moved(arc(sweep, bearing, radius, 1.4), { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: 0.2, v: 0.1 } } }));
-        const mirrored = plainSetup(moved(arc(-sweep, -bearing, radius, 1.4), { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: -0.2, v: 0.1 } } }));
+        const here = plainSetup(
+          moved(arc(sweep, bearing, radius, 1.4), {
+            aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: 0.2, v: 0.1 } },
+          }),
+        );
+        const mirrored = plainSetup(
+          moved(arc(-sweep, -bearing, radius, 1.4), {
+            aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: -0.2, v: 0.1 } },
+          }),
+        );
         const [a, b] = [here, mirrored].map((setup) => subjectInFrame(sampleShot(setup), setup.subject));
         for (const i of [0, 50, 150]) {
           expect(a.u[i]).toBeCloseTo(-b.u[i], 9);
@@ -142,7 +176,9 @@ describe('invariants', () => {
     fc.assert(
       fc.property(num(0.2, 6), num(-200, 200), (k, sweep) => {
         const figure = plainPieces()[0];
-        const big = plainSetup(moved(arc(sweep, 20, 5 * k, 1.2 * k)), [{ ...figure, heightM: figure.heightM * k, lengthM: figure.lengthM * k, depthM: figure.depthM * k }]);
+        const big = plainSetup(moved(arc(sweep, 20, 5 * k, 1.2 * k)), [
+          { ...figure, heightM: figure.heightM * k, lengthM: figure.lengthM * k, depthM: figure.depthM * k },
+        ]);
         const small = plainSetup(moved(arc(sweep, 20, 5, 1.2)), [figure]);
         const [a, b] = [big, small].map((setup) => subjectInFrame(sampleShot(setup), setup.subject));
         for (const i of [0, 77, 192]) expect(a.height[i]).toBeCloseTo(b.height[i], 9);
@@ -152,7 +188,9 @@ describe('invariants', () => {
   });
   it('feathering never changes the end points', () => {
     const ends = [0, 1, 3].map((featherInS) => {
-      const samples = sampleShot(plainSetup((shot) => ({ ...shot, timing: { ...shot.timing, featherInS, featherOutS: featherInS } })));
+      const samples = sampleShot(
+        plainSetup((shot) => ({ ...shot, timing: { ...shot.timing, featherInS, featherOutS: featherInS } })),
+      );
       return [samples.xM[0], samples.xM[samples.count - 1]];
     });
     expect(ends[1]).toEqual(ends[0]);
@@ -165,7 +203,12 @@ describe('look-at and roll, by three.js', () => {
     fc.assert(
       fc.property(num(-170, 170), num(-3, 6), num(1, 20), num(-180, 180), (bearingDeg, heightM, distanceM, rollDeg) => {
         const samples = sampleShot(
-          plainSetup(moved({ kind: 'roll', ...AROUND, heightM, distanceM, bearingDeg, fromDeg: rollDeg, toDeg: rollDeg }, { aim: { ...DEFAULT_AIM, rateMaxDegps: 1000 } })),
+          plainSetup(
+            moved(
+              { kind: 'roll', ...AROUND, heightM, distanceM, bearingDeg, fromDeg: rollDeg, toDeg: rollDeg },
+              { aim: { ...DEFAULT_AIM, rateMaxDegps: 1000 } },
+            ),
+          ),
         );
         const camera = new PerspectiveCamera();
         camera.filmGauge = samples.frameWidthMm;
@@ -209,15 +252,28 @@ describe('a dolly zoom’s three ways to hold a size', () => {
     expect(even(held('lens', 'lens-moss-35').subject.height)).toBeGreaterThan(0.5);
   });
   it('by enlarging alone: the lens stays at the widest that is needed, for a prime too', () => {
-    const film = filmed({ ...closing, fromDistanceM: 3, toDistanceM: 6, zoomBy: 'crop', pace: 'travel' }, { lensId: 'lens-moss-35', focalLengthMm: 35 });
+    const film = filmed(
+      { ...closing, fromDistanceM: 3, toDistanceM: 6, zoomBy: 'crop', pace: 'travel' },
+      { lensId: 'lens-moss-35', focalLengthMm: 35 },
+    );
     expect(even(film.subject.height)).toBeLessThan(1e-9);
     expect(film.samples.crop[0]).toBeCloseTo(1, 9);
     expect(film.samples.crop[film.last]).toBeCloseTo(film.samples.focalLengthMm[film.last] / 35, 9);
   });
   it('runs the camera or the zoom at an even pace, not both', () => {
-    const timing = { durationS: 6, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' as const };
+    const timing = {
+      durationS: 6,
+      holdStartS: 0,
+      featherInS: 0,
+      featherOutS: 0,
+      holdEndS: 0,
+      featherShape: 'minimumJerk' as const,
+    };
     const pace = (which: 'travel' | 'zoom') => {
-      const { samples } = filmed({ ...closing, heightM: 0.85, zoomBy: 'both', pace: which }, { lensId: 'lens-fern-2470', focalLengthMm: 60, timing });
+      const { samples } = filmed(
+        { ...closing, heightM: 0.85, zoomBy: 'both', pace: which },
+        { lensId: 'lens-fern-2470', focalLengthMm: 60, timing },
+      );
       const travel = samples.yM.slice(2).map((y, i) => y - samples.yM[i + 1]);
       const zoom = samples.focalLengthMm.slice(2).map((mm, i) => Math.log(samples.focalLengthMm[i + 1] / mm));
       return { travel: even(travel), zoom: even(zoom) };
@@ -237,7 +293,8 @@ describe('slow motion', () => {
     expect(slow.samples.tS[slow.last]).toBeCloseTo(real.samples.tS[real.last], 9);
   });
   it('doubling the capture rate and keeping playback halves the speed on screen', () => {
-    const speed = (captureRateHz: number) => Math.max(...filmed(usual('enterLeave'), { captureRateHz }, true).subject.speed);
+    const speed = (captureRateHz: number) =>
+      Math.max(...filmed(usual('enterLeave'), { captureRateHz }, true).subject.speed);
     expect(speed(48) / speed(24)).toBeCloseTo(0.5, 2);
   });
 });

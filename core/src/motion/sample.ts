@@ -90,7 +90,14 @@ export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Sa
   const focus = focusOf(setup, motion);
   const upM = middleM(setup, motion);
   const { pivot } = motion;
-  const pose: Pose = { tS: 0, place: new Float64Array(3), subject: new Float64Array(3), panDeg: 0, tiltDeg: 0, rollDeg: 0 };
+  const pose: Pose = {
+    tS: 0,
+    place: new Float64Array(3),
+    subject: new Float64Array(3),
+    panDeg: 0,
+    tiltDeg: 0,
+    rollDeg: 0,
+  };
   const base = motion.subjectAt ? pose.subject : new Float64Array(3);
   for (let i = 0; i < count; i += 1) {
     const tS = i / shot.captureRateHz;
@@ -105,7 +112,8 @@ export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Sa
     const [dx, dy, dz] = [base[0] - pose.place[0], base[1] - pose.place[1], base[2] + upM - pose.place[2]];
     const distanceM = Math.sqrt(dx * dx + dy * dy + dz * dz);
     const wantedMm = zoom.wantedMm(pose, distanceM);
-    const through = wantedMm === shot.focalLengthMm ? { effectiveMm: wantedMm, crop: 1 } : throughLens(wantedMm, lens, zoom.by());
+    const through =
+      wantedMm === shot.focalLengthMm ? { effectiveMm: wantedMm, crop: 1 } : throughLens(wantedMm, lens, zoom.by());
     if (through.effectiveMm !== wantedMm) lookAt(tS, pose.place, pose.subject, through.effectiveMm, pose);
     const previousPan = i === 0 ? null : rows.panDeg[i - 1];
     rows.tS[i] = tS;
@@ -114,7 +122,10 @@ export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Sa
     rows.xM[i] = pose.place[0];
     rows.yM[i] = pose.place[1];
     rows.zM[i] = pose.place[2];
-    rows.panDeg[i] = previousPan === null ? pose.panDeg - 360 * Math.floor(pose.panDeg / 360) : pose.panDeg - 360 * Math.round((pose.panDeg - previousPan) / 360);
+    rows.panDeg[i] =
+      previousPan === null
+        ? pose.panDeg - 360 * Math.floor(pose.panDeg / 360)
+        : pose.panDeg - 360 * Math.round((pose.panDeg - previousPan) / 360);
     rows.tiltDeg[i] = pose.tiltDeg;
     rows.rollDeg[i] = pose.rollDeg;
     rows.focalLengthMm[i] = through.effectiveMm;
@@ -126,16 +137,48 @@ export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Sa
     rows.subjectYM[i] = motion.subjectAt ? pose.subject[1] : NaN;
     rows.subjectZM[i] = motion.subjectAt ? pose.subject[2] : NaN;
   }
-  if (zoom.by() === 'crop') enlargeOnly(rows.wantedFocalLengthMm, rows.focalLengthMm, rows.crop, lens.focalLengthMinMm, lens.focalLengthMaxMm);
-  const body = bodyMotion(setup.gait, setup.rig, shot.bodySeed, groundSpeeds(rows, count, shot.captureRateHz), shot.captureRateHz);
+  if (zoom.by() === 'crop')
+    enlargeOnly(rows.wantedFocalLengthMm, rows.focalLengthMm, rows.crop, lens.focalLengthMinMm, lens.focalLengthMaxMm);
+  const body = bodyMotion(
+    setup.gait,
+    setup.rig,
+    shot.bodySeed,
+    groundSpeeds(rows, count, shot.captureRateHz),
+    shot.captureRateHz,
+  );
   follow(setup, rows, body);
   for (let i = 0; i < count; i += 1)
-    writeCamera(rows.cameras, i * CAMERA_SIZE, rows.xM[i], rows.yM[i], rows.zM[i], rows.panDeg[i], rows.tiltDeg[i], rows.rollDeg[i], rows.focalLengthMm[i], frame.widthMm);
-  return { count, frameRateHz: shot.frameRateHz, captureRateHz: shot.captureRateHz, frameWidthMm: frame.widthMm, frameHeightMm: frame.heightMm, ...rows, body };
+    writeCamera(
+      rows.cameras,
+      i * CAMERA_SIZE,
+      rows.xM[i],
+      rows.yM[i],
+      rows.zM[i],
+      rows.panDeg[i],
+      rows.tiltDeg[i],
+      rows.rollDeg[i],
+      rows.focalLengthMm[i],
+      frame.widthMm,
+    );
+  return {
+    count,
+    frameRateHz: shot.frameRateHz,
+    captureRateHz: shot.captureRateHz,
+    frameWidthMm: frame.widthMm,
+    frameHeightMm: frame.heightMm,
+    ...rows,
+    body,
+  };
 }
 
 /** The lens is set once, to the widest the shot needs; the rest is enlarged afterwards. */
-function enlargeOnly(wantedMm: Float64Array, effectiveMm: Float64Array, crop: Float64Array, leastMm: number, mostMm: number): void {
+function enlargeOnly(
+  wantedMm: Float64Array,
+  effectiveMm: Float64Array,
+  crop: Float64Array,
+  leastMm: number,
+  mostMm: number,
+): void {
   const opticalMm = Math.min(
     mostMm,
     Math.max(
@@ -153,7 +196,8 @@ function enlargeOnly(wantedMm: Float64Array, effectiveMm: Float64Array, crop: Fl
 function follow({ shot }: Setup, rows: Pick<Samples, 'panDeg' | 'tiltDeg' | 'rollDeg'>, body: BodyMotion): void {
   const { mode, ...following } = shot.aim;
   if (mode === 'allFollow') for (let i = 0; i < rows.rollDeg.length; i += 1) rows.rollDeg[i] += body.leanDeg[i];
-  for (const axis of ['panDeg', 'tiltDeg', 'rollDeg'] as const) rows[axis] = followed(rows[axis], shot.captureRateHz, following);
+  for (const axis of ['panDeg', 'tiltDeg', 'rollDeg'] as const)
+    rows[axis] = followed(rows[axis], shot.captureRateHz, following);
 }
 
 function groundSpeeds({ xM, yM }: Pick<Samples, 'xM' | 'yM'>, count: number, rateHz: number): Float64Array {
@@ -177,7 +221,18 @@ export function withBody(samples: Samples): Samples {
     xM[i] += body.swayM[i] * Math.cos(pan);
     yM[i] -= body.swayM[i] * Math.sin(pan);
     zM[i] += body.bobM[i];
-    writeCamera(shaken, i * CAMERA_SIZE, xM[i], yM[i], zM[i], panDeg[i], tiltDeg[i], rollDeg[i], samples.focalLengthMm[i], samples.frameWidthMm);
+    writeCamera(
+      shaken,
+      i * CAMERA_SIZE,
+      xM[i],
+      yM[i],
+      zM[i],
+      panDeg[i],
+      tiltDeg[i],
+      rollDeg[i],
+      samples.focalLengthMm[i],
+      samples.frameWidthMm,
+    );
   }
   return { ...samples, xM, yM, zM, panDeg, tiltDeg, rollDeg, cameras: shaken };
 }

@@ -28,7 +28,9 @@ describe('the frames that are shown', () => {
     const place = new Float64Array(3);
     for (let row = 0; row < samples.count; row += 7) {
       motion.placeAt(samples.tS[row], place);
-      expect(Math.hypot(place[0] - samples.xM[row], place[1] - samples.yM[row], place[2] - samples.zM[row])).toBeLessThan(0.001);
+      expect(
+        Math.hypot(place[0] - samples.xM[row], place[1] - samples.yM[row], place[2] - samples.zM[row]),
+      ).toBeLessThan(0.001);
     }
   });
   it('have cameras of their own pose: three.js projects the same', () => {

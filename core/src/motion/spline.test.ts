@@ -6,7 +6,9 @@ import { evenly } from './track';
 
 const points = fc
   .array(fc.tuple(num(-20, 20), num(-20, 20), num(0, 5)), { minLength: 2, maxLength: 9 })
-  .filter((rows) => rows.every((row, i) => i === 0 || Math.hypot(row[0] - rows[i - 1][0], row[1] - rows[i - 1][1]) > 0.2));
+  .filter((rows) =>
+    rows.every((row, i) => i === 0 || Math.hypot(row[0] - rows[i - 1][0], row[1] - rows[i - 1][1]) > 0.2),
+  );
 const at = (spline: ReturnType<typeof naturalSpline>, u: number) => {
   const out = new Float64Array(3);
   spline.at(u, out, 0);
@@ -18,7 +20,9 @@ describe('a natural cubic spline', () => {
     fc.assert(
       fc.property(points, (rows) => {
         const spline = naturalSpline(rows, 3);
-        rows.forEach((row, i) => row.forEach((value, axis) => expect(at(spline, spline.knots[i])[axis]).toBeCloseTo(value, 9)));
+        rows.forEach((row, i) =>
+          row.forEach((value, axis) => expect(at(spline, spline.knots[i])[axis]).toBeCloseTo(value, 9)),
+        );
       }),
     );
   });
@@ -27,10 +31,12 @@ describe('a natural cubic spline', () => {
       fc.property(points, (rows) => {
         const spline = naturalSpline(rows, 3);
         const h = 1e-4;
-        const bend = (u: number, axis: number) => (at(spline, u + h)[axis] - 2 * at(spline, u)[axis] + at(spline, u - h)[axis]) / (h * h);
+        const bend = (u: number, axis: number) =>
+          (at(spline, u + h)[axis] - 2 * at(spline, u)[axis] + at(spline, u - h)[axis]) / (h * h);
         for (let axis = 0; axis < 3; axis += 1) {
           const scale = Math.max(...spline.knots.slice(1, -1).map((u) => Math.abs(bend(u, axis))), 1);
-          for (const u of spline.knots.slice(1, -1)) expect(Math.abs(bend(u - 2 * h, axis) - bend(u + 2 * h, axis)) / scale).toBeLessThan(0.2);
+          for (const u of spline.knots.slice(1, -1))
+            expect(Math.abs(bend(u - 2 * h, axis) - bend(u + 2 * h, axis)) / scale).toBeLessThan(0.2);
           expect(Math.abs(bend(h, axis)) / scale).toBeLessThan(0.2);
         }
       }),

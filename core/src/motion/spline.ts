@@ -15,7 +15,9 @@ export interface Spline {
 export function naturalSpline(rows: readonly (readonly number[])[], width: number): Spline {
   const count = rows.length;
   if (count < 2) throw new RangeError('A spline needs at least two points.');
-  const gaps = Array.from({ length: count - 1 }, (_, i) => Math.sqrt(Math.hypot(...[0, 1, 2].map((axis) => rows[i + 1][axis] - rows[i][axis]))));
+  const gaps = Array.from({ length: count - 1 }, (_, i) =>
+    Math.sqrt(Math.hypot(...[0, 1, 2].map((axis) => rows[i + 1][axis] - rows[i][axis]))),
+  );
   const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length || 1;
   const knots = new Float64Array(count);
   for (let i = 1; i < count; i += 1) knots[i] = knots[i - 1] + Math.max(gaps[i - 1], mean / 100);
@@ -37,7 +39,10 @@ export function naturalSpline(rows: readonly (readonly number[])[], width: numbe
       const a = 1 - b;
       for (let axis = 0; axis < width; axis += 1) {
         const bend = bends[axis];
-        out[offset + axis] = a * rows[i][axis] + b * rows[i + 1][axis] + (((a * a * a - a) * bend[i] + (b * b * b - b) * bend[i + 1]) * h * h) / 6;
+        out[offset + axis] =
+          a * rows[i][axis] +
+          b * rows[i + 1][axis] +
+          (((a * a * a - a) * bend[i] + (b * b * b - b) * bend[i + 1]) * h * h) / 6;
       }
     },
   };

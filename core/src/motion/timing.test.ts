@@ -4,7 +4,15 @@ import { FEATHER_SHAPES, type Timing } from '../model/shot';
 import { FEATHERS } from './feather';
 import { paceOf } from './timing';
 
-const timing = (more: Partial<Timing> = {}): Timing => ({ durationS: 2, holdStartS: 0, featherInS: 1, featherOutS: 1, holdEndS: 0, featherShape: 'minimumJerk', ...more });
+const timing = (more: Partial<Timing> = {}): Timing => ({
+  durationS: 2,
+  holdStartS: 0,
+  featherInS: 1,
+  featherOutS: 1,
+  holdEndS: 0,
+  featherShape: 'minimumJerk',
+  ...more,
+});
 const timings = fc
   .record({
     hold: fc.double({ min: 0, max: 2, noNaN: true }),
@@ -14,12 +22,17 @@ const timings = fc
     holdEndS: fc.double({ min: 0, max: 2, noNaN: true }),
     featherShape: fc.constantFrom(...FEATHER_SHAPES),
   })
-  .map(({ hold, cruise, ...rest }): Timing => ({ ...rest, holdStartS: hold, durationS: hold + rest.featherInS + cruise + rest.featherOutS + rest.holdEndS }));
+  .map(({ hold, cruise, ...rest }): Timing => ({
+    ...rest,
+    holdStartS: hold,
+    durationS: hold + rest.featherInS + cruise + rest.featherOutS + rest.holdEndS,
+  }));
 
 describe('a move that is all feather', () => {
   const pace = paceOf(timing());
   it('is the minimum-jerk stroke 10τ³ − 15τ⁴ + 6τ⁵ (Flash & Hogan 1985, J. Neurosci. 5(7))', () => {
-    for (let tau = 0; tau <= 1; tau += 0.01) expect(pace.at(2 * tau)).toBeCloseTo(10 * tau ** 3 - 15 * tau ** 4 + 6 * tau ** 5, 12);
+    for (let tau = 0; tau <= 1; tau += 0.01)
+      expect(pace.at(2 * tau)).toBeCloseTo(10 * tau ** 3 - 15 * tau ** 4 + 6 * tau ** 5, 12);
   });
   it('peaks at 1.875 times the mean speed', () => {
     const step = 1e-5;
@@ -37,21 +50,24 @@ describe('a move that is all feather', () => {
 });
 
 describe('feathers', () => {
-  it.each(FEATHER_SHAPES)('%s rises from rest to cruising speed, and its distance is the integral of its speed', (shape) => {
-    const { speed, distance, area, peakSlope } = FEATHERS[shape];
-    expect(speed(0)).toBeCloseTo(0, 12);
-    expect(speed(1)).toBeCloseTo(1, 12);
-    expect(distance(1)).toBeCloseTo(area, 12);
-    let covered = 0;
-    let steepest = 0;
-    const n = 4000;
-    for (let i = 0; i < n; i += 1) {
-      covered += (speed(i / n) + speed((i + 1) / n)) / 2 / n;
-      steepest = Math.max(steepest, (speed((i + 1) / n) - speed(i / n)) * n);
-    }
-    expect(covered).toBeCloseTo(area, 6);
-    expect(steepest).toBeCloseTo(peakSlope, 3);
-  });
+  it.each(FEATHER_SHAPES)(
+    '%s rises from rest to cruising speed, and its distance is the integral of its speed',
+    (shape) => {
+      const { speed, distance, area, peakSlope } = FEATHERS[shape];
+      expect(speed(0)).toBeCloseTo(0, 12);
+      expect(speed(1)).toBeCloseTo(1, 12);
+      expect(distance(1)).toBeCloseTo(area, 12);
+      let covered = 0;
+      let steepest = 0;
+      const n = 4000;
+      for (let i = 0; i < n; i += 1) {
+        covered += (speed(i / n) + speed((i + 1) / n)) / 2 / n;
+        steepest = Math.max(steepest, (speed((i + 1) / n) - speed(i / n)) * n);
+      }
+      expect(covered).toBeCloseTo(area, 6);
+      expect(steepest).toBeCloseTo(peakSlope, 3);
+    },
+  );
 });
 
 describe('pace', () => {

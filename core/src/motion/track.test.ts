@@ -37,7 +37,15 @@ describe('tracks', () => {
     expect([...at(spot(b), 0.7)]).toEqual([4, 2, 1]);
   });
   it('a ring turns, grows, rises and slips evenly', () => {
-    const track = ring(PIVOT, { startBearingDeg: 0, sweepDeg: 180, fromRadiusM: 2, toRadiusM: 4, fromHeightM: 1, toHeightM: 3, slip: { xM: 1, yM: 0 } });
+    const track = ring(PIVOT, {
+      startBearingDeg: 0,
+      sweepDeg: 180,
+      fromRadiusM: 2,
+      toRadiusM: 4,
+      fromHeightM: 1,
+      toHeightM: 3,
+      slip: { xM: 1, yM: 0 },
+    });
     expect(at(track, 0)[1]).toBeCloseTo(PIVOT.yM + 2, 12);
     expect(at(track, 0.5)[0]).toBeCloseTo(PIVOT.xM + 3 + 0.5, 12);
     expect(at(track, 1)[1]).toBeCloseTo(PIVOT.yM - 4, 12);

@@ -52,7 +52,15 @@ export function line(from: Point3, to: Point3, reached: (s: number) => number = 
 /** A ring about a point that may grow, rise and slip sideways: bearing, radius, height and slip all go evenly with s. Sweep is clockwise seen from above when positive. */
 export function ring(
   pivot: Point3,
-  run: { startBearingDeg: number; sweepDeg: number; fromRadiusM: number; toRadiusM: number; fromHeightM: number; toHeightM: number; slip?: { xM: number; yM: number } },
+  run: {
+    startBearingDeg: number;
+    sweepDeg: number;
+    fromRadiusM: number;
+    toRadiusM: number;
+    fromHeightM: number;
+    toHeightM: number;
+    slip?: { xM: number; yM: number };
+  },
 ): Track {
   return {
     write(s, _tS, out, offset = 0) {
@@ -102,7 +110,10 @@ export function evenly(place: (u: number, out: Float64Array, offset: number) => 
     place(b, here, 3);
     return Math.hypot(here[3] - here[0], here[4] - here[1], here[5] - here[2]) / (b - a);
   };
-  const slopes = Float64Array.from({ length: TABLE_STEPS + 1 }, (_, i) => wholeM / Math.max(speed(i / TABLE_STEPS), wholeM * 1e-3));
+  const slopes = Float64Array.from(
+    { length: TABLE_STEPS + 1 },
+    (_, i) => wholeM / Math.max(speed(i / TABLE_STEPS), wholeM * 1e-3),
+  );
   return {
     write(s, _tS, out, offset = 0) {
       if (!(wholeM > 1e-12)) {

@@ -38,7 +38,10 @@ describe('a walk', () => {
   it('never leaves the box of its points, in whatever order it is asked', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.double({ min: 0.2, max: 5, noNaN: true }), fc.double({ min: -20, max: 20, noNaN: true })), { minLength: 2, maxLength: 12 }),
+        fc.array(
+          fc.tuple(fc.double({ min: 0.2, max: 5, noNaN: true }), fc.double({ min: -20, max: 20, noNaN: true })),
+          { minLength: 2, maxLength: 12 },
+        ),
         fc.array(fc.double({ min: -2, max: 40, noNaN: true })),
         (steps, times) => {
           let tS = 0;

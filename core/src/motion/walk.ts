@@ -35,7 +35,8 @@ export function walkAt(points: readonly WalkPoint[]): WalkAt {
       atS = tS;
       for (let axis = 0; axis < 3; axis += 1) {
         const integral = columns[axis];
-        at[axis] = (integral(tS + WALK_STEP_S) - 2 * integral(tS) + integral(tS - WALK_STEP_S)) / (WALK_STEP_S * WALK_STEP_S);
+        at[axis] =
+          (integral(tS + WALK_STEP_S) - 2 * integral(tS) + integral(tS - WALK_STEP_S)) / (WALK_STEP_S * WALK_STEP_S);
       }
     }
     out[offset] = at[0];

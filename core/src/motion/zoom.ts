@@ -21,7 +21,13 @@ export interface ZoomAt {
 }
 
 /** Each leg's rule, from the focal length that was reached when it began. */
-export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWidthMm: number, frameHeightMm: number): ZoomAt {
+export function zoomOf(
+  setup: Setup,
+  motion: ShotMotion,
+  lookAt: LookAt,
+  frameWidthMm: number,
+  frameHeightMm: number,
+): ZoomAt {
   const { shot } = setup;
   const { u, v } = shot.aim.place;
   const offAxisMm2 = (u * frameWidthMm) ** 2 + (v * frameHeightMm) ** 2;
@@ -30,7 +36,18 @@ export function zoomOf(setup: Setup, motion: ShotMotion, lookAt: LookAt, frameWi
   const look = (pose: Pose, focalLengthMm: number) => lookAt(pose.tS, pose.place, pose.subject, focalLengthMm, pose);
   const height = (pose: Pose, focalLengthMm: number) => {
     const { subject } = pose;
-    writeCamera(camera, 0, pose.place[0], pose.place[1], pose.place[2], pose.panDeg, pose.tiltDeg, 0, focalLengthMm, frameWidthMm);
+    writeCamera(
+      camera,
+      0,
+      pose.place[0],
+      pose.place[1],
+      pose.place[2],
+      pose.panDeg,
+      pose.tiltDeg,
+      0,
+      focalLengthMm,
+      frameWidthMm,
+    );
     const { u, w } = project(camera, 0, subject[0], subject[1], subject[2], point);
     const top = project(camera, 0, subject[0], subject[1], subject[2] + motion.subjectHeightM, point);
     // From base to top along the picture, as it is measured there: off the axis of a tilted camera an upright thing leans.

@@ -35,5 +35,7 @@ export function recordedWidthPx(camera: Camera, delivery: Raster): number {
 }
 
 function cut(widthMm: number, heightMm: number, aspect: number): FrameSize {
-  return widthMm / heightMm > aspect ? { widthMm: heightMm * aspect, heightMm } : { widthMm, heightMm: widthMm / aspect };
+  return widthMm / heightMm > aspect
+    ? { widthMm: heightMm * aspect, heightMm }
+    : { widthMm, heightMm: widthMm / aspect };
 }

@@ -16,12 +16,17 @@ describe('depth of field', () => {
   it('ends where the blur disc reaches the circle of confusion', () => {
     const mm = fc.double({ min: 14, max: 200, noNaN: true });
     fc.assert(
-      fc.property(mm, fc.double({ min: 1.4, max: 16, noNaN: true }), fc.double({ min: 0.5, max: 30, noNaN: true }), (f, n, focusM) => {
-        const { nearM, farM } = depthOfField(f, n, 0.03, focusM);
-        expect(blurDiscMm(f, n, focusM, nearM)).toBeCloseTo(0.03, 9);
-        if (Number.isFinite(farM)) expect(blurDiscMm(f, n, focusM, farM)).toBeCloseTo(0.03, 9);
-        expect(blurDiscMm(f, n, focusM, focusM)).toBe(0);
-      }),
+      fc.property(
+        mm,
+        fc.double({ min: 1.4, max: 16, noNaN: true }),
+        fc.double({ min: 0.5, max: 30, noNaN: true }),
+        (f, n, focusM) => {
+          const { nearM, farM } = depthOfField(f, n, 0.03, focusM);
+          expect(blurDiscMm(f, n, focusM, nearM)).toBeCloseTo(0.03, 9);
+          if (Number.isFinite(farM)) expect(blurDiscMm(f, n, focusM, farM)).toBeCloseTo(0.03, 9);
+          expect(blurDiscMm(f, n, focusM, focusM)).toBe(0);
+        },
+      ),
     );
   });
   it('never ends from the hyperfocal distance on, and nothing is sharp inside the focal length', () => {

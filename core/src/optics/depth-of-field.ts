@@ -9,7 +9,12 @@ export function hyperfocalM(focalLengthMm: number, fNumber: number, confusionMm:
 }
 
 /** Nearest and farthest sharp distance when focused at a distance, m; the farthest is Infinity from the hyperfocal distance on. */
-export function depthOfField(focalLengthMm: number, fNumber: number, confusionMm: number, focusM: number): { nearM: number; farM: number } {
+export function depthOfField(
+  focalLengthMm: number,
+  fNumber: number,
+  confusionMm: number,
+  focusM: number,
+): { nearM: number; farM: number } {
   const hyperM = hyperfocalM(focalLengthMm, fNumber, confusionMm);
   const f = focalLengthMm / 1000;
   const nearM = (focusM * (hyperM - f)) / (hyperM + focusM - 2 * f);

@@ -22,7 +22,9 @@ describe('too dark', () => {
   });
   it('what takes light away comes off first, then the rest is said', () => {
     const behind = exposure({ fNumber: 8, light: { ev100: 11, iso: 100 }, filterIds: [nd.id] });
-    expect(tooDarkAdvice(behind, null)).toBe(`Take ${nd.name} off first: without, it is 0.6 stops too dark. Then open the stop, raise the ISO or bring light.`);
+    expect(tooDarkAdvice(behind, null)).toBe(
+      `Take ${nd.name} off first: without, it is 0.6 stops too dark. Then open the stop, raise the ISO or bring light.`,
+    );
     const bright = exposure({ fNumber: 8, light: { ev100: 12, iso: 100 }, filterIds: [nd.id] });
     expect(tooDarkAdvice(bright, null)).toBe(`Take ${nd.name} off first.`);
     expect(tooDarkAdvice(exposure({ light: { ev100: 5, iso: 100 } }), 120)).toMatch(/^120 frames a second want light/);
@@ -31,7 +33,13 @@ describe('too dark', () => {
 
 describe('diffraction', () => {
   it('goes by the pixels of the part of the sensor that is recorded: a square picture leaves the sides of it away', () => {
-    const square = { sensorWidthMm: 36, sensorHeightMm: 24, pictureWidthPx: 2400, pictureHeightPx: 2400, picturesFrom: [] };
+    const square = {
+      sensorWidthMm: 36,
+      sensorHeightMm: 24,
+      pictureWidthPx: 2400,
+      pictureHeightPx: 2400,
+      picturesFrom: [],
+    };
     // 24 mm over 2400 pixels: 0.01 mm each; the disc at f/11 is 2.44 · 0.00055 · 11 = 0.01476 mm.
     expect(exposure({ fNumber: 11 }, square).airyPixels).toBeCloseTo(1.476, 2);
   });

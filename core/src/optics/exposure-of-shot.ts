@@ -28,7 +28,9 @@ const pixelMm = (camera: Setup['camera']): number => recordedFrameMm(camera).wid
 export function exposureOf(setup: Setup, kitFilters: readonly Filter[], mainsHz: number): ShotExposure {
   const { shot, camera, filters } = setup;
   const exposureS = exposureTimeS(shot.shutterDeg, shot.captureRateHz);
-  const polariserStops = filters.filter(({ kind }) => kind === 'polariser').reduce((sum, { stopsMin }) => sum + stopsMin, 0);
+  const polariserStops = filters
+    .filter(({ kind }) => kind === 'polariser')
+    .reduce((sum, { stopsMin }) => sum + stopsMin, 0);
   const excess = excessStops(shot.light.ev100, shot.fNumber, exposureS, shot.light.iso) - polariserStops;
   return {
     exposureS,
@@ -46,14 +48,21 @@ export function exposureOf(setup: Setup, kitFilters: readonly Filter[], mainsHz:
 }
 
 /** What to do where it is too dark: what takes light away comes off first. `fastHz`: the rate of a shot that records faster than it is shown, or null. */
-export function tooDarkAdvice({ excessStops, mounted }: Pick<ShotExposure, 'excessStops' | 'mounted'>, fastHz: number | null): string {
-  const more = fastHz === null ? 'open the stop, raise the ISO or bring light' : 'open the stop, raise the ISO, bring light, or record fewer frames';
+export function tooDarkAdvice(
+  { excessStops, mounted }: Pick<ShotExposure, 'excessStops' | 'mounted'>,
+  fastHz: number | null,
+): string {
+  const more =
+    fastHz === null
+      ? 'open the stop, raise the ISO or bring light'
+      : 'open the stop, raise the ISO, bring light, or record fewer frames';
   if (mounted.filters.length > 0) {
     const off = `Take ${mounted.filters.map(({ filter }) => filter.name).join(' and ')} off first`;
     if (excessStops >= -0.05) return `${off}.`;
     const left = Math.abs(excessStops).toFixed(1).replace(/\.0$/, '');
     return `${off}: without, it is ${left} ${left === '1' ? 'stop' : 'stops'} too dark. Then ${more}.`;
   }
-  const light = fastHz === null ? '' : `${Math.round(fastHz)} frames a second want light: each doubling of the rate costs a stop. `;
+  const light =
+    fastHz === null ? '' : `${Math.round(fastHz)} frames a second want light: each doubling of the rate costs a stop. `;
   return `${light}${more.charAt(0).toUpperCase()}${more.slice(1)}.`;
 }

@@ -4,7 +4,13 @@ import { DEFAULT_KIT } from '../model/defaults';
 import type { Filter } from '../model/kit';
 import { nearestFilters, stackSet } from './filter-stack';
 
-const nd = (stops: number): Filter => ({ id: `nd${stops}`, name: `ND ${2 ** stops}`, kind: 'nd', stopsMin: stops, stopsMax: stops });
+const nd = (stops: number): Filter => ({
+  id: `nd${stops}`,
+  name: `ND ${2 ** stops}`,
+  kind: 'nd',
+  stopsMin: stops,
+  stopsMax: stops,
+});
 const variable: Filter = { id: 'v', name: 'Variable', kind: 'variableNd', stopsMin: 2, stopsMax: 5 };
 const polariser: Filter = { id: 'p', name: 'Polariser', kind: 'polariser', stopsMin: 1.5, stopsMax: 1.5 };
 const names = (wanted: number, kit: Filter[]) => nearestFilters(wanted, kit).filters.map(({ filter }) => filter.id);
@@ -18,7 +24,10 @@ describe('filters stacked', () => {
     expect(names(-2, [nd(3)])).toEqual([]);
   });
   it('sets a variable one to what is left, and stacks it on a fixed one where it does not reach', () => {
-    expect(nearestFilters(4.4, [nd(3), variable])).toEqual({ filters: [{ filter: variable, stops: 4.4 }], leftStops: 0 });
+    expect(nearestFilters(4.4, [nd(3), variable])).toEqual({
+      filters: [{ filter: variable, stops: 4.4 }],
+      leftStops: 0,
+    });
     const { filters, leftStops } = nearestFilters(7.2, [nd(3), variable]);
     expect(filters.map(({ filter, stops }) => [filter.id, Math.round(stops * 10) / 10])).toEqual([['nd3', 3], ['v', 4.2]]); // prettier-ignore
     expect(leftStops).toBeCloseTo(0, 9);
@@ -34,7 +43,8 @@ describe('filters stacked', () => {
         expect(near.filters.reduce((sum, { stops }) => sum + stops, 0) + near.leftStops).toBeCloseTo(wanted, 9);
         const few = nearestFilters(wanted, DEFAULT_KIT.filters.slice(0, 2));
         expect(Math.abs(near.leftStops)).toBeLessThanOrEqual(Math.abs(few.leftStops) + 1e-9);
-        for (const { filter, stops } of stackSet(DEFAULT_KIT.filters, wanted).filters) expect(stops >= filter.stopsMin - 1e-9 && stops <= filter.stopsMax + 1e-9).toBe(true);
+        for (const { filter, stops } of stackSet(DEFAULT_KIT.filters, wanted).filters)
+          expect(stops >= filter.stopsMin - 1e-9 && stops <= filter.stopsMax + 1e-9).toBe(true);
       }),
     );
   });

@@ -31,7 +31,9 @@ export function nearestFilters(wantedStops: number, kit: readonly Filter[], most
     if (better(stack)) best = stack;
     if (chosen.length === most) return;
     // Two variable filters before each other darken unevenly: common practice, no published source.
-    for (let i = from; i < neutral.length; i += 1) if (neutral[i].kind !== 'variableNd' || !chosen.some(({ kind }) => kind === 'variableNd')) visit(i + 1, [...chosen, neutral[i]]);
+    for (let i = from; i < neutral.length; i += 1)
+      if (neutral[i].kind !== 'variableNd' || !chosen.some(({ kind }) => kind === 'variableNd'))
+        visit(i + 1, [...chosen, neutral[i]]);
   };
   visit(0, []);
   return best;

@@ -11,13 +11,21 @@ export function cropFactor(frame: { widthMm: number; heightMm: number }): number
 }
 
 /** What has the same angle of view and the same depth of field on full frame: focal length and f-number times the crop factor. */
-export function onFullFrame(frame: { widthMm: number; heightMm: number }, focalLengthMm: number, fNumber: number): { focalLengthMm: number; fNumber: number } {
+export function onFullFrame(
+  frame: { widthMm: number; heightMm: number },
+  focalLengthMm: number,
+  fNumber: number,
+): { focalLengthMm: number; fNumber: number } {
   const factor = cropFactor(frame);
   return { focalLengthMm: focalLengthMm * factor, fNumber: fNumber * factor };
 }
 
 /** The other way: what looks on this frame like a focal length and a stop on full frame. */
-export function fromFullFrame(frame: { widthMm: number; heightMm: number }, focalLengthMm: number, fNumber: number): { focalLengthMm: number; fNumber: number } {
+export function fromFullFrame(
+  frame: { widthMm: number; heightMm: number },
+  focalLengthMm: number,
+  fNumber: number,
+): { focalLengthMm: number; fNumber: number } {
   const factor = cropFactor(frame);
   return { focalLengthMm: focalLengthMm / factor, fNumber: fNumber / factor };
 }

@@ -19,7 +19,10 @@ describe('sensor formats', () => {
       fc.property(some(8, 200), some(1.4, 16), some(5, 40), some(5, 30), (f, n, widthMm, heightMm) => {
         const frame = { widthMm, heightMm };
         const full = onFullFrame(frame, f, n);
-        expect(angleOfViewDeg(Math.hypot(36, 24), full.focalLengthMm)).toBeCloseTo(angleOfViewDeg(Math.hypot(widthMm, heightMm), f), 9);
+        expect(angleOfViewDeg(Math.hypot(36, 24), full.focalLengthMm)).toBeCloseTo(
+          angleOfViewDeg(Math.hypot(widthMm, heightMm), f),
+          9,
+        );
         const back = fromFullFrame(frame, full.focalLengthMm, full.fNumber);
         expect(back.focalLengthMm).toBeCloseTo(f, 9);
         expect(back.fNumber).toBeCloseTo(n, 9);
@@ -37,18 +40,31 @@ describe('pixels', () => {
   });
   it('each step leaves part of the one before, and none is larger', () => {
     fc.assert(
-      fc.property(some(0, 0.3), some(1, 4), fc.constantFrom('none' as const, 'upright' as const, 'square' as const), (stabilisingShare, enlargement, alsoShape) => {
-        const { steps, perDelivered } = pixelChain(heron, { ...delivery, alsoShape }, { stabilisingShare, enlargement });
-        for (let i = 1; i < steps.length; i += 1) {
-          expect(steps[i].widthPx).toBeLessThanOrEqual(steps[i - 1].widthPx + 1e-9);
-          expect(steps[i].heightPx).toBeLessThanOrEqual(steps[i - 1].heightPx + 1e-9);
-        }
-        expect(perDelivered).toBeCloseTo(((6000 / 3840) * (1 - stabilisingShare)) / enlargement, 2);
-      }),
+      fc.property(
+        some(0, 0.3),
+        some(1, 4),
+        fc.constantFrom('none' as const, 'upright' as const, 'square' as const),
+        (stabilisingShare, enlargement, alsoShape) => {
+          const { steps, perDelivered } = pixelChain(
+            heron,
+            { ...delivery, alsoShape },
+            { stabilisingShare, enlargement },
+          );
+          for (let i = 1; i < steps.length; i += 1) {
+            expect(steps[i].widthPx).toBeLessThanOrEqual(steps[i - 1].widthPx + 1e-9);
+            expect(steps[i].heightPx).toBeLessThanOrEqual(steps[i - 1].heightPx + 1e-9);
+          }
+          expect(perDelivered).toBeCloseTo(((6000 / 3840) * (1 - stabilisingShare)) / enlargement, 2);
+        },
+      ),
     );
   });
   it('an upright cut out of a wide picture keeps its height: 9/16 of it across', () => {
-    const { steps, alsoPerDelivered } = pixelChain(heron, { ...delivery, alsoShape: 'upright' }, { stabilisingShare: 0, enlargement: 1 });
+    const { steps, alsoPerDelivered } = pixelChain(
+      heron,
+      { ...delivery, alsoShape: 'upright' },
+      { stabilisingShare: 0, enlargement: 1 },
+    );
     const also = steps[steps.length - 1];
     expect(also.widthPx / also.heightPx).toBeCloseTo(9 / 16, 9);
     expect(also.heightPx).toBeCloseTo(6000 / (16 / 9), 0);

@@ -75,20 +75,43 @@ const pose = fc.record({
 describe('projection', () => {
   it('agrees with three.js to 1e-9 of a frame width over random poses', () => {
     fc.assert(
-      fc.property(pose, angle(0.45), angle(0.2), fc.double({ min: 0.5, max: 80, noNaN: true }), (given, u, w, depthM) => {
-        const camera = new Float64Array(CAMERA_SIZE);
-        writeCamera(camera, 0, given.xM, given.yM, given.zM, given.panDeg, given.tiltDeg, given.rollDeg, given.focalLengthMm, given.frameWidthMm);
-        // A point that lies in the picture: from the camera's own axes.
-        const scale = (given.frameWidthMm / given.focalLengthMm) ** 2 * depthM;
-        const at = (axis: number) => camera[axis] * u * scale + camera[4 + axis] * w * scale + camera[8 + axis] * depthM;
-        const [xM, yM, zM] = [given.xM + at(0), given.yM + at(1), given.zM + at(2)];
-        const ours = project(camera, 0, xM, yM, zM, { u: 0, w: 0, depthM: 0 });
-        const theirs = threeProject(threeCamera({ ...given, frameHeightMm: (given.frameWidthMm * 9) / 16 }), xM, yM, zM);
-        expect(Math.abs(ours.u - theirs.u)).toBeLessThan(1e-9);
-        expect(Math.abs(ours.w - theirs.w)).toBeLessThan(1e-9);
-        expect(ours.u).toBeCloseTo(u, 8);
-        expect(ours.depthM).toBeCloseTo(depthM, 8);
-      }),
+      fc.property(
+        pose,
+        angle(0.45),
+        angle(0.2),
+        fc.double({ min: 0.5, max: 80, noNaN: true }),
+        (given, u, w, depthM) => {
+          const camera = new Float64Array(CAMERA_SIZE);
+          writeCamera(
+            camera,
+            0,
+            given.xM,
+            given.yM,
+            given.zM,
+            given.panDeg,
+            given.tiltDeg,
+            given.rollDeg,
+            given.focalLengthMm,
+            given.frameWidthMm,
+          );
+          // A point that lies in the picture: from the camera's own axes.
+          const scale = (given.frameWidthMm / given.focalLengthMm) ** 2 * depthM;
+          const at = (axis: number) =>
+            camera[axis] * u * scale + camera[4 + axis] * w * scale + camera[8 + axis] * depthM;
+          const [xM, yM, zM] = [given.xM + at(0), given.yM + at(1), given.zM + at(2)];
+          const ours = project(camera, 0, xM, yM, zM, { u: 0, w: 0, depthM: 0 });
+          const theirs = threeProject(
+            threeCamera({ ...given, frameHeightMm: (given.frameWidthMm * 9) / 16 }),
+            xM,
+            yM,
+            zM,
+          );
+          expect(Math.abs(ours.u - theirs.u)).toBeLessThan(1e-9);
+          expect(Math.abs(ours.w - theirs.w)).toBeLessThan(1e-9);
+          expect(ours.u).toBeCloseTo(u, 8);
+          expect(ours.depthM).toBeCloseTo(depthM, 8);
+        },
+      ),
       { numRuns: 400 },
     );
   });

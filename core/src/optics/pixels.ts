@@ -33,17 +33,28 @@ export function pixelChain(
   const recorded: PixelStep = { what: 'recorded', widthPx: camera.pictureWidthPx, heightPx: camera.pictureHeightPx };
   const shape: PixelStep = { what: 'shape', ...cutTo(recorded, delivery.widthPx / delivery.heightPx) };
   const steps = [recorded, shape];
-  const scaled = (what: PixelStep['what'], from: PixelStep, share: number): PixelStep => ({ what, widthPx: from.widthPx * share, heightPx: from.heightPx * share });
+  const scaled = (what: PixelStep['what'], from: PixelStep, share: number): PixelStep => ({
+    what,
+    widthPx: from.widthPx * share,
+    heightPx: from.heightPx * share,
+  });
   if (stabilisingShare > 0) steps.push(scaled('stabilising', steps[steps.length - 1], 1 - stabilisingShare));
   if (enlargement > 1) steps.push(scaled('zoom', steps[steps.length - 1], 1 / enlargement));
   const left = steps[steps.length - 1];
-  if (delivery.alsoShape === 'none') return { steps, perDelivered: left.widthPx / delivery.widthPx, alsoPerDelivered: null };
+  if (delivery.alsoShape === 'none')
+    return { steps, perDelivered: left.widthPx / delivery.widthPx, alsoPerDelivered: null };
   const also: PixelStep = { what: 'alsoShape', ...cutTo(left, ALSO_ASPECTS[delivery.alsoShape]) };
   // The second shape is delivered with as many lines over its longer side as the first.
   const longer = Math.max(delivery.widthPx, delivery.heightPx);
-  return { steps: [...steps, also], perDelivered: left.widthPx / delivery.widthPx, alsoPerDelivered: Math.max(also.widthPx, also.heightPx) / longer };
+  return {
+    steps: [...steps, also],
+    perDelivered: left.widthPx / delivery.widthPx,
+    alsoPerDelivered: Math.max(also.widthPx, also.heightPx) / longer,
+  };
 }
 
 function cutTo({ widthPx, heightPx }: Raster, aspect: number): Raster {
-  return widthPx / heightPx > aspect ? { widthPx: heightPx * aspect, heightPx } : { widthPx, heightPx: widthPx / aspect };
+  return widthPx / heightPx > aspect
+    ? { widthPx: heightPx * aspect, heightPx }
+    : { widthPx, heightPx: widthPx / aspect };
 }

@@ -62,7 +62,14 @@ export interface InPicture {
 }
 
 /** Projects one point. u and w mean nothing when `depthM` is not positive. */
-export function project(camera: Float64Array, offset: number, xM: number, yM: number, zM: number, out: InPicture): InPicture {
+export function project(
+  camera: Float64Array,
+  offset: number,
+  xM: number,
+  yM: number,
+  zM: number,
+  out: InPicture,
+): InPicture {
   const depth = camera[offset + 8] * xM + camera[offset + 9] * yM + camera[offset + 10] * zM + camera[offset + 11];
   out.u = (camera[offset] * xM + camera[offset + 1] * yM + camera[offset + 2] * zM + camera[offset + 3]) / depth;
   out.w = (camera[offset + 4] * xM + camera[offset + 5] * yM + camera[offset + 6] * zM + camera[offset + 7]) / depth;

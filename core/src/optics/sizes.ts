@@ -1,12 +1,22 @@
 /** Sizes in the picture and distances on the ground, through a rectilinear lens looking straight at the thing. Metres and mm; shares of the frame height. */
 
 /** How far a thing of known height is when it fills a share of the frame height: `d = H f / (share h)`. */
-export function distanceFromShareM(heightM: number, share: number, focalLengthMm: number, frameHeightMm: number): number {
+export function distanceFromShareM(
+  heightM: number,
+  share: number,
+  focalLengthMm: number,
+  frameHeightMm: number,
+): number {
   return (heightM * focalLengthMm) / (share * frameHeightMm);
 }
 
 /** What share of the frame height a thing fills at a distance. */
-export function shareAtDistance(heightM: number, distanceM: number, focalLengthMm: number, frameHeightMm: number): number {
+export function shareAtDistance(
+  heightM: number,
+  distanceM: number,
+  focalLengthMm: number,
+  frameHeightMm: number,
+): number {
   return (heightM * focalLengthMm) / (distanceM * frameHeightMm);
 }
 
@@ -16,7 +26,13 @@ export function stackRatio(toNearerM: number, betweenM: number): number {
 }
 
 /** How far back to go until two things so far apart look alike to within a ratio (above 1), and the focal length that then fills a share of the frame height with the nearer. */
-export function stacked(betweenM: number, ratio: number, heightM: number, share: number, frameHeightMm: number): { toNearerM: number; focalLengthMm: number } {
+export function stacked(
+  betweenM: number,
+  ratio: number,
+  heightM: number,
+  share: number,
+  frameHeightMm: number,
+): { toNearerM: number; focalLengthMm: number } {
   const toNearerM = betweenM / (ratio - 1);
   return { toNearerM, focalLengthMm: (share * frameHeightMm * toNearerM) / heightM };
 }

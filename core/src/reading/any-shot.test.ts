@@ -45,18 +45,37 @@ const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
       { mode: 'racks', from: { on: 'distance', distanceM: 1 }, racks: [{ atS: 0.5, overS: 0, to: { on: 'piece', pieceId: 'post' } }, { atS: 1, overS: 2, to: { on: 'subject' } }] }, // prettier-ignore
     ),
   })
-  .map(({ lens: { id, focalLengthMinMm, focalLengthMaxMm }, share, featherInS, featherOutS, cruiseS, slow, next, ...rest }) => (given: Shot) => {
-    const timing = { durationS: featherInS + cruiseS + featherOutS, holdStartS: 0, featherInS, featherOutS, holdEndS: 0, featherShape: 'minimumJerk' as const };
-    return {
-      ...given,
-      ...rest,
-      lensId: id,
-      focalLengthMm: focalLengthMinMm + share * (focalLengthMaxMm - focalLengthMinMm),
-      captureRateHz: rest.frameRateHz * slow,
-      timing,
-      then: next.map((leg) => ({ ...leg, timing })),
-    };
-  });
+  .map(
+    ({
+      lens: { id, focalLengthMinMm, focalLengthMaxMm },
+      share,
+      featherInS,
+      featherOutS,
+      cruiseS,
+      slow,
+      next,
+      ...rest
+    }) =>
+      (given: Shot) => {
+        const timing = {
+          durationS: featherInS + cruiseS + featherOutS,
+          holdStartS: 0,
+          featherInS,
+          featherOutS,
+          holdEndS: 0,
+          featherShape: 'minimumJerk' as const,
+        };
+        return {
+          ...given,
+          ...rest,
+          lensId: id,
+          focalLengthMm: focalLengthMinMm + share * (focalLengthMaxMm - focalLengthMinMm),
+          captureRateHz: rest.frameRateHz * slow,
+          timing,
+          then: next.map((leg) => ({ ...leg, timing })),
+        };
+      },
+  );
 
 describe('any shot that the model allows', () => {
   it('reads in whole sentences and whole numbers, worst first, each thing once', () => {
@@ -76,7 +95,13 @@ describe('any shot that the model allows', () => {
           expect(finding.screenS).toBeLessThanOrEqual(lengthOnScreenS(shoot.shots[0]) + 1e-6);
         }
         for (const { sentence } of cautions) expect(sentence).not.toMatch(/NaN|undefined/);
-        for (const column of [picture.samples.xM, picture.samples.panDeg, picture.samples.tiltDeg, picture.samples.focalLengthMm, picture.screen.acceleration])
+        for (const column of [
+          picture.samples.xM,
+          picture.samples.panDeg,
+          picture.samples.tiltDeg,
+          picture.samples.focalLengthMm,
+          picture.screen.acceleration,
+        ])
           expect(column.every(Number.isFinite)).toBe(true);
       }),
       { numRuns: 60 },
@@ -105,7 +130,9 @@ describe('any shot that the model allows', () => {
     fc.assert(
       fc.property(shot, (edit) => {
         const shoot = plainShoot(edit);
-        expect(readShot(shoot, shoot.shots[0]).findings).toEqual(readShot(structuredClone(shoot), structuredClone(shoot.shots[0])).findings);
+        expect(readShot(shoot, shoot.shots[0]).findings).toEqual(
+          readShot(structuredClone(shoot), structuredClone(shoot.shots[0])).findings,
+        );
       }),
       { numRuns: 8 },
     );

@@ -18,22 +18,38 @@ const pieces: Piece[] = [
   newPiece('post', 'post', 'Post', -0.6, -1.4, 0),
   ...[-60, -20, 20, 60].map((x, i) => newPiece('tree', `t${i}`, 'Tree', x, 120, 0)),
 ];
-const TIMING = { durationS: 8, holdStartS: 0, featherInS: 2, featherOutS: 2, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 8,
+  holdStartS: 0,
+  featherInS: 2,
+  featherOutS: 2,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 const slide: Move = { kind: 'slide', ...AROUND, heightM: 0.85, distanceM: 4, bearingDeg: 180, travelM: 1, skewDeg: 0 };
 const arc: Move = { kind: 'arc', ...AROUND, heightM: 0.85, radiusM: 6, startBearingDeg: 150, sweepDeg: 60 };
 const compared = (move: Move, by: 'spot' | 'framing', focals = [24, 35, 50, 70], more: Partial<Shot> = {}) => {
-  const { shoot } = filmed(move, { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-gimbal', ...more }, false, pieces);
+  const { shoot } = filmed(
+    move,
+    { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-gimbal', ...more },
+    false,
+    pieces,
+  );
   return compareLenses(shoot, shoot.shots[0], focals, by);
 };
 
 describe('comparing focal lengths', () => {
   it('same framing keeps the subject’s height at every focal length, to what distances are set to', () => {
     fc.assert(
-      fc.property(fc.constantFrom(slide, arc, usual('push')), fc.double({ min: 24, max: 70, noNaN: true }), (move, focal) => {
-        const [own, other] = compared(move, 'framing', [35, focal]);
-        expect(other.subjectHeight / own.subjectHeight).toBeGreaterThan(0.96);
-        expect(other.subjectHeight / own.subjectHeight).toBeLessThan(1.04);
-      }),
+      fc.property(
+        fc.constantFrom(slide, arc, usual('push')),
+        fc.double({ min: 24, max: 70, noNaN: true }),
+        (move, focal) => {
+          const [own, other] = compared(move, 'framing', [35, focal]);
+          expect(other.subjectHeight / own.subjectHeight).toBeGreaterThan(0.96);
+          expect(other.subjectHeight / own.subjectHeight).toBeLessThan(1.04);
+        },
+      ),
       { numRuns: 12 },
     );
   });
@@ -72,36 +88,57 @@ describe('comparing focal lengths', () => {
     expect(columns[1].sharpToM - columns[1].sharpFromM).toBeLessThan(columns[0].sharpToM - columns[0].sharpFromM);
   });
   it('says that nothing slides where nothing does', () => {
-    for (const move of [{ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 } as Move, usual('pan'), usual('whipPan'), usual('tilt')])
-      expect(verdictOnLenses(compared(move, 'spot'), 'spot')).toMatch(/^The camera stays where it is, so nothing parts in depth/);
+    for (const move of [
+      { kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 } as Move,
+      usual('pan'),
+      usual('whipPan'),
+      usual('tilt'),
+    ])
+      expect(verdictOnLenses(compared(move, 'spot'), 'spot')).toMatch(
+        /^The camera stays where it is, so nothing parts in depth/,
+      );
   });
 });
 
 describe('same framing', () => {
   const shotsOf = (move: Move, more: Partial<Shot> = {}) => {
-    const { shoot } = filmed(move, { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-drone', ...more }, false, pieces);
+    const { shoot } = filmed(
+      move,
+      { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-drone', ...more },
+      false,
+      pieces,
+    );
     return { shoot, columns: compareLenses(shoot, shoot.shots[0], [24, 35, 50, 85], 'framing') };
   };
   const heights = (shoot: Parameters<typeof setupOf>[0], shot: Shot) => {
     const setup = setupOf(shoot, shot);
     return subjectInFrame(sampleShot(setup), setup.subject).height;
   };
-  it.each(['slide', 'push', 'pull', 'arc', 'orbit', 'crane', 'rise', 'helix', 'angledSlide', 'riseOverReveal'] as const)(
-    '%s: the subject has the same height at every moment, within 2%, or it is said why not',
-    (kind) => {
-      const { shoot, columns } = shotsOf(usual(kind));
-      const own = heights(shoot, columns[1].shot);
-      for (const column of columns) {
-        if (column.framingOff !== null) {
-          expect(column.why[0]).toMatch(/cannot keep the framing/);
-          continue;
-        }
-        const other = heights(shoot, column.shot);
-        for (let row = 0; row < own.length; row += 5)
-          if (Number.isFinite(own[row]) && Number.isFinite(other[row])) expect(Math.abs(other[row] / own[row] - 1)).toBeLessThan(0.0201);
+  it.each([
+    'slide',
+    'push',
+    'pull',
+    'arc',
+    'orbit',
+    'crane',
+    'rise',
+    'helix',
+    'angledSlide',
+    'riseOverReveal',
+  ] as const)('%s: the subject has the same height at every moment, within 2%, or it is said why not', (kind) => {
+    const { shoot, columns } = shotsOf(usual(kind));
+    const own = heights(shoot, columns[1].shot);
+    for (const column of columns) {
+      if (column.framingOff !== null) {
+        expect(column.why[0]).toMatch(/cannot keep the framing/);
+        continue;
       }
-    },
-  );
+      const other = heights(shoot, column.shot);
+      for (let row = 0; row < own.length; row += 5)
+        if (Number.isFinite(own[row]) && Number.isFinite(other[row]))
+          expect(Math.abs(other[row] / own[row] - 1)).toBeLessThan(0.0201);
+    }
+  });
   it('where the subject walks into the camera no distance keeps its height: it is said, and not compared', () => {
     const walks = [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 8, xM: 0, yM: -3, zM: 0 }] }]; // prettier-ignore
     const { columns } = shotsOf(usual('slide'), { walks });
@@ -116,7 +153,12 @@ describe('same framing', () => {
   it('what goes with the walk keeps it', () => {
     const walks = [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 8, xM: 0, yM: 9, zM: 0 }] }]; // prettier-ignore
     for (const kind of ['follow', 'lead', 'alongside'] as const)
-      expect(shotsOf(usual(kind), { walks }).columns.map(({ framingOff }) => framingOff)).toEqual([null, null, null, null]);
+      expect(shotsOf(usual(kind), { walks }).columns.map(({ framingOff }) => framingOff)).toEqual([
+        null,
+        null,
+        null,
+        null,
+      ]);
   });
 });
 
@@ -138,27 +180,43 @@ describe('the verdict on lenses', () => {
     );
   });
   it('says it in words where a number would say nothing', () => {
-    expect(verdictOnLenses([column(24, 0.3), column(85, 0)], 'spot')).toMatch(/^Here wide wins: 24 mm shows depth far more strongly than 85 mm, because/);
+    expect(verdictOnLenses([column(24, 0.3), column(85, 0)], 'spot')).toMatch(
+      /^Here wide wins: 24 mm shows depth far more strongly than 85 mm, because/,
+    );
     expect(verdictOnLenses([column(24, 0.1), column(35, 0.3), column(70, 0.305, { nearSpeed: null })], 'spot')).toMatch(
       /At 70 mm the background sweeps about as quickly as at 35 mm/,
     );
   });
   it('two alike do not hide a third', () => {
-    expect(verdictOnLenses([column(16, 0.3), column(35, 0.2), column(85, 0.29)], 'spot')).toBe('Here 16 mm and 85 mm show depth alike; 35 mm shows 67% of it.');
+    expect(verdictOnLenses([column(16, 0.3), column(35, 0.2), column(85, 0.29)], 'spot')).toBe(
+      'Here 16 mm and 85 mm show depth alike; 35 mm shows 67% of it.',
+    );
   });
   it('says when it hardly matters, and which are left out', () => {
-    expect(verdictOnLenses([column(24, 0.3), column(35, 0.29), column(85, 0.31)], 'spot')).toMatch(/^The focal length hardly matters here/);
-    expect(verdictOnLenses([column(24, 0.3), column(35, 0.1), column(85, 0.9, { grade: 'cannot', why: ['Moss 85 cannot.'] })], 'spot')).toMatch(
-      /Left out: 85 mm \(Moss 85 cannot\)\.$/,
+    expect(verdictOnLenses([column(24, 0.3), column(35, 0.29), column(85, 0.31)], 'spot')).toMatch(
+      /^The focal length hardly matters here/,
     );
+    expect(
+      verdictOnLenses(
+        [column(24, 0.3), column(35, 0.1), column(85, 0.9, { grade: 'cannot', why: ['Moss 85 cannot.'] })],
+        'spot',
+      ),
+    ).toMatch(/Left out: 85 mm \(Moss 85 cannot\)\.$/);
   });
   it('a lens with nothing near in its picture does not win: it is said to have lost it', () => {
     const said = verdictOnLenses([column(24, 0.2), column(35, 0.3), column(70, 0.45, { nearSpeed: null })], 'spot');
     expect(said).toMatch(/^Here 35 mm/);
-    expect(said).toMatch(/At 70 mm the background sweeps 1\.5 times as quickly as at 35 mm, but nothing near is left in the picture\.$/);
+    expect(said).toMatch(
+      /At 70 mm the background sweeps 1\.5 times as quickly as at 35 mm, but nothing near is left in the picture\.$/,
+    );
   });
   it('holds for the numbers that a reading gives', () => {
-    const { shoot } = filmed(arc, { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-gimbal' }, false, pieces);
+    const { shoot } = filmed(
+      arc,
+      { timing: TIMING, lensId: 'lens-fern-2470', focalLengthMm: 35, rigId: 'rig-gimbal' },
+      false,
+      pieces,
+    );
     const [shot] = shoot.shots;
     const layers = readFigures(readShot(shoot, shot).picture).layers;
     const [own] = compareLenses(shoot, shot, [35], 'spot');
@@ -167,7 +225,12 @@ describe('the verdict on lenses', () => {
   });
   it('the largest jump is of one moment: slow where it is fast shown, and fast where it is slow', () => {
     const ramp = { reversed: false, ramp: [{ atS: 2, speed: 0.25 }, { atS: 5, speed: 1 }] }; // prettier-ignore
-    const { shoot } = filmed(slide, { timing: TIMING, captureRateHz: 48, playback: ramp, rigId: 'rig-gimbal' }, false, pieces);
+    const { shoot } = filmed(
+      slide,
+      { timing: TIMING, captureRateHz: 48, playback: ramp, rigId: 'rig-gimbal' },
+      false,
+      pieces,
+    );
     const [own] = compareLenses(shoot, shoot.shots[0], [35], 'spot');
     const fastest = Math.max(own.nearSpeed ?? 0, own.farSpeed ?? 0, own.subjectSpeed ?? 0);
     expect(own.jump).toBeLessThan((fastest * 2) / 24);

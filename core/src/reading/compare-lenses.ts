@@ -71,26 +71,40 @@ export function lensFor(shoot: Shoot, shot: Shot, focalLengthMm: number): Lens {
 function taken(shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): { shot: Shot; off: number } {
   const lens = lensFor(shoot, shot, focalLengthMm);
   const changed = { ...shot, focalLengthMm, lensId: lens.id, fNumber: Math.max(shot.fNumber, lens.fNumberMin) };
-  return by === 'spot' || focalLengthMm === shot.focalLengthMm ? { shot: changed, off: 0 } : sameFraming(shoot, shot, changed);
+  return by === 'spot' || focalLengthMm === shot.focalLengthMm
+    ? { shot: changed, off: 0 }
+    : sameFraming(shoot, shot, changed);
 }
 
 /** A shot taken with another focal length, from the same spot or with the same framing as near as it comes. */
-export const withFocalLength = (shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): Shot => taken(shoot, shot, focalLengthMm, by).shot;
+export const withFocalLength = (shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): Shot =>
+  taken(shoot, shot, focalLengthMm, by).shot;
 
 /** Reads a shot through several focal lengths. */
-export function compareLenses(shoot: Shoot, shot: Shot, focalLengthsMm: readonly number[], by: CompareBy, units: Units = 'metric'): LensColumn[] {
+export function compareLenses(
+  shoot: Shoot,
+  shot: Shot,
+  focalLengthsMm: readonly number[],
+  by: CompareBy,
+  units: Units = 'metric',
+): LensColumn[] {
   return focalLengthsMm.map((focalLengthMm) => {
     const { shot: changed, off } = taken(shoot, shot, focalLengthMm, by);
     const column = columnOf(shoot, changed, units);
     if (off <= SAME_WITHIN) return column;
     const name = setupOf(shoot, shot).subject?.name ?? 'The subject';
-    const cause = shot.walks.some(({ pieceId, points }) => pieceId === shot.subjectId && points.length > 1) ? 'the walk' : 'the move';
+    const cause = shot.walks.some(({ pieceId, points }) => pieceId === shot.subjectId && points.length > 1)
+      ? 'the walk'
+      : 'the move';
     const said = off < 10 ? `differs by up to ${percent(off)}` : 'is another altogether';
     return {
       ...column,
       framingOff: off,
       grade: 'cannot',
-      why: [`${trim(focalLengthMm, 0)} mm cannot keep the framing here: ${name}’s height ${said}, because of ${cause}.`, ...column.why],
+      why: [
+        `${trim(focalLengthMm, 0)} mm cannot keep the framing here: ${name}’s height ${said}, because of ${cause}.`,
+        ...column.why,
+      ],
     };
   });
 }
@@ -155,11 +169,14 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
 
 /** Speed and how long each recorded frame is shown, of the same moment. */
 function largestJump({ samples, site, subject }: Picture): number {
-  const columns = [site.near.speed, site.far.speed, whileInFrame(subject, subject.speed)].map((column) => smoothed(column, SEEN_S * samples.frameRateHz));
+  const columns = [site.near.speed, site.far.speed, whileInFrame(subject, subject.speed)].map((column) =>
+    smoothed(column, SEEN_S * samples.frameRateHz),
+  );
   let most = 0;
   for (let row = 0; row < samples.count; row += 1) {
     const repeats = Math.max(1, (samples.slow[row] * samples.frameRateHz) / samples.captureRateHz);
-    for (const column of columns) if (column[row] > 0) most = Math.max(most, (column[row] * repeats) / samples.frameRateHz);
+    for (const column of columns)
+      if (column[row] > 0) most = Math.max(most, (column[row] * repeats) / samples.frameRateHz);
   }
   return most;
 }

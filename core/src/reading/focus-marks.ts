@@ -28,7 +28,12 @@ const LOOSER = 1.4;
  * `farM` are the borders of sharpness about the planned focus in each row. From each mark the next is the farthest to which one
  * pull does (a cone of slopes that every row between narrows).
  */
-export function focusMarks({ count, tS, screenS, focusDistanceM }: Samples, nearM: Float64Array, farM: Float64Array, lens: Lens): FocusMarks {
+export function focusMarks(
+  { count, tS, screenS, focusDistanceM }: Samples,
+  nearM: Float64Array,
+  farM: Float64Array,
+  lens: Lens,
+): FocusMarks {
   const dioptres = focusDistanceM.map((distanceM) => 1 / distanceM);
   const [highest, lowest] = [nearM.map((m) => 1 / m), farM.map((m) => (Number.isFinite(m) ? 1 / m : 0))];
   const marksFor = (slack: number): number[] => {
@@ -40,7 +45,10 @@ export function focusMarks({ count, tS, screenS, focusDistanceM }: Samples, near
       for (let row = from + 1; row < count; row += 1) {
         const slope = (dioptres[row] - dioptres[from]) / (row - from);
         if (slope >= least - 1e-12 && slope <= most + 1e-12) reached = row;
-        least = Math.max(least, (dioptres[row] - slack * (dioptres[row] - lowest[row]) - dioptres[from]) / (row - from));
+        least = Math.max(
+          least,
+          (dioptres[row] - slack * (dioptres[row] - lowest[row]) - dioptres[from]) / (row - from),
+        );
         most = Math.min(most, (dioptres[row] + slack * (highest[row] - dioptres[row]) - dioptres[from]) / (row - from));
         if (least > most + 1e-12) break;
       }
@@ -62,7 +70,12 @@ export function focusMarks({ count, tS, screenS, focusDistanceM }: Samples, near
     if (pulled <= highest[row] + 1e-9 && pulled >= lowest[row] - 1e-9) sharp += 1;
   }
   return {
-    marks: kept.map((row) => ({ atS: screenS[row], actionS: tS[row], distanceM: focusDistanceM[row], ringDeg: ringAtDeg(lens, focusDistanceM[row]) })),
+    marks: kept.map((row) => ({
+      atS: screenS[row],
+      actionS: tS[row],
+      distanceM: focusDistanceM[row],
+      ringDeg: ringAtDeg(lens, focusDistanceM[row]),
+    })),
     sharpShare: sharp / count,
   };
 }

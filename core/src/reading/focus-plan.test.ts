@@ -36,10 +36,24 @@ describe('the focus of a shot', () => {
     kind: 'free',
     pivotEastM: 0,
     pivotNorthM: 0,
-    points: [0, 1, 0, 1, 0, 1, 0].map((near, i) => ({ eastM: 0.2 * i, northM: -6 + 3 * near, heightM: 0.9, look: null })),
+    points: [0, 1, 0, 1, 0, 1, 0].map((near, i) => ({
+      eastM: 0.2 * i,
+      northM: -6 + 3 * near,
+      heightM: 0.9,
+      look: null,
+    })),
   };
   it('straight pulls between the marks keep what is planned sharp, as few as do, over the whole of a long zigzag', () => {
-    const long = { timing: { durationS: 40, holdStartS: 0, featherInS: 2, featherOutS: 2, holdEndS: 0, featherShape: 'minimumJerk' as const } };
+    const long = {
+      timing: {
+        durationS: 40,
+        holdStartS: 0,
+        featherInS: 2,
+        featherOutS: 2,
+        holdEndS: 0,
+        featherShape: 'minimumJerk' as const,
+      },
+    };
     for (const [move, more] of [
       [{ ...usual('rackFocus'), distanceM: 2, fromPieceId: 'post', toPieceId: 'back' } as Move, STOPPED],
       [push, STOPPED],
@@ -50,7 +64,8 @@ describe('the focus of a shot', () => {
       for (let row = 0; row < focusM.length; row += 1) {
         const k = Math.max(1, marks.findIndex(({ atS }) => atS >= screenS[row] - 1e-9)); // prettier-ignore
         const [a, b] = [marks[k - 1], marks[k]];
-        const pulled = 1 / (1 / a.distanceM + ((screenS[row] - a.atS) / (b.atS - a.atS)) * (1 / b.distanceM - 1 / a.distanceM));
+        const pulled =
+          1 / (1 / a.distanceM + ((screenS[row] - a.atS) / (b.atS - a.atS)) * (1 / b.distanceM - 1 / a.distanceM));
         if (pulled >= nearM[row] - 1e-6 && pulled <= farM[row] + 1e-6) sharp += 1;
       }
       expect(sharp / focusM.length).toBeCloseTo(marksSharpShare, 2);
@@ -71,7 +86,15 @@ describe('the focus of a shot', () => {
     const samples = filmShot(setupOf(shoot, shoot.shots[0]));
     const blurs = Array.from(
       { length: samples.count },
-      (_, row) => (blurDiscMm(samples.focalLengthMm[row] / samples.crop[row], one.fNumber, one.focusM, samples.subjectDistanceM[row]) * samples.crop[row]) / confusionMm,
+      (_, row) =>
+        (blurDiscMm(
+          samples.focalLengthMm[row] / samples.crop[row],
+          one.fNumber,
+          one.focusM,
+          samples.subjectDistanceM[row],
+        ) *
+          samples.crop[row]) /
+        confusionMm,
     );
     expect(Math.max(...blurs)).toBeCloseTo(1, 3);
     // Nothing more open does, wherever it is focused.

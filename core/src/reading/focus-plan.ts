@@ -55,7 +55,10 @@ export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
   let hyperM = 0;
   let [tightest, hardest] = [Infinity, 0];
   for (let row = 0; row < count; row += 1) {
-    hyperM = Math.max(hyperM, hyperfocalM(samples.focalLengthMm[row] / samples.crop[row], shot.fNumber, confusionMm / samples.crop[row]));
+    hyperM = Math.max(
+      hyperM,
+      hyperfocalM(samples.focalLengthMm[row] / samples.crop[row], shot.fNumber, confusionMm / samples.crop[row]),
+    );
     const wide = 1 / nearM[row] - (Number.isFinite(farM[row]) ? 1 / farM[row] : 0);
     if (wide < tightest) [tightest, hardest] = [wide, row];
   }
@@ -78,7 +81,18 @@ export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
     pull: pull && { ...pull, atS: filmed.screenS[pull.row] },
     pullers: PULLERS.map((puller) => {
       const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, puller, setup.limits);
-      return { puller, value, limit, unit, grade: value > limit * setup.limits.joltFactor ? ('cannot' as const) : value > limit ? ('tight' as const) : ('fits' as const) };
+      return {
+        puller,
+        value,
+        limit,
+        unit,
+        grade:
+          value > limit * setup.limits.joltFactor
+            ? ('cannot' as const)
+            : value > limit
+              ? ('tight' as const)
+              : ('fits' as const),
+      };
     }),
     band: { nearM: nearM[hardest], farM: farM[hardest], atS: screenS[hardest] },
     one: setup.subject ? oneFocusFor(filmed, confusionMm, Math.max(0.05, setup.lens.closestFocusM)) : null,
@@ -100,10 +114,19 @@ export function oneFocusFor(
   confusionMm: number,
   closestM: number,
 ): { fNumber: number; focusM: number } | null {
-  const rows = Array.from({ length: count }, (_, row) => row).filter((row) => !Number.isNaN(subjectXM[row]) && subjectDistanceM[row] > 0.02);
+  const rows = Array.from({ length: count }, (_, row) => row).filter(
+    (row) => !Number.isNaN(subjectXM[row]) && subjectDistanceM[row] > 0.02,
+  );
   if (rows.length === 0) return null;
   const needed = (dioptre: number): number =>
-    rows.reduce((most, row) => Math.max(most, (blurDiscMm(focalLengthMm[row] / crop[row], 1, 1 / dioptre, subjectDistanceM[row]) * crop[row]) / confusionMm), 0);
+    rows.reduce(
+      (most, row) =>
+        Math.max(
+          most,
+          (blurDiscMm(focalLengthMm[row] / crop[row], 1, 1 / dioptre, subjectDistanceM[row]) * crop[row]) / confusionMm,
+        ),
+      0,
+    );
   const distances = rows.map((row) => subjectDistanceM[row]);
   // What is needed falls and rises once between the farthest and the nearest: golden section, in dioptres.
   const golden = (Math.sqrt(5) - 1) / 2;
@@ -130,7 +153,13 @@ export function oneFocusFor(
 const SOFT_TIMES = 8;
 
 /** A focus nearer than the subject at which it is wholly soft, m, or as near as the lens focuses: what a pull from out of focus starts at. Its blur disc is eight times what looks sharp. */
-export function softFocusM(focalLengthMm: number, fNumber: number, confusionMm: number, subjectM: number, closestFocusM: number): number {
+export function softFocusM(
+  focalLengthMm: number,
+  fNumber: number,
+  confusionMm: number,
+  subjectM: number,
+  closestFocusM: number,
+): number {
   const s = subjectM * 1000;
   const f = focalLengthMm;
   const reach = SOFT_TIMES * confusionMm * fNumber * s;

@@ -9,10 +9,15 @@ const STAYS_M = 0.01;
 const ALIKE = 1.1;
 
 const mm = ({ focalLengthMm }: LensColumn) => `${trim(focalLengthMm, 0)} mm`;
-const list = (words: readonly string[]) => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`);
+const list = (words: readonly string[]) =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
 /** `2.0 times as strongly as`, `far more strongly than`, and `about as strongly as` where a number would say 1.0. */
 const times = (ratio: number, how: 'strongly' | 'quickly') =>
-  ratio >= 100 ? `far more ${how} than` : ratio < 1.05 ? `about as ${how} as` : `${ratio.toFixed(ratio < 9.95 ? 1 : 0)} times as ${how} as`;
+  ratio >= 100
+    ? `far more ${how} than`
+    : ratio < 1.05
+      ? `about as ${how} as`
+      : `${ratio.toFixed(ratio < 9.95 ? 1 : 0)} times as ${how} as`;
 
 /** One sentence or two on which focal length shows depth best, for the numbers that are shown, and why. `columns`: shortest first. */
 export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): string {
@@ -23,7 +28,9 @@ export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): 
   if (possible.length === 0) {
     // What the rig cannot do at any focal length does not keep them from being compared.
     const alike = columns.filter(({ framingOff }) => framingOff === null);
-    return alike.length < 2 ? `None of these can be compared.${dropped}` : `${among(alike, by)} But none of them can be made as it is planned: ${alike[0].why[0] ?? ''}`;
+    return alike.length < 2
+      ? `None of these can be compared.${dropped}`
+      : `${among(alike, by)} But none of them can be made as it is planned: ${alike[0].why[0] ?? ''}`;
   }
   if (possible.length === 1) return `Only ${mm(possible[0])} can make this shot.${dropped}`;
   return `${among(possible, by)}${dropped}`;
@@ -43,7 +50,8 @@ function among(columns: readonly LensColumn[], by: CompareBy): string {
   if (columns.every(({ travelM }) => travelM < STAYS_M))
     return 'The camera stays where it is, so nothing parts in depth: the focal length only decides how much of the place is in the picture.';
   const strongest = columns.reduce((a, b) => (b.parallax > a.parallax ? b : a));
-  if (strongest.parallax < LEAST_DEPTH) return 'Nothing slides past anything here: the focal length only changes how much of the place is in the picture.';
+  if (strongest.parallax < LEAST_DEPTH)
+    return 'Nothing slides past anything here: the focal length only changes how much of the place is in the picture.';
   const withNear = columns.filter(({ nearSpeed }) => nearSpeed !== null);
   // Depth without anything near is only the background's: what has lost the near things does not win over what shows them.
   const lost = withNear.length > 0 && strongest.nearSpeed === null;
@@ -55,7 +63,8 @@ function among(columns: readonly LensColumn[], by: CompareBy): string {
   if (others.length === 0) return `Only ${mm(best)} still has something near in its picture.${lostWords}`;
   const weakest = others.reduce((a, b) => (b.parallax < a.parallax ? b : a));
   const ratioOf = (column: LensColumn) => (column.parallax > 1e-6 ? best.parallax / column.parallax : Infinity);
-  if (ratioOf(weakest) < ALIKE) return `The focal length hardly matters here: depth shows alike from ${mm(columns[0])} to ${mm(columns[columns.length - 1])}.${lostWords}`;
+  if (ratioOf(weakest) < ALIKE)
+    return `The focal length hardly matters here: depth shows alike from ${mm(columns[0])} to ${mm(columns[columns.length - 1])}.${lostWords}`;
   const alike = others.filter((column) => ratioOf(column) < ALIKE);
   const behind = others.filter((column) => ratioOf(column) >= ALIKE);
   const reason = reasonOf(best, weakest, by);

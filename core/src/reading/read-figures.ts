@@ -21,7 +21,10 @@ export function readFigures(picture: Picture, units: Units = 'metric'): Figures 
   return {
     layers: layerFigures(picture),
     speedLimits: speedLimits(picture),
-    evenness: { picture: leastEven(motion, samples, screen.speed, samples.frameRateHz), rig: leastEven(motion, filmed, cameraSpeedMps(filmed), filmed.captureRateHz) },
+    evenness: {
+      picture: leastEven(motion, samples, screen.speed, samples.frameRateHz),
+      rig: leastEven(motion, filmed, cameraSpeedMps(filmed), filmed.captureRateHz),
+    },
     marks: edgeMarks(setup, samples, units),
     pieces,
   };

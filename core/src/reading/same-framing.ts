@@ -18,7 +18,8 @@ const mm = (value: number) => Math.round(value * 1000) / 1000;
 function changed(move: Move, edit: (value: number, key: string, unit: string) => number): Move {
   const numbers = move as unknown as Numbers;
   const next: Numbers = {};
-  for (const { key, unit, min, max } of numbersOf(move.kind)) next[key] = Math.min(max, Math.max(min, mm(edit(numbers[key], key, unit))));
+  for (const { key, unit, min, max } of numbersOf(move.kind))
+    next[key] = Math.min(max, Math.max(min, mm(edit(numbers[key], key, unit))));
   return { ...move, ...next } as Move;
 }
 
@@ -28,7 +29,9 @@ function nearer(move: Move, share: number): Move {
   if (move.kind === 'free') return scaledAbout(move, share, null);
   const numbers = move as unknown as Numbers;
   // What is set by hand is rounded; what is compared is not.
-  return changed(move, (value, key, unit) => (unit === 'm' && !HEIGHTS.has(key) && scaled[key] !== numbers[key] ? value * share : value));
+  return changed(move, (value, key, unit) =>
+    unit === 'm' && !HEIGHTS.has(key) && scaled[key] !== numbers[key] ? value * share : value,
+  );
 }
 
 /** All of a move drawn together about its subject's middle, `middleM` above its base; null: on the ground alone. */
@@ -39,15 +42,24 @@ function scaledAbout(move: Move, share: number, middleM: number | null): Move {
       ...move,
       pivotEastM: mm(move.pivotEastM * share),
       pivotNorthM: mm(move.pivotNorthM * share),
-      points: move.points.map((point) => ({ ...point, eastM: mm(point.eastM * share), northM: mm(point.northM * share), heightM: height(point.heightM) })),
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: mm(point.eastM * share),
+        northM: mm(point.northM * share),
+        heightM: height(point.heightM),
+      })),
     };
-  return changed(move, (value, key, unit) => (HEIGHTS.has(key) ? height(value) : unit === 'm' && !/^aim|^look/.test(key) ? value * share : value));
+  return changed(move, (value, key, unit) =>
+    HEIGHTS.has(key) ? height(value) : unit === 'm' && !/^aim|^look/.test(key) ? value * share : value,
+  );
 }
 
 /** Heights drawn to the subject's middle as the distance is, the travel as it is. */
 const levelled = (move: Move, share: number, middleM: number): Move => {
   const near = nearer(move, share);
-  return near.kind === 'free' ? near : changed(near, (value, key) => (HEIGHTS.has(key) ? middleM + (value - middleM) * share : value));
+  return near.kind === 'free'
+    ? near
+    : changed(near, (value, key) => (HEIGHTS.has(key) ? middleM + (value - middleM) * share : value));
 };
 
 /** The subject of a shot in the frame, row by row, and how large it is there. */
@@ -64,7 +76,9 @@ function framingOf(shoot: Shoot, shot: Shot): Framing {
   const setup = setupOf(shoot, shot);
   const samples = sampleShot(setup, motionOf(setup));
   const subject = subjectInFrame(samples, setup.subject);
-  const size = subject.height.map((height, row) => (Math.abs(samples.tiltDeg[row]) > STEEP_DEG ? samples.focalLengthMm[row] / samples.subjectDistanceM[row] : height));
+  const size = subject.height.map((height, row) =>
+    Math.abs(samples.tiltDeg[row]) > STEEP_DEG ? samples.focalLengthMm[row] / samples.subjectDistanceM[row] : height,
+  );
   return { subject, size };
 }
 
@@ -76,7 +90,10 @@ function apart(own: Framing, other: Framing): { off: number; tooLarge: number } 
     if (!isShown(own.subject, row) && !isShown(other.subject, row)) continue;
     const ratio = other.size[row] / own.size[row];
     if (!Number.isFinite(ratio)) return { off: ANOTHER, tooLarge: 1 };
-    const out = isShown(own.subject, row) === isShown(other.subject, row) ? 0 : outsideBy(isShown(own.subject, row) ? other.subject : own.subject, row);
+    const out =
+      isShown(own.subject, row) === isShown(other.subject, row)
+        ? 0
+        : outsideBy(isShown(own.subject, row) ? other.subject : own.subject, row);
     off = Math.max(off, Math.max(ratio, 1 / ratio) - 1, out > AT_THE_EDGE ? 1 : 0);
     sum += Math.log(ratio);
     rows += 1;
@@ -99,11 +116,18 @@ export function sameFraming(shoot: Shoot, shot: Shot, changedShot: Shot): { shot
   const middleM = (setup.subject?.heightM ?? 0) / 2;
   const own = setup.subject ? framingOf(shoot, shot) : null;
   let best: { shot: Shot; off: number } | null = null;
-  for (const way of [nearer, (move: Move, k: number) => levelled(move, k, middleM), (move: Move, k: number) => scaledAbout(move, k, middleM)]) {
+  for (const way of [
+    nearer,
+    (move: Move, k: number) => levelled(move, k, middleM),
+    (move: Move, k: number) => scaledAbout(move, k, middleM),
+  ]) {
     let share = changedShot.focalLengthMm / shot.focalLengthMm;
     for (let round = 0; round <= CORRECTIONS; round += 1) {
       const at = share;
-      const candidate = legsOf(shot).reduce<Shot>((moved, _, k) => withLeg(moved, k, (leg) => ({ ...leg, move: way(leg.move, at) })), changedShot);
+      const candidate = legsOf(shot).reduce<Shot>(
+        (moved, _, k) => withLeg(moved, k, (leg) => ({ ...leg, move: way(leg.move, at) })),
+        changedShot,
+      );
       const { off, tooLarge } = own ? apart(own, framingOf(shoot, candidate)) : { off: 0, tooLarge: 1 };
       if (best === null || off < best.off) best = { shot: candidate, off };
       if (off <= SAME_WITHIN) return best;

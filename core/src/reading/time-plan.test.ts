@@ -4,7 +4,16 @@ import { filmed, usual } from '../testing/filmed';
 import { readShot } from './read-shot';
 import { timePlan } from './time-plan';
 
-const SIX = { timing: { durationS: 6, holdStartS: 0, featherInS: 1, featherOutS: 1, holdEndS: 0, featherShape: 'minimumJerk' as const } };
+const SIX = {
+  timing: {
+    durationS: 6,
+    holdStartS: 0,
+    featherInS: 1,
+    featherOutS: 1,
+    holdEndS: 0,
+    featherShape: 'minimumJerk' as const,
+  },
+};
 function plan(more: Partial<Shot>, walking = false) {
   const { shoot } = filmed(usual('slide'), { ...SIX, ...more }, walking);
   return timePlan(shoot, shoot.shots[0]);
@@ -17,7 +26,12 @@ const lifelike = (speed = 1) => ({ playback: { reversed: false, ramp: [{ atS: 0,
 
 describe('the times of a shot', () => {
   it('60 on 30 is half speed (common practice): 6 s of action are 12 on screen', () => {
-    expect(plan({ captureRateHz: 60, frameRateHz: 30 })).toMatchObject({ actionS: 6, screenS: 12, recordedFrames: 360, repeats: 1 });
+    expect(plan({ captureRateHz: 60, frameRateHz: 30 })).toMatchObject({
+      actionS: 6,
+      screenS: 12,
+      recordedFrames: 360,
+      repeats: 1,
+    });
   });
   it('6 frames a second at a half-interval shutter are open for 1/12 s, shown four times each, and smear half of every step', () => {
     const look = plan({ captureRateHz: 6, frameRateHz: 24, shutterDeg: 180, ...lifelike() });
@@ -52,19 +66,27 @@ describe('the times of a shot', () => {
 
 describe('what the camera records', () => {
   it('a rate that it has not: cannot', () => {
-    expect(finding('rig.frames', { captureRateHz: 240, frameRateHz: 24 })).toMatchObject({ grade: 'cannot', limit: 120 });
+    expect(finding('rig.frames', { captureRateHz: 240, frameRateHz: 24 })).toMatchObject({
+      grade: 'cannot',
+      limit: 120,
+    });
     expect(finding('rig.frames', { captureRateHz: 120, frameRateHz: 24 })).toBeUndefined();
   });
   it('longer than its buffer lasts: cannot; nearly as long: tight; below the rate it does not matter', () => {
     const buffered = (bufferS: number, captureRateHz = 120) => {
       const { shoot } = filmed(usual('slide'), { ...SIX, captureRateHz, frameRateHz: 24 });
       const cameras = shoot.kit.cameras.map((camera) => ({ ...camera, bufferAboveHz: 60, bufferS }));
-      return readShot({ ...shoot, kit: { ...shoot.kit, cameras } }, shoot.shots[0]).findings.find(({ id }) => id === 'rig.buffer')?.grade;
+      return readShot({ ...shoot, kit: { ...shoot.kit, cameras } }, shoot.shots[0]).findings.find(
+        ({ id }) => id === 'rig.buffer',
+      )?.grade;
     };
     expect([buffered(4), buffered(6.2), buffered(20), buffered(4, 60)]).toEqual(['cannot', 'tight', 'fits', undefined]);
   });
   it('frames that are shown again and again stagger', () => {
-    expect(finding('stagger', { captureRateHz: 24, frameRateHz: 24, ...lifelike(0.5) })).toMatchObject({ grade: 'ripple', said: '2 times' });
+    expect(finding('stagger', { captureRateHz: 24, frameRateHz: 24, ...lifelike(0.5) })).toMatchObject({
+      grade: 'ripple',
+      said: '2 times',
+    });
     expect(finding('stagger', { captureRateHz: 6, frameRateHz: 24, ...lifelike() })?.grade).toBe('jolt');
     expect(finding('stagger', { captureRateHz: 120, frameRateHz: 24, ...lifelike(0.2) })).toBeUndefined();
   });

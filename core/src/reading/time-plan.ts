@@ -59,7 +59,10 @@ export function timePlan(shoot: Shoot, shot: Shot): TimePlan {
     bufferS: shot.captureRateHz > camera.bufferAboveHz ? camera.bufferS : null,
     subjectM: subject ? walkedM(placeOverTime(shot.walks, subject.id, subject), durationS) : null,
     cameraM: pathLengthM(filmed),
-    curve: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => ({ actionS: (i / CURVE_POINTS) * durationS, screenS: playing.screenAt((i / CURVE_POINTS) * durationS) })),
+    curve: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => ({
+      actionS: (i / CURVE_POINTS) * durationS,
+      screenS: playing.screenAt((i / CURVE_POINTS) * durationS),
+    })),
   };
 }
 

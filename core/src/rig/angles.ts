@@ -27,7 +27,12 @@ export function turntableDegps(turnsPerMinute: number): number {
 /** Tilt, roll and bank against what head and rig allow, and the two rigs that have a pace of their own. */
 export function angleFindings(setup: Setup, samples: Samples, say: Say): Finding[] {
   const { rig } = setup;
-  return [...tiltFindings(rig, samples, say), ...rollFindings(setup, samples, say), ...bankFindings(setup, samples, say), ...ownPace(rig, samples, say)];
+  return [
+    ...tiltFindings(rig, samples, say),
+    ...rollFindings(setup, samples, say),
+    ...bankFindings(setup, samples, say),
+    ...ownPace(rig, samples, say),
+  ];
 }
 
 type Rig = Setup['rig'];
@@ -36,9 +41,25 @@ function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   const up = largest(samples.tiltDeg);
   const down = largest(samples.tiltDeg.map((deg) => -deg));
   if (!up || !down || (up.value <= rig.tiltMaxDeg + 0.01 && -down.value >= rig.tiltMinDeg - 0.01)) return [];
-  const [value, limit, row] = up.value > rig.tiltMaxDeg + 0.01 ? [up.value, rig.tiltMaxDeg, up.row] : [-down.value, rig.tiltMinDeg, down.row];
+  const [value, limit, row] =
+    up.value > rig.tiltMaxDeg + 0.01 ? [up.value, rig.tiltMaxDeg, up.row] : [-down.value, rig.tiltMinDeg, down.row];
   const sentence = `The camera would have to tilt to ${degrees(value)}; ${rig.name} tilts from ${degrees(rig.tiltMinDeg)} to ${degrees(rig.tiltMaxDeg)}.`;
-  return [graded({ id: 'rig.tilt', measure: 'tilt', value, limit, screenS: samples.screenS[row], unit: 'deg', say: degrees, sentence, reason: 'The head ends there.' }, 'cannot')];
+  return [
+    graded(
+      {
+        id: 'rig.tilt',
+        measure: 'tilt',
+        value,
+        limit,
+        screenS: samples.screenS[row],
+        unit: 'deg',
+        say: degrees,
+        sentence,
+        reason: 'The head ends there.',
+      },
+      'cannot',
+    ),
+  ];
 }
 
 /** A lean that the horizon gets from the hand by itself is no demand on the head. */

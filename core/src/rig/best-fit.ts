@@ -30,7 +30,8 @@ function worstOf(points: readonly Point[], misfit: (point: Point) => number): Mi
 
 /** The two points of a path that lie farthest apart, near enough: the farthest from the first, and the farthest from that. */
 function chordOf(points: readonly Point[]): [Point, Point] {
-  const farthest = (from: Point) => points[worstOf(points, (p) => Math.hypot(p[0] - from[0], p[1] - from[1], p[2] - from[2])).index];
+  const farthest = (from: Point) =>
+    points[worstOf(points, (p) => Math.hypot(p[0] - from[0], p[1] - from[1], p[2] - from[2])).index];
   const a = farthest(points[0]);
   return [a, farthest(a)];
 }
@@ -52,12 +53,17 @@ function firstCentres(points: readonly Point[], radiusM: number, starts: number)
   const middle = middleOf([a, b]);
   return Array.from({ length: starts }, (_, k) => {
     const angle = (2 * Math.PI * k) / starts;
-    const at = (axis: 0 | 1 | 2) => middle[axis] + away * (Math.cos(angle) * first[axis] + Math.sin(angle) * second[axis]);
+    const at = (axis: 0 | 1 | 2) =>
+      middle[axis] + away * (Math.cos(angle) * first[axis] + Math.sin(angle) * second[axis]);
     return [at(0), at(1), at(2)];
   });
 }
 
-const cross = (a: Point, b: Point): Point => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+const cross = (a: Point, b: Point): Point => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
 
 /** Half of what a path is too long for a sphere is the least by which it leaves it, at one of its ends. */
 function tooLong(points: readonly Point[], radiusM: number): Misfit {
@@ -88,7 +94,8 @@ function fitted(points: readonly Point[], radiusM: number, start: Point, within:
   const weights = new Float64Array(points.length).fill(1);
   const misfit = (p: Point) => Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1], p[2] - centre[2]) - radiusM);
   for (let round = 0; round < ROUNDS; round += 1) {
-    for (let step = 0; step < (round === 0 ? STEPS : 2); step += 1) centre = within(stepSphere(points, weights, radiusM, centre));
+    for (let step = 0; step < (round === 0 ? STEPS : 2); step += 1)
+      centre = within(stepSphere(points, weights, radiusM, centre));
     const now = worstOf(points, misfit);
     if (now.value < best.value) best = now;
     if (now.value > 3 * best.value || now.value < 1e-6) break;
@@ -138,7 +145,9 @@ function solve3([a, b, c, d, e, f]: readonly number[], [x, y, z]: readonly numbe
 export function ringMisfit(points: readonly Point[], radiusM: number, plane: 'level' | 'upright'): Misfit {
   const turn = plane === 'level' ? null : mainBearing(points);
   // Across the plane last.
-  const flat = points.map(([x, y, z]): Point => (turn === null ? [x, y, z] : [x * Math.cos(turn) + y * Math.sin(turn), z, -x * Math.sin(turn) + y * Math.cos(turn)]));
+  const flat = points.map(([x, y, z]): Point =>
+    turn === null ? [x, y, z] : [x * Math.cos(turn) + y * Math.sin(turn), z, -x * Math.sin(turn) + y * Math.cos(turn)],
+  );
   const across = flat.map((p) => p[2]);
   const level = (Math.min(...across) + Math.max(...across)) / 2;
   const inPlane = flat.map((p): Point => [p[0], p[1], 0]);
@@ -149,7 +158,10 @@ export function ringMisfit(points: readonly Point[], radiusM: number, plane: 'le
   for (const start of starts) {
     const { value, index } = fitted(inPlane, radiusM, keep(start), keep);
     const off = worstOf(flat, (p) => Math.abs(p[2] - level));
-    const found = Math.hypot(value, off.value) < best.value ? { value: Math.hypot(value, off.value), index: value > off.value ? index : off.index } : best;
+    const found =
+      Math.hypot(value, off.value) < best.value
+        ? { value: Math.hypot(value, off.value), index: value > off.value ? index : off.index }
+        : best;
     best = found;
     if (best.value < 1e-4) break;
   }
@@ -159,7 +171,10 @@ export function ringMisfit(points: readonly Point[], radiusM: number, plane: 'le
 /** The bearing on the ground, radians from x to y, along which points spread most (principal axis of their covariance). */
 function mainBearing(points: readonly Point[]): number {
   const [mx, my] = middleOf(points);
-  const sum = points.reduce((a, [x, y]) => [a[0] + (x - mx) ** 2, a[1] + (y - my) ** 2, a[2] + (x - mx) * (y - my)], [0, 0, 0]);
+  const sum = points.reduce(
+    (a, [x, y]) => [a[0] + (x - mx) ** 2, a[1] + (y - my) ** 2, a[2] + (x - mx) * (y - my)],
+    [0, 0, 0],
+  );
   return Math.atan2(2 * sum[2], sum[0] - sum[1]) / 2;
 }
 
@@ -170,7 +185,11 @@ export function ballAbout(points: readonly Point[]): Misfit {
   for (let k = 1; k <= 200; k += 1) {
     const { index } = worstOf(points, away);
     const far = points[index];
-    centre = [centre[0] + (far[0] - centre[0]) / (k + 1), centre[1] + (far[1] - centre[1]) / (k + 1), centre[2] + (far[2] - centre[2]) / (k + 1)];
+    centre = [
+      centre[0] + (far[0] - centre[0]) / (k + 1),
+      centre[1] + (far[1] - centre[1]) / (k + 1),
+      centre[2] + (far[2] - centre[2]) / (k + 1),
+    ];
   }
   return worstOf(points, away);
 }
@@ -182,7 +201,10 @@ export function lineMisfit(points: readonly Point[]): Misfit {
   const b = points[worstOf(points, (p) => away(p, a)).index];
   const chord = away(a, b);
   return worstOf(points, (p) => {
-    const along = chord > 1e-9 ? ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1]) + (p[2] - a[2]) * (b[2] - a[2])) / chord : 0;
+    const along =
+      chord > 1e-9
+        ? ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1]) + (p[2] - a[2]) * (b[2] - a[2])) / chord
+        : 0;
     return Math.sqrt(Math.max(0, away(p, a) ** 2 - along ** 2));
   });
 }

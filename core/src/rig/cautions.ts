@@ -26,13 +26,21 @@ const STANDS = new Set<RigKind>(['slider', 'jib', 'tableTopArm', 'rollLever', 'r
 const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope']);
 
 /** The cautions of a shot: common practice, no published source. */
-export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array, approaches: readonly Approach[], units: Units): Caution[] {
+export function cautionsOf(
+  setup: Setup,
+  samples: Samples,
+  heights: Float64Array,
+  approaches: readonly Approach[],
+  units: Units,
+): Caution[] {
   const { limits } = setup;
   const { rig } = setup;
   const length = (m: number) => sayLength(m, units);
   const cautions: Caution[] = [];
-  const add = (id: string, sentence: string) => cautions.push({ id, sentence: `${sentence} ${DECIDES}`, strongest: false });
-  const strongest = (id: string, sentence: string) => cautions.unshift({ id, sentence: `${sentence} ${DECIDES}`, strongest: true });
+  const add = (id: string, sentence: string) =>
+    cautions.push({ id, sentence: `${sentence} ${DECIDES}`, strongest: false });
+  const strongest = (id: string, sentence: string) =>
+    cautions.unshift({ id, sentence: `${sentence} ${DECIDES}`, strongest: true });
 
   const held = isHandHeldDrone(rig);
   if (rig.kind === 'drone')
@@ -44,9 +52,15 @@ export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array
     );
   const under = OVERHEAD.has(rig.kind) || rig.armM > 0 ? personUnder(setup, samples) : null;
   if (under)
-    add('overhead', `The camera passes above ${under}: crews usually tie camera and lens to the rig with a second line of their own, and keep people from standing below.`);
+    add(
+      'overhead',
+      `The camera passes above ${under}: crews usually tie camera and lens to the rig with a second line of their own, and keep people from standing below.`,
+    );
   if (rig.kind === 'rope')
-    add('rope', 'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified rigger judge every knot and point.');
+    add(
+      'rope',
+      'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified rigger judge every knot and point.',
+    );
   const rolls = rollsOn(setup);
   if (rolls)
     add(
@@ -54,9 +68,15 @@ export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array
       `A moving ${rolls === 'vehicle' ? 'vehicle' : 'board'} near people: crews usually have one to drive who watches the way and one to operate who watches the frame, clear the way, strap the lens, and agree a word that stops it. ${stopping(samples, heights, length)} Sand, mud, wet grass and water are not on the plan and not counted.`,
     );
   if (STANDS.has(rig.kind))
-    add('stands', 'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move of the rig, and tape down cables.');
+    add(
+      'stands',
+      'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move of the rig, and tape down cables.',
+    );
   if (ON_FOOT.has(rig.kind) && walksBackwards(samples))
-    add('backwards', 'The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper guide by the shoulder.');
+    add(
+      'backwards',
+      'The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper guide by the shoulder.',
+    );
   if (ON_FOOT.has(rig.kind) || held) {
     const edge = edgeNear(setup, samples);
     if (edge)
@@ -67,10 +87,20 @@ export function cautionsOf(setup: Setup, samples: Samples, heights: Float64Array
   }
   const minutes = samples.tS[samples.count - 1] / 60;
   if (rig.runMin > 0 && minutes > rig.runMin * limits.tightShare)
-    add('battery', `One take lasts ${minutes.toFixed(1)} minutes and ${rig.name} about ${rig.runMin}: crews usually land, or put it down, with a good part left.`);
+    add(
+      'battery',
+      `One take lasts ${minutes.toFixed(1)} minutes and ${rig.name} about ${rig.runMin}: crews usually land, or put it down, with a good part left.`,
+    );
   if ((rig.kind === 'hand' || rig.kind === 'gimbal') && (largest(heights)?.value ?? 0) > 1.9)
-    add('arms', 'Held above the head: arms tire within a minute, and a tired arm drops things. Crews usually rest between takes and keep people out from under it.');
-  if (IN_WIND.has(rig.kind) && !held) add('wind', 'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or take another rig.');
+    add(
+      'arms',
+      'Held above the head: arms tire within a minute, and a tired arm drops things. Crews usually rest between takes and keep people out from under it.',
+    );
+  if (IN_WIND.has(rig.kind) && !held)
+    add(
+      'wind',
+      'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or take another rig.',
+    );
   for (const approach of approaches) {
     const { pieceId, name, person, distanceM, closingMps, passingMps, toStepAsideS, screenS } = approach;
     const concern = concernOf(approach, limits);
@@ -101,10 +131,12 @@ function stopping(samples: Samples, heights: Float64Array, length: (m: number) =
     const alongM = Math.hypot(samples.xM[row] - samples.xM[row - 1], samples.yM[row] - samples.yM[row - 1]);
     speedMps = Math.max(speedMps, alongM * samples.captureRateHz);
     const fallM = groundM(row - 1) - groundM(row);
-    if (alongM > 1e-4 && fallM > 1e-6 && fallM < alongM) downhillDeg = Math.max(downhillDeg, (Math.atan2(fallM, alongM) * 180) / Math.PI);
+    if (alongM > 1e-4 && fallM > 1e-6 && fallM < alongM)
+      downhillDeg = Math.max(downhillDeg, (Math.atan2(fallM, alongM) * 180) / Math.PI);
   }
   const { stoppingM } = wheelsStop({ speedMps, downhillDeg, ...DRY, massKg: 1, wheelMm: 200 });
-  if (!Number.isFinite(stoppingM)) return `Down ${downhillDeg.toFixed(0)}° brakes do not stop it even on dry hard ground.`;
+  if (!Number.isFinite(stoppingM))
+    return `Down ${downhillDeg.toFixed(0)}° brakes do not stop it even on dry hard ground.`;
   return `From its fastest it needs ${length(stoppingM)} to stop on dry hard ground${downhillDeg > 0.5 ? `, ${downhillDeg.toFixed(0)}° downhill` : ''}.`;
 }
 
@@ -121,7 +153,11 @@ function personUnder({ pieces, shot }: Setup, samples: Samples): string | null {
     const walk = placeOverTime(shot.walks, piece.id, piece);
     for (let row = 0; row < samples.count; row += 4) {
       walk(samples.tS[row], spot);
-      if (samples.zM[row] > spot[2] + piece.heightM && Math.hypot(samples.xM[row] - spot[0], samples.yM[row] - spot[1]) < 1.5) return piece.name;
+      if (
+        samples.zM[row] > spot[2] + piece.heightM &&
+        Math.hypot(samples.xM[row] - spot[0], samples.yM[row] - spot[1]) < 1.5
+      )
+        return piece.name;
     }
   }
   return null;
@@ -140,7 +176,13 @@ function edgeNear(setup: Setup, samples: Samples): number {
     const here = groundHeightM(ground, samples.xM[row], samples.yM[row]);
     for (let k = 0; k < 8; k += 1) {
       const angle = (k * Math.PI) / 4;
-      const dropM = here - groundHeightM(ground, samples.xM[row] + EDGE_REACH_M * Math.sin(angle), samples.yM[row] + EDGE_REACH_M * Math.cos(angle));
+      const dropM =
+        here -
+        groundHeightM(
+          ground,
+          samples.xM[row] + EDGE_REACH_M * Math.sin(angle),
+          samples.yM[row] + EDGE_REACH_M * Math.cos(angle),
+        );
       if (dropM > EDGE_DROP_M) deepest = Math.max(deepest, dropM);
     }
   }

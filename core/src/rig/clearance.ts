@@ -25,8 +25,18 @@ interface Nearest {
 }
 
 /** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
-export function clearanceFindings(setup: Setup, motion: ShotMotion, samples: Samples, heights: Float64Array, say: Say): Finding[] {
-  return [...throughSubject(setup, samples, say), ...roomFindings(setup, motion, samples, heights, say), ...groundFindings(setup, samples, heights, say)];
+export function clearanceFindings(
+  setup: Setup,
+  motion: ShotMotion,
+  samples: Samples,
+  heights: Float64Array,
+  say: Say,
+): Finding[] {
+  return [
+    ...throughSubject(setup, samples, say),
+    ...roomFindings(setup, motion, samples, heights, say),
+    ...groundFindings(setup, samples, heights, say),
+  ];
 }
 
 /** The camera may come close to its subject, but not through it. */
@@ -36,7 +46,14 @@ function throughSubject({ subject, shot }: Setup, samples: Samples, { length }: 
   const spot = new Float64Array(3);
   for (let row = 0; row < samples.count; row += 1) {
     walk(samples.tS[row], spot);
-    const value = distanceToPieceM(subject, { xM: spot[0], yM: spot[1], zM: spot[2] }, samples.xM[row], samples.yM[row], samples.zM[row], samples.zM[row]);
+    const value = distanceToPieceM(
+      subject,
+      { xM: spot[0], yM: spot[1], zM: spot[2] },
+      samples.xM[row],
+      samples.yM[row],
+      samples.zM[row],
+      samples.zM[row],
+    );
     if (value <= 0)
       return [
         graded(
@@ -72,7 +89,10 @@ function obstacles({ pieces, shot, subject }: Setup, samples: Samples, reachM: n
     .map((piece) => ({ piece, walk: placeOverTime(shot.walks, piece.id, piece) }));
 }
 
-const spanOf = (column: Float64Array): [number, number] => [column.reduce((a, b) => Math.min(a, b), Infinity), column.reduce((a, b) => Math.max(a, b), -Infinity)];
+const spanOf = (column: Float64Array): [number, number] => [
+  column.reduce((a, b) => Math.min(a, b), Infinity),
+  column.reduce((a, b) => Math.max(a, b), -Infinity),
+];
 
 /** A slab or ridge that stands on the ground is ground; one that floats is a roof. */
 function isGround(piece: Piece, pieces: readonly Piece[]): boolean {
@@ -98,10 +118,20 @@ function goesRound({ count, xM, yM }: Samples, { pivot }: ShotMotion): boolean {
   return Math.abs(sweepDeg) >= ONCE_ROUND_DEG;
 }
 
-function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
+function roomFindings(
+  setup: Setup,
+  motion: ShotMotion,
+  samples: Samples,
+  heights: Float64Array,
+  { length }: Say,
+): Finding[] {
   const { limits } = setup;
   const { rig } = setup;
-  const around = obstacles(setup, samples, Math.max(goesRound(samples, motion) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM));
+  const around = obstacles(
+    setup,
+    samples,
+    Math.max(goesRound(samples, motion) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM),
+  );
   const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
   const foot = ON_THE_GROUND.has(rig.kind);
   let camera: Nearest | null = null;
@@ -124,7 +154,14 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, height
       for (let k = 1; base && k < ARM_POINTS; k += 1) {
         const s = k / ARM_POINTS;
         const armZ = base.zM + (z - base.zM) * s;
-        const besideM = distanceToPieceM(piece, at, base.xM + (x - base.xM) * s, base.yM + (y - base.yM) * s, armZ, armZ);
+        const besideM = distanceToPieceM(
+          piece,
+          at,
+          base.xM + (x - base.xM) * s,
+          base.yM + (y - base.yM) * s,
+          armZ,
+          armZ,
+        );
         if (arm === null || besideM < arm.distanceM) arm = { distanceM: besideM, row, name: piece.name };
       }
     }
@@ -145,7 +182,10 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, height
           limit: rig.clearM,
           screenS: samples.screenS[camera.row],
           sentence,
-          reason: rig.kind === 'drone' ? 'The rotors reach farther than the lens.' : 'Cage, hands and head need room as well as the lens.',
+          reason:
+            rig.kind === 'drone'
+              ? 'The rotors reach farther than the lens.'
+              : 'Cage, hands and head need room as well as the lens.',
         },
         camera.distanceM < rig.clearM ? 'cannot' : 'tight',
       ),
@@ -160,7 +200,8 @@ function roomFindings(setup: Setup, motion: ShotMotion, samples: Samples, height
           limit: rig.clearM,
           screenS: camera ? samples.screenS[camera.row] : 0,
           sentence: `The whole circle is free: ${camera ? `nearest to the lens is ${camera.name} at ${length(camera.distanceM)}` : `nothing stands within ${length(CIRCLE_LOOKED_AT_M)} of it`}.`,
-          reason: 'Going all the way round needs a full clear circle, people and everything overhead included. What is not on the plan is not looked at.',
+          reason:
+            'Going all the way round needs a full clear circle, people and everything overhead included. What is not on the plan is not looked at.',
         },
         'fits',
       ),

@@ -6,7 +6,12 @@ import { groundHeightM, groundPieces } from '../site/ground';
 import { graded, SLACK, upTo, type Say } from './use';
 
 /** Lens height above the ground against what the rig reaches. */
-export function heightFindings({ rig, limits }: Setup, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
+export function heightFindings(
+  { rig, limits }: Setup,
+  samples: Samples,
+  heights: Float64Array,
+  { length }: Say,
+): Finding[] {
   const highest = largest(heights);
   const lowest = largest(heights.map((m) => -m));
   if (!highest || !lowest) return [];
@@ -14,7 +19,19 @@ export function heightFindings({ rig, limits }: Setup, samples: Samples, heights
   if (-lowest.value < rig.heightMinM - SLACK && highest.value <= rig.heightMaxM) {
     const value = -lowest.value;
     const sentence = `The lens is ${length(value)} above the ground; ${rig.name} goes down to ${length(rig.heightMinM)}.`;
-    return [graded({ ...common, value, limit: rig.heightMinM, screenS: samples.screenS[lowest.row], sentence, reason: 'The rig, or the ground, is in the way.' }, 'cannot')];
+    return [
+      graded(
+        {
+          ...common,
+          value,
+          limit: rig.heightMinM,
+          screenS: samples.screenS[lowest.row],
+          sentence,
+          reason: 'The rig, or the ground, is in the way.',
+        },
+        'cannot',
+      ),
+    ];
   }
   const low = heldLow(rig, -lowest.value, samples.screenS[lowest.row], length);
   const sentence = `The lens is at most ${length(highest.value)} above the ground; ${rig.name} reaches ${length(rig.heightMaxM)}.`;

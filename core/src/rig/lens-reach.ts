@@ -7,7 +7,12 @@ import type { Samples } from '../motion/sample';
 import { graded, SLACK, type Say } from './use';
 
 /** Focal length and closest focus against the lens. A zoom that holds a size is judged by what it shows. */
-export function lensFindings({ shot, lens, subject }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
+export function lensFindings(
+  { shot, lens, subject }: Setup,
+  motion: ShotMotion,
+  samples: Samples,
+  { length }: Say,
+): Finding[] {
   const findings: Finding[] = [];
   const mm = (value: number) => `${trim(value, 1)} mm`;
   const { focalLengthMinMm, focalLengthMaxMm } = lens;
@@ -18,7 +23,17 @@ export function lensFindings({ shot, lens, subject }: Setup, motion: ShotMotion,
     const sentence = `The shot asks for ${mm(value)}; ${lens.name} gives ${trim(focalLengthMinMm, 0)} to ${mm(focalLengthMaxMm)}.`;
     findings.push(
       graded(
-        { id: 'rig.lens', measure: 'focal length', value, limit, screenS: 0, unit: 'mm', say: mm, sentence, reason: 'Choose another lens, or a focal length this one has.' },
+        {
+          id: 'rig.lens',
+          measure: 'focal length',
+          value,
+          limit,
+          screenS: 0,
+          unit: 'mm',
+          say: mm,
+          sentence,
+          reason: 'Choose another lens, or a focal length this one has.',
+        },
         'cannot',
       ),
     );

@@ -29,8 +29,14 @@ export function approachesOf({ pieces, shot, subject }: Setup, samples: Samples)
   const spot = new Float64Array(3);
   const { count, captureRateHz: hz, xM, yM, zM } = samples;
   return pieces
-    .filter((piece) => piece.kind === 'figure' || piece.id === subject?.id || shot.walks.some((walk) => walk.pieceId === piece.id))
-    .filter((piece) => piece.kind === 'figure' || shot.walks.some((walk) => walk.pieceId === piece.id && walk.points.length > 1))
+    .filter(
+      (piece) =>
+        piece.kind === 'figure' || piece.id === subject?.id || shot.walks.some((walk) => walk.pieceId === piece.id),
+    )
+    .filter(
+      (piece) =>
+        piece.kind === 'figure' || shot.walks.some((walk) => walk.pieceId === piece.id && walk.points.length > 1),
+    )
     .map((piece): Approach => {
       const walk = placeOverTime(shot.walks, piece.id, piece);
       const places = new Float64Array(3 * count);
@@ -38,15 +44,23 @@ export function approachesOf({ pieces, shot, subject }: Setup, samples: Samples)
       for (let row = 0; row < count; row += 1) {
         walk(samples.tS[row], spot);
         places.set(spot, 3 * row);
-        distances[row] = Math.max(0, distanceToPieceM(piece, { xM: spot[0], yM: spot[1], zM: spot[2] }, xM[row], yM[row], zM[row], zM[row]));
+        distances[row] = Math.max(
+          0,
+          distanceToPieceM(piece, { xM: spot[0], yM: spot[1], zM: spot[2] }, xM[row], yM[row], zM[row], zM[row]),
+        );
       }
       let closest = 0;
       for (let row = 1; row < count; row += 1) if (distances[row] < distances[closest] - 1e-9) closest = row;
       let closingMps = 0;
       let passingMps = 0;
-      for (let row = Math.max(1, closest - Math.round(BEFORE_S * hz)); row <= Math.min(count - 1, closest + 1); row += 1) {
+      for (
+        let row = Math.max(1, closest - Math.round(BEFORE_S * hz));
+        row <= Math.min(count - 1, closest + 1);
+        row += 1
+      ) {
         if (row <= closest) closingMps = Math.max(closingMps, (distances[row - 1] - distances[row]) * hz);
-        const at = (column: Float64Array, axis: number) => column[row] - column[row - 1] - (places[3 * row + axis] - places[3 * row - 3 + axis]);
+        const at = (column: Float64Array, axis: number) =>
+          column[row] - column[row - 1] - (places[3 * row + axis] - places[3 * row - 3 + axis]);
         const mps = Math.hypot(at(xM, 0), at(yM, 1), at(zM, 2)) * hz;
         // Near the nearest only: what it did a second before is in the closing speed.
         if (row >= closest - Math.round(0.25 * hz)) passingMps = Math.max(passingMps, mps);
@@ -81,7 +95,13 @@ export function concernOf(
   limits: { closePersonM: number; closingPersonM: number; closingFastM: number },
 ): 'usual' | 'strongest' | null {
   const fastest = Math.max(closingMps, passingMps);
-  if (fastest >= FAST_MPS && toStepAsideS !== null && toStepAsideS < STEP_ASIDE_S && distanceM < Math.max(MISS_M, limits.closingFastM)) return 'strongest';
+  if (
+    fastest >= FAST_MPS &&
+    toStepAsideS !== null &&
+    toStepAsideS < STEP_ASIDE_S &&
+    distanceM < Math.max(MISS_M, limits.closingFastM)
+  )
+    return 'strongest';
   if (distanceM < limits.closePersonM) return 'usual';
   if (distanceM < limits.closingPersonM && (closingMps > 0.3 || passingMps > 1)) return 'usual';
   return distanceM < limits.closingFastM && fastest > FAST_MPS / 2 ? 'usual' : null;

@@ -16,12 +16,26 @@ export function rateFindings({ rig, shot, limits }: Setup, samples: Samples, { s
   ) => {
     const peak = largest(column);
     if (!peak || peak.value < 1e-4) return;
-    findings.push(upTo(limits, { ...use, value: peak.value, screenS: samples.screenS[peak.row], sentence: sentence(use.say(peak.value), use.say(use.limit)) }));
+    findings.push(
+      upTo(limits, {
+        ...use,
+        value: peak.value,
+        screenS: samples.screenS[peak.row],
+        sentence: sentence(use.say(peak.value), use.say(use.limit)),
+      }),
+    );
   };
   const steady = rig.kind === 'drone' ? words : '';
   check(
     rates(samples, (i) => Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1])),
-    { id: 'rig.speed', measure: 'camera speed', limit: rig.speedMaxMps * flight, unit: 'm/s', say: speed, reason: 'Faster than steady is no longer smooth.' },
+    {
+      id: 'rig.speed',
+      measure: 'camera speed',
+      limit: rig.speedMaxMps * flight,
+      unit: 'm/s',
+      say: speed,
+      reason: 'Faster than steady is no longer smooth.',
+    },
     (said, most) => `The camera travels at up to ${said}; ${rig.name} keeps steady up to ${most}${steady}.`,
   );
   check(
@@ -52,12 +66,26 @@ export function rateFindings({ rig, shot, limits }: Setup, samples: Samples, { s
   if (rig.kind !== 'turntable')
     check(
       rates(samples, (i) => Math.abs(panDeg[i] - panDeg[i - 1])),
-      { id: 'rig.pan', measure: 'turning', limit: rig.panRateMaxDegps * turning, unit: 'deg/s', say: perSecond, reason: 'The head or the hand has to keep up with the aim.' },
+      {
+        id: 'rig.pan',
+        measure: 'turning',
+        limit: rig.panRateMaxDegps * turning,
+        unit: 'deg/s',
+        say: perSecond,
+        reason: 'The head or the hand has to keep up with the aim.',
+      },
       (said, most) => `The camera turns at up to ${said}; ${rig.name} turns at ${most}${words}.`,
     );
   check(
     rates(samples, (i) => Math.abs(tiltDeg[i] - tiltDeg[i - 1])),
-    { id: 'rig.tiltRate', measure: 'tilting', limit: rig.tiltRateMaxDegps * turning, unit: 'deg/s', say: perSecond, reason: 'The head or the hand has to keep up with the aim.' },
+    {
+      id: 'rig.tiltRate',
+      measure: 'tilting',
+      limit: rig.tiltRateMaxDegps * turning,
+      unit: 'deg/s',
+      say: perSecond,
+      reason: 'The head or the hand has to keep up with the aim.',
+    },
     (said, most) => `The camera tilts at up to ${said}; ${rig.name} tilts at ${most}${words}.`,
   );
   return findings;
@@ -75,6 +103,13 @@ function accelerations({ count, captureRateHz, xM, yM, zM }: Samples): Float64Ar
   const out = new Float64Array(count).fill(NaN);
   const k = Math.max(1, Math.round(captureRateHz / 20));
   const hS = k / captureRateHz;
-  for (let i = k; i + k < count; i += 1) out[i] = Math.hypot(xM[i + k] - 2 * xM[i] + xM[i - k], yM[i + k] - 2 * yM[i] + yM[i - k], zM[i + k] - 2 * zM[i] + zM[i - k]) / (hS * hS);
+  for (let i = k; i + k < count; i += 1)
+    out[i] =
+      Math.hypot(
+        xM[i + k] - 2 * xM[i] + xM[i - k],
+        yM[i + k] - 2 * yM[i] + yM[i - k],
+        zM[i + k] - 2 * zM[i] + zM[i - k],
+      ) /
+      (hS * hS);
   return out;
 }

@@ -11,18 +11,35 @@ import { AROUND, plainPieces } from '../testing/shoots';
 import { ballAbout, ringMisfit, sphereMisfit, type Point } from './best-fit';
 import { vehicleCouldGo } from './vehicle-way';
 
-const TIMING = { durationS: 20, holdStartS: 0, featherInS: 4, featherOutS: 4, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 20,
+  holdStartS: 0,
+  featherInS: 4,
+  featherOutS: 4,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 function reach(move: Move, rigId: string, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
   const { shoot } = filmed(move, { timing: TIMING, rigId, ...more }, false, pieces);
   return readShot(shoot, shoot.shots[0]).findings.find(({ id }) => id === 'rig.reach');
 }
 const slide = (travelM: number, heightM = 1.3): Move => ({ ...usual('slide'), travelM, heightM });
-const push = (fromDistanceM: number, toDistanceM: number): Move => ({ kind: 'push', ...AROUND, fromDistanceM, toDistanceM, bearingDeg: 180 });
+const push = (fromDistanceM: number, toDistanceM: number): Move => ({
+  kind: 'push',
+  ...AROUND,
+  fromDistanceM,
+  toDistanceM,
+  bearingDeg: 180,
+});
 
 describe('shapes that fit a path best', () => {
   const onSphere =
     (r: number, [cx, cy, cz]: Point) =>
-    (turn: number, rise: number): Point => [cx + r * Math.cos(turn) * Math.cos(rise), cy + r * Math.sin(turn) * Math.cos(rise), cz + r * Math.sin(rise)];
+    (turn: number, rise: number): Point => [
+      cx + r * Math.cos(turn) * Math.cos(rise),
+      cy + r * Math.sin(turn) * Math.cos(rise),
+      cz + r * Math.sin(rise),
+    ];
   it('a path on a sphere is found to be on it, wherever it stands', () => {
     fc.assert(
       fc.property(num(0.5, 4), num(-5, 5), num(0.3, 2.5), num(0.2, 1.5), num(-0.6, 0.6), (r, c, z, sweep, rise) => {
@@ -43,7 +60,9 @@ describe('shapes that fit a path best', () => {
     const ring = Array.from({ length: 40 }, (_, i): Point => [Math.cos(i / 10), Math.sin(i / 10), 1]);
     expect(ringMisfit(ring, 1, 'level').value).toBeLessThan(1e-3);
     expect(ringMisfit(ring, 1, 'upright').value).toBeGreaterThan(0.3);
-    expect(ballAbout(Array.from({ length: 63 }, (_, i): Point => [Math.cos(i / 10), Math.sin(i / 10), 1])).value).toBeCloseTo(1, 2);
+    expect(
+      ballAbout(Array.from({ length: 63 }, (_, i): Point => [Math.cos(i / 10), Math.sin(i / 10), 1])).value,
+    ).toBeCloseTo(1, 2);
   });
 });
 
@@ -61,7 +80,10 @@ describe('every rig has an envelope, tested on every move', () => {
     ['a cart, down', { ...usual('drop') }, 'rig-cart'],
     ['a rail, an arc', { ...usual('arc') }, 'rig-slider-240'],
   ])('%s: cannot', (_, move, rigId) => {
-    const found = reach(move, rigId, { gaitId: rigId === 'rig-gimbal' || rigId === 'rig-hand' || rigId === 'rig-shoulder' ? 'gait-planted' : 'gait-stand' });
+    const found = reach(move, rigId, {
+      gaitId:
+        rigId === 'rig-gimbal' || rigId === 'rig-hand' || rigId === 'rig-shoulder' ? 'gait-planted' : 'gait-stand',
+    });
     expect(found).toMatchObject({ grade: 'cannot' });
     expect(found?.sentence).toMatch(/\d/);
   });
@@ -95,7 +117,10 @@ describe('cures do not offer what cannot reach', () => {
   };
   it('no hinged pole for an arc of 11 m, no table-top arm for a slide of 4 m', () => {
     const arc: Move = { ...usual('arc'), radiusM: 7, sweepDeg: 90 } as Move;
-    for (const cure of [...offered(arc, { rigId: 'rig-slider-120' }, 'rig.travel'), ...offered(slide(4), { rigId: 'rig-slider-120' }, 'rig.travel')]) {
+    for (const cure of [
+      ...offered(arc, { rigId: 'rig-slider-120' }, 'rig.travel'),
+      ...offered(slide(4), { rigId: 'rig-slider-120' }, 'rig.travel'),
+    ]) {
       expect(cure.instruction).not.toMatch(/Hinged|Table-top|jib/);
     }
   });
@@ -103,7 +128,8 @@ describe('cures do not offer what cannot reach', () => {
     const cures = offered(slide(3), { rigId: 'rig-gimbal', gaitId: 'gait-planted' }, 'rig.reach');
     expect(cures.map(({ instruction }) => instruction)).toContain('Go with bent knees, heel to toe');
     const { shoot } = filmed(slide(3), { timing: TIMING });
-    for (const { shot } of cures) expect(readShot(shoot, shot).findings.find(({ id }) => id === 'rig.reach')?.grade ?? 'fits').toBe('fits');
+    for (const { shot } of cures)
+      expect(readShot(shoot, shot).findings.find(({ id }) => id === 'rig.reach')?.grade ?? 'fits').toBe('fits');
   });
 });
 
@@ -116,7 +142,14 @@ describe('where a vehicle could go', () => {
     expect(could({ ...along, travelM: 1 })).toBe(false);
     expect(could({ ...usual('arc'), radiusM: 2.5, sweepDeg: 120 } as Move)).toBe(false);
     expect(could({ ...usual('rise'), toHeightM: 2 })).toBe(false);
-    expect(could(along, [plainPieces()[0], { ...newPiece('hedge', 'row', 'Row', 1, -6, 0), lengthM: 2, headingDeg: 0 }])).toBe(false);
-    expect(could(along, [plainPieces()[0], { ...newPiece('slab', 's', 'Slab', 3, -6, 0), lengthM: 6, depthM: 4, heightM: 0.2, headingDeg: 0 }])).toBe(false);
+    expect(
+      could(along, [plainPieces()[0], { ...newPiece('hedge', 'row', 'Row', 1, -6, 0), lengthM: 2, headingDeg: 0 }]),
+    ).toBe(false);
+    expect(
+      could(along, [
+        plainPieces()[0],
+        { ...newPiece('slab', 's', 'Slab', 3, -6, 0), lengthM: 6, depthM: 4, heightM: 0.2, headingDeg: 0 },
+      ]),
+    ).toBe(false);
   });
 });

@@ -10,7 +10,9 @@ import { graded, type Say } from './use';
  * its pivot; a table-top arm a level ring, a hinged pole an upright one; planted feet leave the reach of arms; wheels keep
  * their height above the floor; a stand stays. Feet that walk and rotors go anywhere.
  */
-export type Envelope = { shape: 'anywhere' | 'line' | 'floor' | 'spot' } | { shape: 'sphere' | 'hanging' | 'levelRing' | 'uprightRing' | 'about'; radiusM: number };
+export type Envelope =
+  | { shape: 'anywhere' | 'line' | 'floor' | 'spot' }
+  | { shape: 'sphere' | 'hanging' | 'levelRing' | 'uprightRing' | 'about'; radiusM: number };
 
 /** Arms, hips and knees carry a camera about this far about a body whose feet stay: common practice, no published source. */
 export const ARMS_REACH_M = 0.6;
@@ -50,12 +52,18 @@ export function envelopeOf(rig: Rig, gait: Pick<Gait, 'usualMps'>): Envelope {
       return gait.usualMps > 0 ? { shape: 'anywhere' } : { shape: 'about', radiusM: ARMS_REACH_M + rig.armM };
     case 'drone':
       // One that cannot lean does not fly: it is held.
-      return rig.bankMaxDeg === 0 && gait.usualMps === 0 ? { shape: 'about', radiusM: ARMS_REACH_M } : { shape: 'anywhere' };
+      return rig.bankMaxDeg === 0 && gait.usualMps === 0
+        ? { shape: 'about', radiusM: ARMS_REACH_M }
+        : { shape: 'anywhere' };
   }
 }
 
 /** How far the path lies outside what the rig reaches, m, and the row where it does most. `heights` are those of the lens above the ground. */
-export function outsideReach(envelope: Envelope, samples: Samples, heights: Float64Array): { value: number; row: number } {
+export function outsideReach(
+  envelope: Envelope,
+  samples: Samples,
+  heights: Float64Array,
+): { value: number; row: number } {
   const stride = Math.max(1, Math.ceil(samples.count / MOST_POINTS));
   const rows: number[] = [];
   for (let row = 0; row < samples.count; row += stride) rows.push(row);
@@ -93,8 +101,16 @@ export function outsideReach(envelope: Envelope, samples: Samples, heights: Floa
         return at(sphereMisfit(points, radiusM, low + radiusM * 0.7, Infinity));
       }
       if (envelope.shape === 'sphere')
-        return at(ofLengths((length) => sphereMisfit(points, length, Math.min(...groundM) + PIVOT_FROM_M, Math.max(...groundM) + PIVOT_TO_M))(radiusM));
-      return at(ofLengths((length) => ringMisfit(points, length, envelope.shape === 'levelRing' ? 'level' : 'upright'))(radiusM));
+        return at(
+          ofLengths((length) =>
+            sphereMisfit(points, length, Math.min(...groundM) + PIVOT_FROM_M, Math.max(...groundM) + PIVOT_TO_M),
+          )(radiusM),
+        );
+      return at(
+        ofLengths((length) => ringMisfit(points, length, envelope.shape === 'levelRing' ? 'level' : 'upright'))(
+          radiusM,
+        ),
+      );
     }
   }
 }
@@ -115,13 +131,24 @@ export function reachGiveM(envelope: Envelope, straightnessM: number): [number, 
 }
 
 /** Whether a rig, as it is carried, reaches all of a path: used where a rig is only thought of. */
-export function reaches(rig: Rig, gait: Pick<Gait, 'usualMps'>, straightnessM: number, samples: Samples, heights: Float64Array): boolean {
+export function reaches(
+  rig: Rig,
+  gait: Pick<Gait, 'usualMps'>,
+  straightnessM: number,
+  samples: Samples,
+  heights: Float64Array,
+): boolean {
   const envelope = envelopeOf(rig, gait);
   return outsideReach(envelope, samples, heights).value <= reachGiveM(envelope, straightnessM)[1] + 1e-9;
 }
 
 /** The path against the shape that the rig draws in the air. */
-export function reachFindings({ rig, gait, limits }: Setup, samples: Samples, heights: Float64Array, { length }: Say): Finding[] {
+export function reachFindings(
+  { rig, gait, limits }: Setup,
+  samples: Samples,
+  heights: Float64Array,
+  { length }: Say,
+): Finding[] {
   const envelope = envelopeOf(rig, gait);
   if (envelope.shape === 'anywhere') return [];
   const { value, row } = outsideReach(envelope, samples, heights);
@@ -130,23 +157,44 @@ export function reachFindings({ rig, gait, limits }: Setup, samples: Samples, he
   const { sentence, reason } = words(envelope, rig, length(value), length);
   return [
     graded(
-      { id: 'rig.reach', measure: 'outside its reach', unit: 'm', say: length, value, limit: fits, screenS: samples.screenS[row], sentence, reason },
+      {
+        id: 'rig.reach',
+        measure: 'outside its reach',
+        unit: 'm',
+        say: length,
+        value,
+        limit: fits,
+        screenS: samples.screenS[row],
+        sentence,
+        reason,
+      },
       value > tight + 1e-9 ? 'cannot' : 'tight',
     ),
   ];
 }
 
-function words(envelope: Envelope, { name }: Rig, off: string, length: Say['length']): { sentence: string; reason: string } {
+function words(
+  envelope: Envelope,
+  { name }: Rig,
+  off: string,
+  length: Say['length'],
+): { sentence: string; reason: string } {
   switch (envelope.shape) {
     case 'line':
-      return { sentence: `The path bends by ${off}; ${name} is straight.`, reason: 'A straight rail cannot follow a curve.' };
+      return {
+        sentence: `The path bends by ${off}; ${name} is straight.`,
+        reason: 'A straight rail cannot follow a curve.',
+      };
     case 'floor':
       return {
         sentence: `The lens rises or sinks ${off} off its middle height above the floor; ${name} rolls and keeps its height.`,
         reason: 'Wheels go where the floor goes, and nowhere else.',
       };
     case 'spot':
-      return { sentence: `The camera leaves its place by ${off}; ${name} stays where it stands.`, reason: 'What stands turns and tilts, and does not travel.' };
+      return {
+        sentence: `The camera leaves its place by ${off}; ${name} stays where it stands.`,
+        reason: 'What stands turns and tilts, and does not travel.',
+      };
     case 'about':
       return {
         sentence: `The camera goes ${off} farther than ${length(envelope.radiusM)} about the operator, whose feet stay; that is as far as ${name} is held out.`,

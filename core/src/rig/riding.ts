@@ -1,7 +1,13 @@
 import type { Gait, Rig } from '../model/kit';
 
 /** Which wheels go under the camera: its rig's own, or those that whoever holds it rides on; null where feet, rails or rotors carry it. */
-export function rollsOn({ rig, gait }: { rig: Pick<Rig, 'kind'>; gait: Pick<Gait, 'id'> }): 'wheels' | 'vehicle' | null {
+export function rollsOn({
+  rig,
+  gait,
+}: {
+  rig: Pick<Rig, 'kind'>;
+  gait: Pick<Gait, 'id'>;
+}): 'wheels' | 'vehicle' | null {
   if (rig.kind === 'wheels' || rig.kind === 'vehicle') return rig.kind;
   if (rig.kind !== 'gimbal' && rig.kind !== 'sled' && rig.kind !== 'hand' && rig.kind !== 'bodyMount') return null;
   return gait.id === RIDES.vehicle ? 'vehicle' : gait.id === RIDES.wheels ? 'wheels' : null;
@@ -26,7 +32,10 @@ export function tightestTurnM({ count, xM, yM }: { count: number; xM: Float64Arr
     const [a, b, c] = [spots[i - 1], spots[i], spots[i + 1]];
     // Circle through three points: product of the sides over four times the area.
     const area2 = Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
-    const sides = Math.hypot(b[0] - a[0], b[1] - a[1]) * Math.hypot(c[0] - b[0], c[1] - b[1]) * Math.hypot(c[0] - a[0], c[1] - a[1]);
+    const sides =
+      Math.hypot(b[0] - a[0], b[1] - a[1]) *
+      Math.hypot(c[0] - b[0], c[1] - b[1]) *
+      Math.hypot(c[0] - a[0], c[1] - a[1]);
     if (area2 > 1e-9) least = Math.min(least, sides / (2 * area2));
   }
   return least;

@@ -9,13 +9,22 @@ import { filmed, usual, WALK } from '../testing/filmed';
 import { AROUND, plainPieces } from '../testing/shoots';
 import { bankDeg, ropePeriodS, turntableDegps } from './angles';
 
-const TIMING = { durationS: 8, holdStartS: 0, featherInS: 1, featherOutS: 1, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 8,
+  holdStartS: 0,
+  featherInS: 1,
+  featherOutS: 1,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 function read(move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
   const { shoot } = filmed(move, { timing: TIMING, ...more }, false, pieces);
   return readShot(shoot, shoot.shots[0]);
 }
-const found = (move: Move, id: string, more: Partial<Shot> = {}, pieces?: Piece[]) => read(move, more, pieces).findings.find((finding) => finding.id === id);
-const cautions = (move: Move, more: Partial<Shot> = {}, pieces?: Piece[]) => read(move, more, pieces).cautions.map(({ id }) => id);
+const found = (move: Move, id: string, more: Partial<Shot> = {}, pieces?: Piece[]) =>
+  read(move, more, pieces).findings.find((finding) => finding.id === id);
+const cautions = (move: Move, more: Partial<Shot> = {}, pieces?: Piece[]) =>
+  read(move, more, pieces).cautions.map(({ id }) => id);
 
 describe('against the world outside', () => {
   it('bank of a level turn: 8 m/s on 20 m is 18.07° (tan φ = v²/(g r), any flight-mechanics text)', () => {
@@ -31,7 +40,13 @@ describe('against the world outside', () => {
     const orbit: Move = { kind: 'orbit', ...AROUND, heightM: 4, radiusM: 20, startBearingDeg: 0, sweepDeg: 360 };
     // 2π·20 m at 8 m/s takes 15.708 s of cruising; without feathers the whole flight is at that speed.
     const timing = { ...TIMING, durationS: (2 * Math.PI * 20) / 8, featherInS: 0, featherOutS: 0 };
-    const bank = found(orbit, 'rig.bank', { rigId: 'rig-drone', stick: 'fast', timing, captureRateHz: 60, frameRateHz: 60 });
+    const bank = found(orbit, 'rig.bank', {
+      rigId: 'rig-drone',
+      stick: 'fast',
+      timing,
+      captureRateHz: 60,
+      frameRateHz: 60,
+    });
     expect(bank?.value).toBeCloseTo(18.07, 1);
     expect(bank?.grade).toBe('fits');
   });
@@ -48,40 +63,65 @@ describe('what a rig can do', () => {
     expect(picture.samples.xM.every(Number.isFinite)).toBe(true);
   });
   it('flies within its stick speed', () => {
-    const fly = (stick: Shot['stick']) => found({ ...push, heightM: 3 }, 'rig.speed', { rigId: 'rig-drone', stick, timing: { ...TIMING, durationS: 2.5 } });
+    const fly = (stick: Shot['stick']) =>
+      found({ ...push, heightM: 3 }, 'rig.speed', { rigId: 'rig-drone', stick, timing: { ...TIMING, durationS: 2.5 } });
     expect(fly('slow')).toMatchObject({ grade: 'cannot', limit: 3 });
     expect(fly('fast')?.grade).toBe('fits');
     expect(fly('slow')?.sentence).toMatch(/in its slow mode\.$/);
   });
   it('climbs, starts, tilts and rolls only so quickly and so far', () => {
-    expect(found({ ...usual('rise'), toHeightM: 2.2 }, 'rig.climb', { rigId: 'rig-gimbal', timing: { ...TIMING, durationS: 2 } })?.grade).toBe('cannot');
-    expect(found(push, 'rig.acceleration', { rigId: 'rig-board', timing: { ...TIMING, durationS: 4, featherInS: 0.4 } })?.grade).toBe('cannot');
-    expect(found(usual('groundStart'), 'rig.tilt', { rigId: 'rig-sled' })).toMatchObject({ grade: 'cannot', limit: -30 });
+    expect(
+      found({ ...usual('rise'), toHeightM: 2.2 }, 'rig.climb', {
+        rigId: 'rig-gimbal',
+        timing: { ...TIMING, durationS: 2 },
+      })?.grade,
+    ).toBe('cannot');
+    expect(
+      found(push, 'rig.acceleration', { rigId: 'rig-board', timing: { ...TIMING, durationS: 4, featherInS: 0.4 } })
+        ?.grade,
+    ).toBe('cannot');
+    expect(found(usual('groundStart'), 'rig.tilt', { rigId: 'rig-sled' })).toMatchObject({
+      grade: 'cannot',
+      limit: -30,
+    });
     expect(found(usual('roll'), 'rig.roll', { rigId: 'rig-tripod' })).toMatchObject({ grade: 'cannot', limit: 0 });
     expect(found(usual('roll'), 'rig.roll', { rigId: 'rig-slider-120' })?.grade).toBe('fits');
-    expect(found(usual('dropTiltUp'), 'rig.tiltRate', { rigId: 'rig-tripod', timing: { ...TIMING, durationS: 2 } })?.value).toBeGreaterThan(3);
+    expect(
+      found(usual('dropTiltUp'), 'rig.tiltRate', { rigId: 'rig-tripod', timing: { ...TIMING, durationS: 2 } })?.value,
+    ).toBeGreaterThan(3);
   });
   it('keeps the camera on the circle of its arm', () => {
     expect(found(usual('jib'), 'rig.arm', { rigId: 'rig-jib' })?.grade).toBe('fits');
-    expect(found({ ...usual('jib'), armM: 4 }, 'rig.arm', { rigId: 'rig-jib' })).toMatchObject({ grade: 'cannot', limit: 2.2 });
+    expect(found({ ...usual('jib'), armM: 4 }, 'rig.arm', { rigId: 'rig-jib' })).toMatchObject({
+      grade: 'cannot',
+      limit: 2.2,
+    });
     expect(found(usual('jib'), 'rig.arm', { rigId: 'rig-drone' })).toBeUndefined();
   });
   // 33 1/3 turns a minute are 200° a second: "far too fast to sweep a room" (common practice, no published source).
   it('a turntable’s sweep of a room at 24 mm reads jolt', () => {
     const timing = { ...TIMING, durationS: 1.8, featherInS: 0, featherOutS: 0 };
-    const sweep = read({ ...usual('pan'), fromDeg: -360, toDeg: 0 }, { rigId: 'rig-turntable', timing, lensId: 'lens-fern-2470', focalLengthMm: 24 });
+    const sweep = read(
+      { ...usual('pan'), fromDeg: -360, toDeg: 0 },
+      { rigId: 'rig-turntable', timing, lensId: 'lens-fern-2470', focalLengthMm: 24 },
+    );
     expect(sweep.findings.find(({ id }) => id === 'speed.far')).toMatchObject({ grade: 'jolt' });
     expect(sweep.findings.find(({ id }) => id === 'lean')?.grade).not.toBe('calm');
   });
   it('a turntable turns at its own rate: a slow pan and a sweep at 200°/s', () => {
     expect(found(usual('pan'), 'rig.turntable', { rigId: 'rig-turntable' })?.grade).toBe('cannot');
     const timing = { ...TIMING, durationS: 1.8, featherInS: 0, featherOutS: 0 };
-    expect(found({ ...usual('pan'), fromDeg: -360, toDeg: 0 }, 'rig.turntable', { rigId: 'rig-turntable', timing })?.grade).toBe('fits');
+    expect(
+      found({ ...usual('pan'), fromDeg: -360, toDeg: 0 }, 'rig.turntable', { rigId: 'rig-turntable', timing })?.grade,
+    ).toBe('fits');
   });
   it('a rope swings at its own pace', () => {
     const swing: Move = { ...usual('slide'), travelM: 3 };
     const onRope = (durationS: number) =>
-      found(swing, 'rig.rope', { rigId: 'rig-rope', timing: { ...TIMING, durationS, featherInS: durationS / 2, featherOutS: durationS / 2 } })?.grade;
+      found(swing, 'rig.rope', {
+        rigId: 'rig-rope',
+        timing: { ...TIMING, durationS, featherInS: durationS / 2, featherOutS: durationS / 2 },
+      })?.grade;
     expect(onRope(2.4)).toBe('fits');
     expect(onRope(8)).toBe('cannot');
   });
@@ -91,7 +131,12 @@ describe('what a rig can do', () => {
     expect(slow?.value).toBeCloseTo(real?.value ?? 0, 2);
   });
   it.each<[string, Move, Partial<Shot>, RegExp]>([
-    ['a slide of no length', { ...usual('slide'), travelM: 0 }, {}, /^The slide goes nowhere: its length is 0\. Type a length, or drag one of its ends\.$/],
+    [
+      'a slide of no length',
+      { ...usual('slide'), travelM: 0 },
+      {},
+      /^The slide goes nowhere: its length is 0\. Type a length, or drag one of its ends\.$/,
+    ],
     [
       'a move with no time',
       usual('push'),
@@ -110,15 +155,30 @@ describe('what a rig can do', () => {
 
 describe('what is in the way', () => {
   const past: Move = { ...usual('slide'), travelM: 4, bearingDeg: 180, distanceM: 4 };
-  const post = (xM: number, yM: number): Piece => ({ ...newPiece('post', 'pole', 'Pole', xM, yM, 0), lengthM: 0.2, depthM: 0.2 });
+  const post = (xM: number, yM: number): Piece => ({
+    ...newPiece('post', 'pole', 'Pole', xM, yM, 0),
+    lengthM: 0.2,
+    depthM: 0.2,
+  });
   it('finds the piece the camera goes through, and when', () => {
-    const hit = found(past, 'rig.clear', { rigId: 'rig-gimbal', gaitId: 'gait-knees' }, [...plainPieces(), post(1, -4)]);
+    const hit = found(past, 'rig.clear', { rigId: 'rig-gimbal', gaitId: 'gait-knees' }, [
+      ...plainPieces(),
+      post(1, -4),
+    ]);
     expect(hit).toMatchObject({ grade: 'cannot', sentence: 'The camera goes through Pole.' });
     expect(hit?.screenS).toBeGreaterThan(4.5);
     expect(hit?.screenS).toBeLessThan(6.5);
   });
   it('may come close to its subject, but not through it', () => {
-    const through: Move = { kind: 'slide', ...AROUND, heightM: 1, distanceM: 0.1, bearingDeg: 180, travelM: 4, skewDeg: 0 };
+    const through: Move = {
+      kind: 'slide',
+      ...AROUND,
+      heightM: 1,
+      distanceM: 0.1,
+      bearingDeg: 180,
+      travelM: 4,
+      skewDeg: 0,
+    };
     expect(found(through, 'rig.subject', { rigId: 'rig-gimbal' })?.sentence).toBe('The camera goes through Ansa.');
     expect(found(usual('darkEnd'), 'rig.subject', { rigId: 'rig-gimbal' })).toBeUndefined();
   });
@@ -129,25 +189,45 @@ describe('what is in the way', () => {
   });
   it('lets a camera over a hedge, but not the legs below it', () => {
     const hedge: Piece = { ...newPiece('hedge', 'row', 'Row', 1, -4, 0), lengthM: 1, headingDeg: 0 };
-    expect(found({ ...past, heightM: 1.6 }, 'rig.way', { rigId: 'rig-gimbal' }, [...plainPieces(), hedge])?.sentence).toBe(
-      'Whoever carries Gimbal on foot would have to walk through Row.',
-    );
-    expect(found({ ...past, heightM: 1.6 }, 'rig.way', { rigId: 'rig-drone' }, [...plainPieces(), hedge])).toBeUndefined();
+    expect(
+      found({ ...past, heightM: 1.6 }, 'rig.way', { rigId: 'rig-gimbal' }, [...plainPieces(), hedge])?.sentence,
+    ).toBe('Whoever carries Gimbal on foot would have to walk through Row.');
+    expect(
+      found({ ...past, heightM: 1.6 }, 'rig.way', { rigId: 'rig-drone' }, [...plainPieces(), hedge]),
+    ).toBeUndefined();
   });
   it('goes through the opening of a wall', () => {
     const wall = { ...newPiece('wall', 'door', 'Door', 0, -4, 0), headingDeg: 90 } as Piece;
     const through: Move = { kind: 'push', ...AROUND, fromDistanceM: 6, toDistanceM: 2.5, bearingDeg: 180 };
-    const at = (xM: number) => found(through, 'rig.clear', { rigId: 'rig-gimbal' }, [...plainPieces().filter(({ kind }) => kind !== 'post'), { ...wall, xM }])?.grade;
+    const at = (xM: number) =>
+      found(through, 'rig.clear', { rigId: 'rig-gimbal' }, [
+        ...plainPieces().filter(({ kind }) => kind !== 'post'),
+        { ...wall, xM },
+      ])?.grade;
     expect(at(0)).toBeUndefined();
     expect(at(1)).toBe('cannot');
   });
   it('feels steps and slopes under feet and wheels', () => {
-    const step: Piece = { ...newPiece('slab', 'slab', 'Slab', 3, -4, 0), lengthM: 6, depthM: 4, heightM: 0.2, headingDeg: 0 };
+    const step: Piece = {
+      ...newPiece('slab', 'slab', 'Slab', 3, -4, 0),
+      lengthM: 6,
+      depthM: 4,
+      heightM: 0.2,
+      headingDeg: 0,
+    };
     const over = { ...past, heightM: 1.5 };
     expect(found(over, 'rig.step', { rigId: 'rig-gimbal' }, [...plainPieces(), step])?.grade).toBe('tight');
     expect(found(over, 'rig.step', { rigId: 'rig-board' }, [...plainPieces(), step])?.grade).toBe('cannot');
-    const hill: Piece = { ...newPiece('ridge', 'hill', 'Hill', 0, -4, 0), lengthM: 20, depthM: 10, heightM: 1.5, headingDeg: 0 };
-    expect(found({ ...past, heightM: 3 }, 'rig.slope', { rigId: 'rig-board' }, [...plainPieces(), hill])?.value).toBeCloseTo((Math.atan2(1.5, 5) * 180) / Math.PI, 1);
+    const hill: Piece = {
+      ...newPiece('ridge', 'hill', 'Hill', 0, -4, 0),
+      lengthM: 20,
+      depthM: 10,
+      heightM: 1.5,
+      headingDeg: 0,
+    };
+    expect(
+      found({ ...past, heightM: 3 }, 'rig.slope', { rigId: 'rig-board' }, [...plainPieces(), hill])?.value,
+    ).toBeCloseTo((Math.atan2(1.5, 5) * 180) / Math.PI, 1);
   });
 });
 
@@ -164,23 +244,41 @@ describe('people', () => {
     expect(approaches[0].closingMps).toBeCloseTo(1, 1);
   });
   it('cautions follow the plan', () => {
-    expect(cautions(usual('overheadStill'), { rigId: 'rig-drone' })).toEqual(expect.arrayContaining(['drone', 'overhead', 'wind']));
+    expect(cautions(usual('overheadStill'), { rigId: 'rig-drone' })).toEqual(
+      expect.arrayContaining(['drone', 'overhead', 'wind']),
+    );
     expect(cautions(usual('slide'), { rigId: 'rig-rope' })).toContain('rope');
     expect(cautions(usual('push'), { rigId: 'rig-cart' })).toContain('wheels');
     expect(cautions(usual('crane'), { rigId: 'rig-gimbal' })).toContain('arms');
     expect(cautions(usual('lead'), { rigId: 'rig-gimbal', walks: [WALK] })).toContain('backwards');
-    const terrace: Piece = { ...newPiece('slab', 't', 'Terrace', 0, -5, 0), lengthM: 8, depthM: 1, heightM: 1, headingDeg: 90 };
-    expect(cautions({ ...usual('slide'), bearingDeg: 180, heightM: 2.4 }, { rigId: 'rig-gimbal' }, [...plainPieces(), terrace])).toContain('edge');
+    const terrace: Piece = {
+      ...newPiece('slab', 't', 'Terrace', 0, -5, 0),
+      lengthM: 8,
+      depthM: 1,
+      heightM: 1,
+      headingDeg: 90,
+    };
+    expect(
+      cautions({ ...usual('slide'), bearingDeg: 180, heightM: 2.4 }, { rigId: 'rig-gimbal' }, [
+        ...plainPieces(),
+        terrace,
+      ]),
+    ).toContain('edge');
     expect(cautions(usual('slide'), { rigId: 'rig-tripod' })).toEqual([]);
   });
   it('no caution calls a thing safe, and each says who decides', () => {
     fc.assert(
-      fc.property(fc.constantFrom('rig-drone', 'rig-rope', 'rig-cart', 'rig-jib', 'rig-gimbal', 'rig-hand', 'rig-table-arm'), num(0.5, 6), (rigId, distanceM) => {
-        for (const { sentence } of read({ ...usual('push'), toDistanceM: distanceM, heightM: 2.4 }, { rigId }).cautions) {
-          expect(sentence).toMatch(/decide\.$/);
-          expect(sentence).not.toMatch(/\bsafe/i);
-        }
-      }),
+      fc.property(
+        fc.constantFrom('rig-drone', 'rig-rope', 'rig-cart', 'rig-jib', 'rig-gimbal', 'rig-hand', 'rig-table-arm'),
+        num(0.5, 6),
+        (rigId, distanceM) => {
+          for (const { sentence } of read({ ...usual('push'), toDistanceM: distanceM, heightM: 2.4 }, { rigId })
+            .cautions) {
+            expect(sentence).toMatch(/decide\.$/);
+            expect(sentence).not.toMatch(/\bsafe/i);
+          }
+        },
+      ),
       { numRuns: 25 },
     );
   });
@@ -188,18 +286,30 @@ describe('people', () => {
 
 describe('a full circle', () => {
   const circle = (pieces: Piece[]) => {
-    const { shoot } = filmed({ kind: 'orbit', ...AROUND, heightM: 2, radiusM: 5, startBearingDeg: 0, sweepDeg: 360 }, { rigId: 'rig-drone' }, false, pieces);
+    const { shoot } = filmed(
+      { kind: 'orbit', ...AROUND, heightM: 2, radiusM: 5, startBearingDeg: 0, sweepDeg: 360 },
+      { rigId: 'rig-drone' },
+      false,
+      pieces,
+    );
     return readShot(shoot, shoot.shots[0]).findings.filter(({ id }) => id === 'rig.circle' || id === 'rig.clear');
   };
   const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
   it('is told free, with what stands nearest; and not where something stands in it', () => {
-    expect(circle([figure]).map(({ sentence }) => sentence)).toEqual(['The whole circle is free: nothing stands within 5 m of it.']);
+    expect(circle([figure]).map(({ sentence }) => sentence)).toEqual([
+      'The whole circle is free: nothing stands within 5 m of it.',
+    ]);
     const [free] = circle([figure, { ...newPiece('post', 'post', 'Pole', 0, -8, 0), heightM: 4 }]);
     expect(free.sentence).toMatch(/^The whole circle is free: nearest to the lens is Pole at 2\.9\d? m\.$/);
-    expect(circle([figure, { ...newPiece('post', 'post', 'Pole', 0, -5, 0), heightM: 4 }]).map(({ id }) => id)).toEqual(['rig.clear']);
+    expect(circle([figure, { ...newPiece('post', 'post', 'Pole', 0, -5, 0), heightM: 4 }]).map(({ id }) => id)).toEqual(
+      ['rig.clear'],
+    );
   });
   it('is not asked of an arc', () => {
-    const { shoot } = filmed({ kind: 'arc', ...AROUND, radiusM: 5, startBearingDeg: 0, sweepDeg: 200 }, { rigId: 'rig-drone' });
+    const { shoot } = filmed(
+      { kind: 'arc', ...AROUND, radiusM: 5, startBearingDeg: 0, sweepDeg: 200 },
+      { rigId: 'rig-drone' },
+    );
     expect(readShot(shoot, shoot.shots[0]).findings.some(({ id }) => id === 'rig.circle')).toBe(false);
   });
 });

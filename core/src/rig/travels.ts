@@ -17,7 +17,8 @@ export function travelFindings({ legs }: ShotMotion, samples: Samples): Finding[
       lengthM += Math.hypot(at[3] - at[0], at[4] - at[1], at[5] - at[2]);
       at.copyWithin(0, 3, 6);
     }
-    const which = legs.length > 1 ? `Move ${k + 1}, ${recipe.title.toLowerCase()},` : `The ${recipe.title.toLowerCase()}`;
+    const which =
+      legs.length > 1 ? `Move ${k + 1}, ${recipe.title.toLowerCase()},` : `The ${recipe.title.toLowerCase()}`;
     const noTime = pace.endS - pace.startS < 1e-6 && shareAt(-Infinity) !== shareAt(Infinity);
     if (lengthM >= LEAST_M && !noTime) return [];
     return {
@@ -26,7 +27,9 @@ export function travelFindings({ legs }: ShotMotion, samples: Samples): Finding[
       sentence: noTime
         ? `${which} has no time to happen: the holds fill the whole duration. Shorten the holds or take longer.`
         : `${which} goes nowhere: its length is 0. Type a length, or drag one of its ends.`,
-      reason: noTime ? 'The camera would have to jump.' : 'Without travel this is a still frame; if that is meant, choose “Still”.',
+      reason: noTime
+        ? 'The camera would have to jump.'
+        : 'Without travel this is a still frame; if that is meant, choose “Still”.',
       screenS: samples.screenS[rowAt(samples, fromS)],
       value: lengthM,
       limit: LEAST_M,

@@ -24,7 +24,10 @@ export const graded = ({ say, ...use }: Use, grade: RigGrade): Finding => ({ ...
 /** Grades a use that the rig limits from above: tight from a share of its reach on. */
 export function upTo(limits: Pick<Limits, 'tightShare'>, use: Use): Finding {
   const { value, limit } = use;
-  return graded(use, value > limit + SLACK ? 'cannot' : limit > 0 && value > limit * limits.tightShare ? 'tight' : 'fits');
+  return graded(
+    use,
+    value > limit + SLACK ? 'cannot' : limit > 0 && value > limit * limits.tightShare ? 'tight' : 'fits',
+  );
 }
 
 /** Grades a use that has to come near one value: fits within `fitShare` of it, tight within `tightShare`. */
@@ -40,7 +43,11 @@ export interface Say {
 }
 
 export function sayIn(units: Units): Say {
-  return { length: (m) => sayLength(m, units), speed: (mps) => saySpeed(mps, units), degrees: (deg) => `${trim(deg, 0)}°` };
+  return {
+    length: (m) => sayLength(m, units),
+    speed: (mps) => saySpeed(mps, units),
+    degrees: (deg) => `${trim(deg, 0)}°`,
+  };
 }
 
 /** The share of its limits that a rig gives at a stick speed, and a word for it. A drone's sticks rule its whole flight, a gimbal's joystick its turning; nothing else has one. */

@@ -16,11 +16,17 @@ export function vehicleCouldGo(setup: Setup): boolean {
   const motion = motionOf(setup);
   const samples = filmShot(setup, motion);
   const heights = heightsM(setup, samples);
-  const vehicle = { ...usualRig('vehicle', { id: setup.rig.id, name: setup.rig.name }), heightMaxM: Infinity, heightMinM: 0 };
+  const vehicle = {
+    ...usualRig('vehicle', { id: setup.rig.id, name: setup.rig.name }),
+    heightMaxM: Infinity,
+    heightMinM: 0,
+  };
   return (
     pathLengthM(samples) >= LEAST_WAY_M &&
     outsideReach(envelopeOf(vehicle, setup.gait), samples, heights).value <= setup.limits.straightnessM &&
     tightestTurnM(samples) >= VEHICLE_TURN_M &&
-    clearanceFindings({ ...setup, rig: vehicle }, motion, samples, heights, sayIn('metric')).every(({ grade }) => grade !== 'cannot')
+    clearanceFindings({ ...setup, rig: vehicle }, motion, samples, heights, sayIn('metric')).every(
+      ({ grade }) => grade !== 'cannot',
+    )
   );
 }

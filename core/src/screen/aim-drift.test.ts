@@ -15,7 +15,8 @@ describe('the drift that each way of turning leaves', () => {
     expect(arc?.locked).toBeGreaterThan(0.2);
   });
   it('grows with the smoothing time', () => {
-    const drift = (smoothingS: number) => driftByAim(filmed(usual('slide'), { aim: { ...aim, smoothingS } }).setup)?.subject ?? NaN;
+    const drift = (smoothingS: number) =>
+      driftByAim(filmed(usual('slide'), { aim: { ...aim, smoothingS } }).setup)?.subject ?? NaN;
     expect(drift(0.6)).toBeGreaterThan(drift(0.2) * 1.5);
   });
   it('says when the subject leaves the picture, and nothing without a subject or where the move leads the look', () => {

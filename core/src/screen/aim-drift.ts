@@ -12,17 +12,26 @@ const MOST_RATE_HZ = 24;
  * screen, frame widths; Infinity when it leaves the picture altogether, null without a subject, and where the moves themselves say where to look.
  */
 export function driftByAim(setup: Setup): Record<AimMode, number> | null {
-  if (!setup.subject || motionOf(setup).legs.every(({ recipe, move }) => recipe.aim(move).base !== 'asked')) return null;
+  if (!setup.subject || motionOf(setup).legs.every(({ recipe, move }) => recipe.aim(move).base !== 'asked'))
+    return null;
   const { u, v } = setup.shot.aim.place;
   const drift = (mode: AimMode): number => {
-    const given = { ...setup, shot: { ...setup.shot, captureRateHz: Math.min(MOST_RATE_HZ, setup.shot.captureRateHz), aim: { ...setup.shot.aim, mode } } };
+    const given = {
+      ...setup,
+      shot: {
+        ...setup.shot,
+        captureRateHz: Math.min(MOST_RATE_HZ, setup.shot.captureRateHz),
+        aim: { ...setup.shot.aim, mode },
+      },
+    };
     const samples = sampleShot(given, motionOf(given));
     const seen = subjectInFrame(samples, setup.subject);
     const aspect = samples.frameWidthMm / samples.frameHeightMm;
     let most = 0;
     for (let row = 0; row < samples.count; row += 1) {
       const away = Math.hypot(seen.u[row] - u, (seen.v[row] - v) / aspect);
-      if (!(away <= most)) most = Number.isNaN(away) || Math.abs(seen.u[row]) > 0.5 || Math.abs(seen.v[row]) > 0.5 ? Infinity : away;
+      if (!(away <= most))
+        most = Number.isNaN(away) || Math.abs(seen.u[row]) > 0.5 || Math.abs(seen.v[row]) > 0.5 ? Infinity : away;
       if (most === Infinity) break;
     }
     return most;

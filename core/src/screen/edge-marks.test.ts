@@ -23,7 +23,13 @@ describe('edge marks', () => {
     expect(start[1]).toMatch(/^East pole stands [345]% of the width inside the right edge\.$/);
   });
   it('tell of a long piece where it is cut', () => {
-    const wall: Piece = { ...newPiece('box', 'wall', 'Wall', 0, 0.5, 0), lengthM: 10, depthM: 0.4, headingDeg: 90, heightM: 3 };
+    const wall: Piece = {
+      ...newPiece('box', 'wall', 'Wall', 0, 0.5, 0),
+      lengthM: 10,
+      depthM: 0.4,
+      headingDeg: 90,
+      heightM: 3,
+    };
     const [left, right] = marks(still, [wall]);
     // Its front is 6.3 m away, where the frame is 6.3 m wide: 1.85 m of each end lie outside.
     expect(left.sentence).toMatch(/^The left edge cuts Wall, 1\.[89]\d? m from its left end\.$/);
@@ -32,8 +38,17 @@ describe('edge marks', () => {
   it('say which of the marks at the end can be seen coming: that on the side things leave by', () => {
     const both = [figure, pole('w', 'West pole', -3), pole('e', 'East pole', 3)];
     // A slide of 1 m that ends where the poles stand at the edges: to the right, things go out to the left.
-    const slide = (travelM: number): Move => ({ kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 6, bearingDeg: 180, travelM, skewDeg: 0 });
-    const ends = (travelM: number) => both.map((piece) => (piece.kind === 'post' ? { ...piece, xM: piece.xM + travelM / 2 } : piece));
+    const slide = (travelM: number): Move => ({
+      kind: 'slide',
+      ...AROUND,
+      heightM: 1.2,
+      distanceM: 6,
+      bearingDeg: 180,
+      travelM,
+      skewDeg: 0,
+    });
+    const ends = (travelM: number) =>
+      both.map((piece) => (piece.kind === 'post' ? { ...piece, xM: piece.xM + travelM / 2 } : piece));
     const coming = (travelM: number) => marks(slide(travelM), ends(travelM)).filter(({ trailing }) => trailing).map(({ when, edge }) => [when, edge]); // prettier-ignore
     expect(coming(1)).toEqual([['end', 'left']]);
     expect(coming(-1)).toEqual([['end', 'right']]);
@@ -44,7 +59,15 @@ describe('edge marks', () => {
     expect(marks(still, [])).toEqual([]);
   });
   it('differ between start and end of a move: a slide of 1 m loses what stood at the edge', () => {
-    const slide: Move = { kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 6, bearingDeg: 180, travelM: 1, skewDeg: 0 };
+    const slide: Move = {
+      kind: 'slide',
+      ...AROUND,
+      heightM: 1.2,
+      distanceM: 6,
+      bearingDeg: 180,
+      travelM: 1,
+      skewDeg: 0,
+    };
     const found = marks(slide, [figure, pole('w', 'West pole', -3.45)]);
     expect(new Set(found.map(({ when }) => when)).size).toBe(1);
   });

@@ -42,9 +42,12 @@ export function edgeMarks(setup: Setup, samples: Samples, units: Units): EdgeMar
       if (!found) return [];
       const piece = setup.pieces[found.index];
       const inside = found.steps / seen.widthCells;
-      const part = found.steps === 0 ? partAt(piece, setup, samples, row, edge, found.depthM, found.line, seen, units) : '';
+      const part =
+        found.steps === 0 ? partAt(piece, setup, samples, row, edge, found.depthM, found.line, seen, units) : '';
       const sentence =
-        found.steps === 0 ? `The ${edge} edge cuts ${piece.name}${part}.` : `${piece.name} stands ${Math.max(1, Math.round(inside * 100))}% of the width inside the ${edge} edge.`;
+        found.steps === 0
+          ? `The ${edge} edge cuts ${piece.name}${part}.`
+          : `${piece.name} stands ${Math.max(1, Math.round(inside * 100))}% of the width inside the ${edge} edge.`;
       return [
         {
           when,
@@ -52,7 +55,9 @@ export function edgeMarks(setup: Setup, samples: Samples, units: Units): EdgeMar
           pieceId: piece.id,
           name: piece.name,
           inside,
-          trailing: when === 'end' && seenComing(samples, row, edge, inside, found.depthM, (found.line + 0.5) / seen.heightCells),
+          trailing:
+            when === 'end' &&
+            seenComing(samples, row, edge, inside, found.depthM, (found.line + 0.5) / seen.heightCells),
           sentence,
         },
       ];
@@ -66,7 +71,14 @@ const LAST_S = 2;
 const AT_REST = 1e-4;
 
 /** Whether the spot that stands at an edge in a row came there through the picture in the last seconds before things come to rest. `fromTop`: a share of the frame's height. */
-function seenComing(samples: Samples, row: number, edge: 'left' | 'right', inside: number, depthM: number, fromTop: number): boolean {
+function seenComing(
+  samples: Samples,
+  row: number,
+  edge: 'left' | 'right',
+  inside: number,
+  depthM: number,
+  fromTop: number,
+): boolean {
   const spot = spotAt(samples, row, edge === 'left' ? inside - 0.5 : 0.5 - inside, 0.5 - fromTop, depthM);
   const point: InPicture = { u: 0, w: 0, depthM: 0 };
   const uAt = (at: number) => {
@@ -87,12 +99,19 @@ function seenComing(samples: Samples, row: number, edge: 'left' | 'right', insid
 }
 
 /** The spot in the site that is seen at a place in the picture, u in frame widths and v in frame heights from its middle, at a depth; m. */
-function spotAt({ cameras, xM, yM, zM, focalLengthMm, frameWidthMm, frameHeightMm }: Samples, row: number, u: number, v: number, depthM: number): [number, number, number] {
+function spotAt(
+  { cameras, xM, yM, zM, focalLengthMm, frameWidthMm, frameHeightMm }: Samples,
+  row: number,
+  u: number,
+  v: number,
+  depthM: number,
+): [number, number, number] {
   const c = row * CAMERA_SIZE;
   const square = (frameWidthMm / focalLengthMm[row]) ** 2;
   const right = u * depthM * square;
   const up = ((v * frameHeightMm) / frameWidthMm) * depthM * square;
-  const along = (origin: number, axis: number) => origin + cameras[c + axis] * right + cameras[c + 4 + axis] * up + cameras[c + 8 + axis] * depthM;
+  const along = (origin: number, axis: number) =>
+    origin + cameras[c + axis] * right + cameras[c + 4 + axis] * up + cameras[c + 8 + axis] * depthM;
   return [along(xM[row], 0), along(yM[row], 1), along(zM[row], 2)];
 }
 
@@ -100,7 +119,11 @@ const isGround = ({ kind }: Piece) => kind === 'slab' || kind === 'ridge';
 const isShort = (piece: Piece) => !isGround(piece) && Math.max(piece.lengthM, piece.depthM) < LONG_M;
 
 /** The piece that fills most of the first column from an edge inwards in which something stands: a short one near the edge if there is one, then anything but the ground, then the ground. */
-function nearestTo(edge: 'left' | 'right', { widthCells, heightCells, pieceAt, nearness }: Glance, pieces: readonly Piece[]) {
+function nearestTo(
+  edge: 'left' | 'right',
+  { widthCells, heightCells, pieceAt, nearness }: Glance,
+  pieces: readonly Piece[],
+) {
   for (const [wanted, reach] of [
     [isShort, SHORT_INSIDE],
     [(piece: Piece) => !isGround(piece), MOST_INSIDE],
@@ -124,7 +147,17 @@ function nearestTo(edge: 'left' | 'right', { widthCells, heightCells, pieceAt, n
 }
 
 /** Where along a long piece the edge cuts it: `, 2.1 m from its left end`. */
-function partAt(piece: Piece, setup: Setup, samples: Samples, row: number, edge: 'left' | 'right', depthM: number, line: number, { heightCells }: Glance, units: Units): string {
+function partAt(
+  piece: Piece,
+  setup: Setup,
+  samples: Samples,
+  row: number,
+  edge: 'left' | 'right',
+  depthM: number,
+  line: number,
+  { heightCells }: Glance,
+  units: Units,
+): string {
   const alongIsLong = piece.lengthM >= piece.depthM;
   const longM = Math.max(piece.lengthM, piece.depthM);
   if (longM < LONG_M) return '';

@@ -7,12 +7,20 @@ import { filmed, usual } from '../testing/filmed';
 import { AROUND, HELD_STILL, plainPieces } from '../testing/shoots';
 import { measurePicture } from './picture';
 
-const TIMING = { durationS: 10, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 10,
+  holdStartS: 0,
+  featherInS: 0,
+  featherOutS: 0,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 function figures(move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
   const { setup } = filmed(move, { timing: TIMING, ...more }, false, pieces);
   return readFigures(measurePicture(setup, { units: 'metric' }));
 }
-const layer = (name: 'near' | 'subject' | 'far', ...given: Parameters<typeof figures>) => figures(...given).layers.find((row) => row.layer === name);
+const layer = (name: 'near' | 'subject' | 'far', ...given: Parameters<typeof figures>) =>
+  figures(...given).layers.find((row) => row.layer === name);
 
 describe('the figures of a layer', () => {
   it('blur is speed times exposure, in pixels and as a share; crossing is one over speed', () => {
@@ -28,21 +36,34 @@ describe('the figures of a layer', () => {
     expect(subject?.slide).toBeCloseTo(2 * Math.tan((10 * Math.PI) / 180), 2);
   });
   it('the subject grows by the ratio of its distances in a push, and not at all in an arc', () => {
-    expect(layer('subject', { kind: 'push', ...AROUND, heightM: 0.85, fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 })?.growth).toBeCloseTo(2, 2);
+    expect(
+      layer('subject', { kind: 'push', ...AROUND, heightM: 0.85, fromDistanceM: 6, toDistanceM: 3, bearingDeg: 180 })
+        ?.growth,
+    ).toBeCloseTo(2, 2);
     expect(layer('subject', usual('arc'))?.growth).toBeCloseTo(1, 9);
   });
   it('a layer that is never in the picture is left out', () => {
-    expect(figures({ kind: 'still', ...AROUND, distanceM: 3, bearingDeg: 0 }, {}, [newPiece('figure', 'figure', 'Ansa', 0, 0, 0)]).layers.map((row) => row.layer)).toContain(
-      'subject',
-    );
-    expect(figures({ kind: 'still', ...AROUND, distanceM: 3, bearingDeg: 180 }, { subjectId: null }).layers.map((row) => row.layer)).not.toContain('subject');
+    expect(
+      figures({ kind: 'still', ...AROUND, distanceM: 3, bearingDeg: 0 }, {}, [
+        newPiece('figure', 'figure', 'Ansa', 0, 0, 0),
+      ]).layers.map((row) => row.layer),
+    ).toContain('subject');
+    expect(
+      figures({ kind: 'still', ...AROUND, distanceM: 3, bearingDeg: 180 }, { subjectId: null }).layers.map(
+        (row) => row.layer,
+      ),
+    ).not.toContain('subject');
   });
 });
 
 describe('pinned pieces', () => {
   const slide: Move = { kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 6, bearingDeg: 180, travelM: 1, skewDeg: 0 };
   /** A lone pole beside the subject, at its depth, so high that it towers over the ground's points. */
-  const pole = (given: Piece['layer']): Piece => ({ ...newPiece('post', 'pole', 'Pole', 1.2, 0, 0), layer: given, heightM: 3 });
+  const pole = (given: Piece['layer']): Piece => ({
+    ...newPiece('post', 'pole', 'Pole', 1.2, 0, 0),
+    layer: given,
+    heightM: 3,
+  });
   const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
   const points = (given: Piece['layer'], name: 'near' | 'far') => {
     const { setup } = filmed(slide, {}, false, [figure, pole(given)]);
@@ -57,10 +78,24 @@ describe('pinned pieces', () => {
 
 describe('what is hidden', () => {
   it('does not count: behind a wall across the whole picture nothing is far', () => {
-    const wall: Piece = { ...newPiece('box', 'wall', 'Wall', 0, 3, 0), lengthM: 60, depthM: 0.4, headingDeg: 90, heightM: 30 };
+    const wall: Piece = {
+      ...newPiece('box', 'wall', 'Wall', 0, 3, 0),
+      lengthM: 60,
+      depthM: 0.4,
+      headingDeg: 90,
+      heightM: 30,
+    };
     const tree = newPiece('tree', 'tree', 'Tree', 0, 40, 0);
     const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
-    const slide: Move = { kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 6, bearingDeg: 180, travelM: 1, skewDeg: 0 };
+    const slide: Move = {
+      kind: 'slide',
+      ...AROUND,
+      heightM: 1.2,
+      distanceM: 6,
+      bearingDeg: 180,
+      travelM: 1,
+      skewDeg: 0,
+    };
     const far = (pieces: Piece[]) => layer('far', slide, {}, pieces)?.slide ?? 0;
     const [open, closed] = [far([figure, tree]), far([figure, tree, wall])];
     // The wall itself is far (9 m against 6 m); what lies behind it slid farther.

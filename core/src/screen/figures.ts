@@ -57,8 +57,13 @@ export function shownShutterDeg(picture: Picture, row: number): number {
 
 /** The row in which anything in the picture is fastest; the first where nothing moves. */
 export function fastestRow({ samples, site, subject }: Picture): number {
-  const peaks = [site.near.speed, whileInFrame(subject, subject.speed), site.far.speed].map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz)));
-  return peaks.reduce((best, peak) => (peak !== null && (best === null || peak.value > best.value) ? peak : best), null)?.row ?? 0;
+  const peaks = [site.near.speed, whileInFrame(subject, subject.speed), site.far.speed].map((column) =>
+    largest(smoothed(column, SEEN_S * samples.frameRateHz)),
+  );
+  return (
+    peaks.reduce((best, peak) => (peak !== null && (best === null || peak.value > best.value) ? peak : best), null)
+      ?.row ?? 0
+  );
 }
 
 export function speedLimits(picture: Picture): SpeedLimits {
@@ -91,7 +96,13 @@ export function layerFigures(picture: Picture): LayerFigures[] {
   const { samples, setup, site, subject } = picture;
   const peakOf = (column: Float64Array) => largest(smoothed(column, SEEN_S * samples.frameRateHz));
   const rows: LayerFigures[] = [];
-  const add = (layer: LayerFigures['layer'], speed: Float64Array, parallax: number, slide: number, growth: number | null) => {
+  const add = (
+    layer: LayerFigures['layer'],
+    speed: Float64Array,
+    parallax: number,
+    slide: number,
+    growth: number | null,
+  ) => {
     const peak = peakOf(speed);
     if (!peak) return;
     const blurShare = peak.value * openOnScreenS(picture, peak.row);
@@ -109,7 +120,14 @@ export function layerFigures(picture: Picture): LayerFigures[] {
   };
   add('near', site.near.speed, peakOf(site.near.againstSubject)?.value ?? 0, totalSlide(site.near, picture), null);
   const shown = shownRows(picture);
-  if (shown) add('subject', whileInFrame(subject, subject.speed), 0, slideBetween(picture, shown), growthBetween(picture, shown));
+  if (shown)
+    add(
+      'subject',
+      whileInFrame(subject, subject.speed),
+      0,
+      slideBetween(picture, shown),
+      growthBetween(picture, shown),
+    );
   add('far', site.far.speed, peakOf(site.far.againstSubject)?.value ?? 0, totalSlide(site.far, picture), null);
   return rows;
 }

@@ -10,7 +10,12 @@ import { glancer, NOTHING, seenDepthM } from './glance';
 /** One of each kind, in a ring about the subject, turned all ways. */
 const ring = (Object.keys(PIECE_KINDS) as PieceKind[]).map((kind, i): Piece => {
   const angle = (i * 2 * Math.PI) / 8;
-  return { ...newPiece(kind, `p${i}`, kind, 4 * Math.sin(angle), 4 * Math.cos(angle), 0), headingDeg: 37 * i, lengthM: 1.2 + (i % 3), depthM: 0.6 + (i % 2) };
+  return {
+    ...newPiece(kind, `p${i}`, kind, 4 * Math.sin(angle), 4 * Math.cos(angle), 0),
+    headingDeg: 37 * i,
+    lengthM: 1.2 + (i % 3),
+    depthM: 0.6 + (i % 2),
+  };
 });
 
 function meshes(pieces: readonly Piece[]): Mesh[] {
@@ -28,10 +33,12 @@ function meshes(pieces: readonly Piece[]): Mesh[] {
 }
 
 describe('a glance at the site', () => {
-  const { setup, samples } = filmed({ kind: 'orbit', ...AROUND, heightM: 2.2, radiusM: 5.5, startBearingDeg: 0, sweepDeg: 360 }, {}, false, [
-    newPiece('figure', 'figure', 'Ansa', 0, 0, 0),
-    ...ring,
-  ]);
+  const { setup, samples } = filmed(
+    { kind: 'orbit', ...AROUND, heightM: 2.2, radiusM: 5.5, startBearingDeg: 0, sweepDeg: 360 },
+    {},
+    false,
+    [newPiece('figure', 'figure', 'Ansa', 0, 0, 0), ...ring],
+  );
   const glance = glancer(setup, samples, 48);
 
   it('finds the same piece in every cell as three.js Raycaster, but for a few on outlines, and as near', () => {
@@ -43,7 +50,10 @@ describe('a glance at the site', () => {
       const camera = threeCamera({ xM: samples.xM[row], yM: samples.yM[row], zM: samples.zM[row], panDeg: samples.panDeg[row], tiltDeg: samples.tiltDeg[row], rollDeg: samples.rollDeg[row], focalLengthMm: samples.focalLengthMm[row], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
       for (let r = 0; r < heightCells; r += 1)
         for (let k = 0; k < widthCells; k += 1) {
-          caster.setFromCamera(new Vector2(((k + 0.5) / widthCells) * 2 - 1, 1 - ((r + 0.5) / heightCells) * 2), camera);
+          caster.setFromCamera(
+            new Vector2(((k + 0.5) / widthCells) * 2 - 1, 1 - ((r + 0.5) / heightCells) * 2),
+            camera,
+          );
           const [hit] = caster.intersectObjects(solids).filter(({ distance }) => distance > 0.06);
           cells += 1;
           const index = hit ? (hit.object.userData as { index: number }).index : NOTHING;
@@ -64,7 +74,8 @@ describe('a glance at the site', () => {
     const still = filmed({ kind: 'still', ...AROUND, heightM: 1.5, distanceM: 6, bearingDeg: 180 }, {}, false, [wall]);
     const seen = glancer(still.setup, still.samples, 64)(0);
     const depthM = seenDepthM(seen);
-    const at = (u: number, v: number) => depthM[Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((u + 0.5) * seen.widthCells)];
+    const at = (u: number, v: number) =>
+      depthM[Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((u + 0.5) * seen.widthCells)];
     expect(at(0, 0)).toBeGreaterThan(5.8);
     expect(at(0, 0)).toBeLessThan(6.1);
     expect(at(0.49, 0.05)).toBe(Infinity);

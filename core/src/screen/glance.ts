@@ -70,12 +70,25 @@ function meshOf(piece: Piece): Mesh {
 }
 
 /** A way to look at the site of a shot through its camera, `frameWidthCells` across the frame and as many more on every side as `marginCells` says: call it with a row of the samples. The same glance is written over each time. */
-export function glancer({ pieces, shot }: Setup, samples: Samples, frameWidthCells: number, marginCells = 0): (row: number) => Glance {
+export function glancer(
+  { pieces, shot }: Setup,
+  samples: Samples,
+  frameWidthCells: number,
+  marginCells = 0,
+): (row: number) => Glance {
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const frameHeightCells = Math.max(2, Math.round(frameWidthCells / aspect));
   const [widthCells, heightCells] = [frameWidthCells + 2 * marginCells, frameHeightCells + 2 * marginCells];
   const cells = widthCells * heightCells;
-  const glance: Glance = { widthCells, heightCells, frameWidthCells, frameHeightCells, marginCells, pieceAt: new Int16Array(cells), nearness: new Float32Array(cells) };
+  const glance: Glance = {
+    widthCells,
+    heightCells,
+    frameWidthCells,
+    frameHeightCells,
+    marginCells,
+    pieceAt: new Int16Array(cells),
+    nearness: new Float32Array(cells),
+  };
   const standing = pieces.map((piece, index): Standing => ({
     index,
     walk: placeOverTime(shot.walks, piece.id, piece),
@@ -112,7 +125,15 @@ export function glancer({ pieces, shot }: Setup, samples: Samples, frameWidthCel
 }
 
 /** The camera for points given in a piece's own frame (across, along, up). */
-function throughPiece(cameras: Float64Array, c: number, { sin, cos }: Standing, x: number, y: number, z: number, out: Float64Array): void {
+function throughPiece(
+  cameras: Float64Array,
+  c: number,
+  { sin, cos }: Standing,
+  x: number,
+  y: number,
+  z: number,
+  out: Float64Array,
+): void {
   for (let k = 0; k < CAMERA_SIZE; k += 4) {
     const [a, b, d] = [cameras[c + k], cameras[c + k + 1], cameras[c + k + 2]];
     out[k] = a * cos - b * sin;
@@ -130,7 +151,13 @@ const corner = new Float64Array(3 * 3);
 /** What is left of it, as column, line and nearness in the glance. */
 const clipped = new Float64Array(MOST_CORNERS * 3);
 
-function drawPiece(glance: Glance, { corners, triangles }: Mesh, through: Float64Array, index: number, aspect: number): void {
+function drawPiece(
+  glance: Glance,
+  { corners, triangles }: Mesh,
+  through: Float64Array,
+  index: number,
+  aspect: number,
+): void {
   const a0 = through[0], a1 = through[1], a2 = through[2], a3 = through[3]; // prettier-ignore
   const b0 = through[4], b1 = through[5], b2 = through[6], b3 = through[7]; // prettier-ignore
   const c0 = through[8], c1 = through[9], c2 = through[10], c3 = through[11]; // prettier-ignore
@@ -188,7 +215,8 @@ function clipNear(): number {
     }
     if (da >= 0 !== db >= 0) {
       const s = da / (da - db);
-      for (let axis = 0; axis < 3; axis += 1) clipped[3 * count + axis] = corner[a + axis] + s * (corner[b + axis] - corner[a + axis]);
+      for (let axis = 0; axis < 3; axis += 1)
+        clipped[3 * count + axis] = corner[a + axis] + s * (corner[b + axis] - corner[a + axis]);
       count += 1;
     }
   }

@@ -39,9 +39,18 @@ describe('site motion', () => {
         const tilt = (samples.tiltDeg[i] * Math.PI) / 180;
         for (let k = 0; k < points.count; k += 1) {
           const [x, y, z] = points.xyzM.subarray(3 * k);
-          const depth = (x - samples.xM[i]) * Math.sin(pan) * Math.cos(tilt) + (y - samples.yM[i]) * Math.cos(pan) * Math.cos(tilt) + (z - samples.zM[i]) * Math.sin(tilt);
+          const depth =
+            (x - samples.xM[i]) * Math.sin(pan) * Math.cos(tilt) +
+            (y - samples.yM[i]) * Math.cos(pan) * Math.cos(tilt) +
+            (z - samples.zM[i]) * Math.sin(tilt);
           const seen = threeProject(now, x, y, z);
-          if (depth < 0.05 || Math.abs(seen.u) > 0.5 || Math.abs(seen.w) > samples.frameHeightMm / samples.frameWidthMm / 2 || !inLayer(depth)) continue;
+          if (
+            depth < 0.05 ||
+            Math.abs(seen.u) > 0.5 ||
+            Math.abs(seen.w) > samples.frameHeightMm / samples.frameWidthMm / 2 ||
+            !inLayer(depth)
+          )
+            continue;
           const was = threeProject(before, x, y, z);
           count += 1;
           square += (seen.u - was.u) ** 2 + (seen.w - was.w) ** 2;
@@ -59,7 +68,9 @@ describe('site motion', () => {
     const samples = sampleShot(setup);
     const { depthM, rightwards, upwards } = subjectInFrame(samples, setup.subject);
     const points = everywhere(scattered(4000));
-    const [all, some] = [1, 3].map((stride) => siteMotion(samples, points, depthM, rightwards, upwards, stride).far.speed);
+    const [all, some] = [1, 3].map(
+      (stride) => siteMotion(samples, points, depthM, rightwards, upwards, stride).far.speed,
+    );
     const most = Math.max(...all);
     for (let row = 1; row < samples.count; row += 1) expect(Math.abs(some[row] - all[row])).toBeLessThan(0.05 * most);
     for (const row of [1, 4, 40, samples.count - 1]) expect(some[row]).toBe(all[row]);
@@ -77,7 +88,13 @@ describe('site motion', () => {
     const setup = plainSetup(moved({ ...ARC, sweepDeg: 0 }));
     const samples = sampleShot(setup);
     const subject = subjectInFrame(samples, setup.subject);
-    const { near, far } = siteMotion(samples, everywhere(scattered(4000)), subject.depthM, subject.rightwards, subject.upwards);
+    const { near, far } = siteMotion(
+      samples,
+      everywhere(scattered(4000)),
+      subject.depthM,
+      subject.rightwards,
+      subject.upwards,
+    );
     for (const column of [near.speed, far.speed, far.againstSubject]) for (const value of column) expect(value).toBe(0);
     expect(Math.max(...subject.speed)).toBe(0);
   });
@@ -89,6 +106,7 @@ describe('site motion', () => {
     const still = new Float64Array(samples.count);
     const plain = siteMotion(samples, everywhere(one), depthM, still, still);
     const against = siteMotion(samples, everywhere(one), depthM, plain.far.rightwards, plain.far.upwards);
-    for (let i = 1; i < samples.count; i += 1) if (plain.far.points[i]) expect(against.far.againstSubject[i]).toBeLessThan(1e-6);
+    for (let i = 1; i < samples.count; i += 1)
+      if (plain.far.points[i]) expect(against.far.againstSubject[i]).toBeLessThan(1e-6);
   });
 });

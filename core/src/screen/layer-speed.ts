@@ -65,14 +65,23 @@ export function siteMotion(
     const camera = row * CAMERA_SIZE;
     sums.fill(0);
     sumRow(samples.cameras, camera, auto.xyzM, auto.spheresM, halfHeight, subjectDepthM[row], sums);
-    if (pinnedNear.count > 0) sumRow(samples.cameras, camera, pinnedNear.xyzM, pinnedNear.spheresM, halfHeight, Infinity, sums);
+    if (pinnedNear.count > 0)
+      sumRow(samples.cameras, camera, pinnedNear.xyzM, pinnedNear.spheresM, halfHeight, Infinity, sums);
     if (pinnedFar.count > 0) sumRow(samples.cameras, camera, pinnedFar.xyzM, pinnedFar.spheresM, halfHeight, 0, sums);
     settle(near, row, sums, 0, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row], leastPoints);
     settle(far, row, sums, 5, samples.frameRateHz, subjectRightwards[row], subjectUpwards[row], leastPoints);
   }
   if (stride > 1) for (const layer of [near, far]) bridge(layer, samples.count, stride);
   for (const layer of [near, far])
-    for (const column of [layer.speed, layer.rightwards, layer.upwards, layer.againstSubject, layer.depthM, layer.points]) if (samples.count > 1) column[0] = column[1];
+    for (const column of [
+      layer.speed,
+      layer.rightwards,
+      layer.upwards,
+      layer.againstSubject,
+      layer.depthM,
+      layer.points,
+    ])
+      if (samples.count > 1) column[0] = column[1];
   return { near, far };
 }
 
@@ -103,7 +112,14 @@ function bridge(layer: LayerMotion, count: number, stride: number): void {
 
 function emptyLayer(count: number): LayerMotion {
   const gap = () => new Float64Array(count).fill(NaN);
-  return { speed: gap(), rightwards: gap(), upwards: gap(), againstSubject: gap(), depthM: gap(), points: new Int32Array(count) };
+  return {
+    speed: gap(),
+    rightwards: gap(),
+    upwards: gap(),
+    againstSubject: gap(),
+    depthM: gap(),
+    points: new Int32Array(count),
+  };
 }
 
 /**
@@ -115,7 +131,15 @@ function emptyLayer(count: number): LayerMotion {
  * second projection; sums live in locals; and every array is read through one argument, because the compiler reloads an
  * array's address in each round.
  */
-function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM: Float64Array, halfHeight: number, subjectDepthM: number, sums: Float64Array): void {
+function sumRow(
+  cameras: Float64Array,
+  now: number,
+  xyzM: Float64Array,
+  spheresM: Float64Array,
+  halfHeight: number,
+  subjectDepthM: number,
+  sums: Float64Array,
+): void {
   const before = now - CAMERA_SIZE;
   const wide = 2;
   const tall = 1 / halfHeight;
@@ -145,7 +169,11 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
     const outUp = Math.abs(b0 * cx + b1 * cy + b2 * cz + b3) - ahead;
     if (outUp > radius * upReach) continue;
     const to = Math.min(size, from + clusterSize);
-    const whole = outAcross < -radius * sideReach && outUp < -radius * upReach && (ahead + radius < nearM || ahead - radius > farM) && ahead - radius > 2 * NEAR_PLANE_M;
+    const whole =
+      outAcross < -radius * sideReach &&
+      outUp < -radius * upReach &&
+      (ahead + radius < nearM || ahead - radius > farM) &&
+      ahead - radius > 2 * NEAR_PLANE_M;
     if (whole && r0 * cx + r1 * cy + r2 * cz + r3 - radius > NEAR_PLANE_M) {
       let across2 = 0, up2 = 0, acrossSum = 0, upSum = 0, nearness = 0; // prettier-ignore
       for (let i = from; i < to; i += 3) {
@@ -227,7 +255,16 @@ function sumRow(cameras: Float64Array, now: number, xyzM: Float64Array, spheresM
 }
 
 /** Turns a row's sums into speeds. The speed against the subject follows from the same sums: mean |v − s|² = mean |v|² − 2 s·mean v + |s|². */
-function settle(layer: LayerMotion, row: number, sums: Float64Array, from: number, rateHz: number, subjectRight: number, subjectUp: number, leastPoints: number): void {
+function settle(
+  layer: LayerMotion,
+  row: number,
+  sums: Float64Array,
+  from: number,
+  rateHz: number,
+  subjectRight: number,
+  subjectUp: number,
+  leastPoints: number,
+): void {
   const count = sums[from];
   layer.points[row] = count;
   if (count < leastPoints) return;
@@ -238,5 +275,10 @@ function settle(layer: LayerMotion, row: number, sums: Float64Array, from: numbe
   layer.speed[row] = Math.sqrt(square);
   layer.rightwards[row] = right;
   layer.upwards[row] = up;
-  layer.againstSubject[row] = Math.sqrt(Math.max(0, square - 2 * (subjectRight * right + subjectUp * up) + subjectRight * subjectRight + subjectUp * subjectUp));
+  layer.againstSubject[row] = Math.sqrt(
+    Math.max(
+      0,
+      square - 2 * (subjectRight * right + subjectUp * up) + subjectRight * subjectRight + subjectUp * subjectUp,
+    ),
+  );
 }

@@ -10,7 +10,14 @@ import { pointsOf } from '../site/site-points';
 import type { Samples } from '../motion/sample';
 import { subjectInFrame } from './subject-in-frame';
 
-const SHARP = { durationS: 6, holdStartS: 1, featherInS: 0, featherOutS: 0, holdEndS: 1, featherShape: 'minimumJerk' as const };
+const SHARP = {
+  durationS: 6,
+  holdStartS: 1,
+  featherInS: 0,
+  featherOutS: 0,
+  holdEndS: 1,
+  featherShape: 'minimumJerk' as const,
+};
 /** Layers in which nothing is seen: the probes at the subject are left. */
 function nothingSeen(samples: Samples) {
   const still = new Float64Array(samples.count);
@@ -20,7 +27,12 @@ const measured = (edit: (shot: Shot) => Shot) => {
   const setup = plainSetup(edit);
   const samples = sampleShot(setup);
   const subject = subjectInFrame(samples, setup.subject);
-  return { setup, samples, subject, acceleration: screenMotion(samples, subject.depthM, nothingSeen(samples)).acceleration };
+  return {
+    setup,
+    samples,
+    subject,
+    acceleration: screenMotion(samples, subject.depthM, nothingSeen(samples)).acceleration,
+  };
 };
 /** A level slide that never turns: everything at one depth moves alike, so that its screen motion follows from similar triangles. */
 const slide = (timing: Shot['timing'], travelM = 1.2) =>
@@ -32,7 +44,8 @@ const slide = (timing: Shot['timing'], travelM = 1.2) =>
 describe('the subject in the frame', () => {
   it('has the height f · h / (d · frame height) when the camera is level with its middle', () => {
     const { samples, subject } = measured(slide(SHARP));
-    for (const i of [0, 70, samples.count - 1]) expect(subject.height[i]).toBeCloseTo((35 * 1.7) / (4 * samples.frameHeightMm), 9);
+    for (const i of [0, 70, samples.count - 1])
+      expect(subject.height[i]).toBeCloseTo((35 * 1.7) / (4 * samples.frameHeightMm), 9);
   });
   it('moves at f / w · V / d while the camera cruises', () => {
     const { samples, subject } = measured(slide(SHARP));
@@ -41,7 +54,10 @@ describe('the subject in the frame', () => {
     expect(subject.upwards[70]).toBeCloseTo(0, 9);
   });
   it('is cut in half across the frame’s edge when its middle is there', () => {
-    const { samples, subject } = measured((shot) => ({ ...slide(SHARP, 0)(shot), aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: 0.5, v: 0 } } }));
+    const { samples, subject } = measured((shot) => ({
+      ...slide(SHARP, 0)(shot),
+      aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: 0.5, v: 0 } },
+    }));
     expect(subject.u[0]).toBeCloseTo(0.5, 9);
     expect(subject.halfWidth[0]).toBeGreaterThan(0);
     expect(samples.count).toBe(subject.u.length);
@@ -51,10 +67,14 @@ describe('the subject in the frame', () => {
       { tS: 4, xM: 0, yM: 0, zM: 0 },
       { tS: 5.4, xM: 0, yM: -30, zM: 0 },
     ];
-    const { samples, subject } = measured((shot) => ({ ...slide(SHARP, 0)(shot), walks: [{ pieceId: 'figure', points: walked }] }));
+    const { samples, subject } = measured((shot) => ({
+      ...slide(SHARP, 0)(shot),
+      walks: [{ pieceId: 'figure', points: walked }],
+    }));
     const last = samples.count - 1;
     expect(subject.height[0]).toBeGreaterThan(0);
-    for (const column of [subject.u, subject.v, subject.height, subject.speed]) expect(Number.isNaN(column[last])).toBe(true);
+    for (const column of [subject.u, subject.v, subject.height, subject.speed])
+      expect(Number.isNaN(column[last])).toBe(true);
     expect(subject.depthM[last]).toBeGreaterThan(20);
   });
 });
@@ -70,20 +90,29 @@ describe('acceleration on screen', () => {
     const start = Math.round(SHARP.holdStartS * samples.frameRateHz);
     expect(acceleration[start]).toBeCloseTo(speed / FELT_S, 6);
   });
-  it.each(['minimumJerk', 'cosine', 'constantAcceleration'] as const)('of a %s feather peaks at its steepest rise times speed over duration', (featherShape) => {
-    const timing = { durationS: 8, holdStartS: 1, featherInS: 2, featherOutS: 2, holdEndS: 1, featherShape };
-    const setup = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
-    const samples = sampleShot(setup);
-    const { acceleration } = screenMotion(samples, subjectInFrame(samples, setup.subject).depthM, nothingSeen(samples));
-    const { area, peakSlope } = FEATHERS[featherShape];
-    const cruisingMps = 1.2 / (2 + 4 * area);
-    const expected = ((35 / samples.frameWidthMm) * (cruisingMps / 4) * peakSlope) / 2;
-    expect(Math.max(...acceleration.slice(130, 350))).toBeCloseTo(expected, 3);
-  });
+  it.each(['minimumJerk', 'cosine', 'constantAcceleration'] as const)(
+    'of a %s feather peaks at its steepest rise times speed over duration',
+    (featherShape) => {
+      const timing = { durationS: 8, holdStartS: 1, featherInS: 2, featherOutS: 2, holdEndS: 1, featherShape };
+      const setup = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
+      const samples = sampleShot(setup);
+      const { acceleration } = screenMotion(
+        samples,
+        subjectInFrame(samples, setup.subject).depthM,
+        nothingSeen(samples),
+      );
+      const { area, peakSlope } = FEATHERS[featherShape];
+      const cruisingMps = 1.2 / (2 + 4 * area);
+      const expected = ((35 / samples.frameWidthMm) * (cruisingMps / 4) * peakSlope) / 2;
+      expect(Math.max(...acceleration.slice(130, 350))).toBeCloseTo(expected, 3);
+    },
+  );
   it('is softer for minimum jerk than for constant acceleration at the ends of the feather', () => {
-    const peak = (featherShape: Shot['timing']['featherShape']) => Math.max(...measured(slide({ ...SHARP, featherInS: 1, featherOutS: 1, featherShape })).acceleration);
+    const peak = (featherShape: Shot['timing']['featherShape']) =>
+      Math.max(...measured(slide({ ...SHARP, featherInS: 1, featherOutS: 1, featherShape })).acceleration);
     expect(peak('constantAcceleration')).toBeLessThan(peak('minimumJerk'));
-    const atStart = (featherShape: Shot['timing']['featherShape']) => measured(slide({ ...SHARP, featherInS: 1, featherOutS: 1, featherShape })).acceleration[24];
+    const atStart = (featherShape: Shot['timing']['featherShape']) =>
+      measured(slide({ ...SHARP, featherInS: 1, featherOutS: 1, featherShape })).acceleration[24];
     expect(atStart('minimumJerk')).toBeLessThan(atStart('constantAcceleration'));
   });
 });

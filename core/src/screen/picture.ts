@@ -55,7 +55,9 @@ export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CAR
   const samples = asShown(filmed, setup.shot, playingOf(setup.shot, motion.durationS));
   const subject = subjectInFrame(samples, setup.subject);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
-  const depthM = subject.depthM.map((depth, row) => (setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row]));
+  const depthM = subject.depthM.map((depth, row) =>
+    setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row],
+  );
   const { pointsAt, pieces } = lookThrough(setup, samples, depthM, care.glancesHz);
   const site = siteMotion(
     samples,
@@ -82,7 +84,12 @@ export function measurePicture(setup: Setup, words: Words, care: Care = FULL_CAR
 }
 
 /** Glances through the camera again and again: what of the site fills the picture, and what is seen of each piece. */
-export function lookThrough(setup: Setup, samples: Samples, depthM: Float64Array, glancesHz: number): { pointsAt: PointsAt; pieces: PieceSeen[] } {
+export function lookThrough(
+  setup: Setup,
+  samples: Samples,
+  depthM: Float64Array,
+  glancesHz: number,
+): { pointsAt: PointsAt; pieces: PieceSeen[] } {
   const glance = glancer(setup, samples, GLANCE_CELLS, MARGIN_CELLS);
   const surface = new SeenSurface(setup, samples);
   const pieces = new SeenPieces(setup.pieces);

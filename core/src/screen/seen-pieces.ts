@@ -27,12 +27,24 @@ export class SeenPieces {
     const { cells, found } = this;
     cells.fill(0);
     for (let line = marginCells; line < marginCells + frameHeightCells; line += 1)
-      for (let cell = line * widthCells + marginCells; cell < line * widthCells + marginCells + frameWidthCells; cell += 1) if (pieceAt[cell] >= 0) cells[pieceAt[cell]] += 1;
+      for (
+        let cell = line * widthCells + marginCells;
+        cell < line * widthCells + marginCells + frameWidthCells;
+        cell += 1
+      )
+        if (pieceAt[cell] >= 0) cells[pieceAt[cell]] += 1;
     for (let index = 0; index < cells.length; index += 1) {
       if (cells[index] === 0) continue;
       const share = cells[index] / (frameWidthCells * frameHeightCells);
       const { id, name } = this.pieces[index];
-      const row = (found[index] ??= { pieceId: id, name, largestShare: 0, largestS: screenS, fromS: screenS, toS: screenS });
+      const row = (found[index] ??= {
+        pieceId: id,
+        name,
+        largestShare: 0,
+        largestS: screenS,
+        fromS: screenS,
+        toS: screenS,
+      });
       row.toS = screenS;
       if (share <= row.largestShare) continue;
       row.largestShare = share;

@@ -31,8 +31,14 @@ export function stretchEnd(samples: Samples, from: number, nearM: number, glance
   let shift = 0;
   for (let row = from + 1; row < longest; row += 1) {
     const scale = focalLengthMm[row] / frameWidthMm;
-    const turn = (Math.abs(panDeg[row] - panDeg[row - 1]) + Math.abs(tiltDeg[row] - tiltDeg[row - 1]) + Math.abs(rollDeg[row] - rollDeg[row - 1]) / 2) * RAD * scale;
-    const travel = (Math.hypot(xM[row] - xM[row - 1], yM[row] - yM[row - 1], zM[row] - zM[row - 1]) / Math.max(0.1, nearM)) * scale;
+    const turn =
+      (Math.abs(panDeg[row] - panDeg[row - 1]) +
+        Math.abs(tiltDeg[row] - tiltDeg[row - 1]) +
+        Math.abs(rollDeg[row] - rollDeg[row - 1]) / 2) *
+      RAD *
+      scale;
+    const travel =
+      (Math.hypot(xM[row] - xM[row - 1], yM[row] - yM[row - 1], zM[row] - zM[row - 1]) / Math.max(0.1, nearM)) * scale;
     shift += turn + travel + Math.abs(Math.log(focalLengthMm[row] / focalLengthMm[row - 1])) / 2;
     if (shift >= MOST_SHIFT) return row;
   }
@@ -87,7 +93,8 @@ export class SeenSurface {
     const c0 = cameras[c + 8], c1 = cameras[c + 9], c2 = cameras[c + 10]; // prettier-ignore
     const alongStep = square / frameWidthCells;
     const room = 3 * pieceAt.length;
-    if (this.spots.auto.length < room) for (const layer of ['auto', 'near', 'far'] as const) this.spots[layer] = new Float64Array(room);
+    if (this.spots.auto.length < room)
+      for (const layer of ['auto', 'near', 'far'] as const) this.spots[layer] = new Float64Array(room);
     const { auto, near, far } = this.spots;
     const nothing = NOTHING;
     const horizonM = HORIZON_M;
@@ -133,7 +140,11 @@ export class SeenSurface {
         }
       }
     }
-    this.stretches.push({ auto: loose(auto.slice(0, autoSize)), near: loose(near.slice(0, nearSize)), far: loose(far.slice(0, farSize)) });
+    this.stretches.push({
+      auto: loose(auto.slice(0, autoSize)),
+      near: loose(near.slice(0, nearSize)),
+      far: loose(far.slice(0, farSize)),
+    });
   }
 
   /** The spots of each row; `from`: where the stretch of each glance begins. */

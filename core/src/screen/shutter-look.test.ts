@@ -3,7 +3,8 @@ import { limitsOf } from '../model/limits';
 import { shutterLook } from './shutter-look';
 
 const limits = limitsOf({});
-const look = (shutterDeg: number, fastest: number, subjectBlur = 0) => shutterLook({ shutterDeg, frameRateHz: 24 }, { fastest, subjectBlur }, limits);
+const look = (shutterDeg: number, fastest: number, subjectBlur = 0) =>
+  shutterLook({ shutterDeg, frameRateHz: 24 }, { fastest, subjectBlur }, limits);
 
 describe('what a shutter does to motion', () => {
   it('short, and quick motion turns hard; slow motion does not show it', () => {

@@ -37,7 +37,8 @@ export function spectralArcLength(speed: ArrayLike<number>, rateHz: number): num
     }
   if (last <= first) return null;
   let length = 0;
-  for (let k = first + 1; k <= last; k += 1) length += Math.hypot(1 / (last - first), (amplitude[k] - amplitude[k - 1]) / most);
+  for (let k = first + 1; k <= last; k += 1)
+    length += Math.hypot(1 / (last - first), (amplitude[k] - amplitude[k - 1]) / most);
   return -length;
 }
 

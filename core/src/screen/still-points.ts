@@ -32,6 +32,11 @@ export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
   const still = new Set(stillPieces(setup).map(({ id }) => id));
   const focus = { xM, yM, spacingM: reach / 6 };
   const ofLayer = (layer: PieceLayer, ground: Lattice[]) =>
-    sitePoints(setup.pieces, focus, ground, new Set(setup.pieces.filter((piece) => piece.layer !== layer || !still.has(piece.id)).map(({ id }) => id)));
+    sitePoints(
+      setup.pieces,
+      focus,
+      ground,
+      new Set(setup.pieces.filter((piece) => piece.layer !== layer || !still.has(piece.id)).map(({ id }) => id)),
+    );
   return { auto: ofLayer('auto', lattices), near: ofLayer('near', []), far: ofLayer('far', []) };
 }

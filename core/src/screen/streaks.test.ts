@@ -3,7 +3,14 @@ import { filmed, usual } from '../testing/filmed';
 import { HELD_STILL } from '../testing/shoots';
 import { streaker } from './streaks';
 
-const TIMING = { durationS: 10, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 10,
+  holdStartS: 0,
+  featherInS: 0,
+  featherOutS: 0,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 
 describe('streaks', () => {
   it('of a steady pan to the right run to the left, about as far as it turns meanwhile', () => {
@@ -19,11 +26,16 @@ describe('streaks', () => {
   });
   it('stay in their layer, and are none in a locked-off shot', () => {
     const { setup, samples } = filmed(usual('still'), { timing: TIMING });
-    for (const layer of ['near', 'far'] as const) for (const { fromU, fromV, toU, toV } of streaker(setup, samples)(20, layer)) expect([toU, toV]).toEqual([fromU, fromV]);
+    for (const layer of ['near', 'far'] as const)
+      for (const { fromU, fromV, toU, toV } of streaker(setup, samples)(20, layer))
+        expect([toU, toV]).toEqual([fromU, fromV]);
     const slide = filmed({ ...usual('slide'), travelM: 2 }, { timing: TIMING });
     const mean = (layer: 'near' | 'far') => {
       const streaks = streaker(slide.setup, slide.samples)(120, layer);
-      return streaks.reduce((sum, { fromU, fromV, toU, toV }) => sum + Math.hypot(toU - fromU, toV - fromV), 0) / streaks.length;
+      return (
+        streaks.reduce((sum, { fromU, fromV, toU, toV }) => sum + Math.hypot(toU - fromU, toV - fromV), 0) /
+        streaks.length
+      );
     };
     expect(mean('near')).toBeGreaterThan(0.005);
   });

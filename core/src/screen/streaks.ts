@@ -42,8 +42,15 @@ export function streaker(setup: Setup, samples: Samples): (row: number, layer: L
         project(samples.cameras, row * CAMERA_SIZE, xyzM[i], xyzM[i + 1], xyzM[i + 2], now);
         if (now.depthM < leastM || now.depthM > mostM || Math.abs(now.u) > 0.49) continue;
         const v = now.w * aspect;
-        if (Math.abs(v) > 0.49 || taken.some((spot) => Math.hypot(spot.u - now.u, (spot.v - v) / aspect) < APART)) continue;
-        if (now.depthM > hiddenM[Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((now.u + 0.5) * seen.widthCells)]) continue;
+        if (Math.abs(v) > 0.49 || taken.some((spot) => Math.hypot(spot.u - now.u, (spot.v - v) / aspect) < APART))
+          continue;
+        if (
+          now.depthM >
+          hiddenM[
+            Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((now.u + 0.5) * seen.widthCells)
+          ]
+        )
+          continue;
         project(samples.cameras, was * CAMERA_SIZE, xyzM[i], xyzM[i + 1], xyzM[i + 2], before);
         project(samples.cameras, will * CAMERA_SIZE, xyzM[i], xyzM[i + 1], xyzM[i + 2], after);
         if (!(before.depthM > 0.05 && after.depthM > 0.05)) continue;

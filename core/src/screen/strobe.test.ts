@@ -3,7 +3,11 @@ import { limitsOf } from '../model/limits';
 import { windowSpeed } from './strobe';
 
 const LIMITS = limitsOf({});
-const shown = (frameRateHz: number, shutterDeg = 180, widthPx = 7680) => ({ frameRateHz, exposureS: shutterDeg / 360 / frameRateHz, widthPx });
+const shown = (frameRateHz: number, shutterDeg = 180, widthPx = 7680) => ({
+  frameRateHz,
+  exposureS: shutterDeg / 360 / frameRateHz,
+  widthPx,
+});
 
 describe('window of visibility (Watson, Ahumada & Farrell 1986)', () => {
   it('is (rate − w) / u degrees a second: 60 frames, 30 Hz, 60 cycles a degree', () => {

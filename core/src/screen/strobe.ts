@@ -16,7 +16,10 @@ export interface Shown {
  * degrees a second (window of visibility, Watson, Ahumada & Farrell 1986, J. Opt. Soc. Am. A 3(3); w and u are upper bounds, from memory).
  * 0 when steps can be seen at any speed; Infinity when at none.
  */
-export function windowSpeed({ frameRateHz, exposureS, widthPx }: Shown, limits: Pick<Limits, 'windowTemporalHz' | 'windowSpatialCpd' | 'pictureWidthDeg'>): number {
+export function windowSpeed(
+  { frameRateHz, exposureS, widthPx }: Shown,
+  limits: Pick<Limits, 'windowTemporalHz' | 'windowSpatialCpd' | 'pictureWidthDeg'>,
+): number {
   const spare = frameRateHz - limits.windowTemporalHz;
   if (spare <= 0) return 0;
   // Blurred over v·t degrees, detail finer than 0.443 / (v·t) is gone: then u·v is 0.443 / t, however fast.

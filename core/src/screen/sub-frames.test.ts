@@ -11,7 +11,9 @@ describe('a frame as many short looks', () => {
     expect(open({ captureRateHz: 24, frameRateHz: 24 })).toBeCloseTo(0.5, 12);
     expect(open({ captureRateHz: 120, frameRateHz: 24 })).toBeCloseTo(0.5, 12);
     // 6 frames a second at life's pace: open for a twelfth of a second, two shown frames.
-    expect(open({ captureRateHz: 6, frameRateHz: 24, playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] } })).toBeCloseTo(2, 9);
+    expect(
+      open({ captureRateHz: 6, frameRateHz: 24, playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] } }),
+    ).toBeCloseTo(2, 9);
   });
   it('moments run from row to row, and stand at the ends', () => {
     const { samples, last } = filmed(usual('push'));

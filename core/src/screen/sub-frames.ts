@@ -40,7 +40,11 @@ export function openRows({ shot }: Pick<Setup, 'shot'>, samples: Samples, row: n
 }
 
 /** How far down the camera's axis the plane of sharpness lies, m: the focus is on a thing, and the plane stands square to the axis through it. */
-export function focusPlaneM({ focusDistanceM, subjectDistanceM, subjectXM, subjectYM, subjectZM, xM, yM, zM, panDeg, tiltDeg }: Samples, row: number, upM: number): number {
+export function focusPlaneM(
+  { focusDistanceM, subjectDistanceM, subjectXM, subjectYM, subjectZM, xM, yM, zM, panDeg, tiltDeg }: Samples,
+  row: number,
+  upM: number,
+): number {
   const distanceM = focusDistanceM[row];
   if (Number.isNaN(subjectXM[row])) return distanceM;
   const rad = Math.PI / 180;

@@ -21,9 +21,24 @@ const screenWall: Piece = {
 function pick({ id, name, xM, yM, zM, layer }: Piece) {
   return { id, name, xM, yM, zM, layer };
 }
-const TIMING = { durationS: 8, holdStartS: 0.6, featherInS: 2, featherOutS: 2, holdEndS: 0.8, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 8,
+  holdStartS: 0.6,
+  featherInS: 2,
+  featherOutS: 2,
+  holdEndS: 0.8,
+  featherShape: 'minimumJerk' as const,
+};
 /** Stands behind the screen and slides out to the right of it. */
-const slideOut: Move = { kind: 'slideOutReveal', ...AROUND, heightM: 1.2, distanceM: 4, bearingDeg: 180, travelM: 2.6, skewDeg: 0 };
+const slideOut: Move = {
+  kind: 'slideOutReveal',
+  ...AROUND,
+  heightM: 1.2,
+  distanceM: 4,
+  bearingDeg: 180,
+  travelM: 2.6,
+  skewDeg: 0,
+};
 const film = (move: Move, pieces: Piece[]) => filmed(move, { timing: TIMING }, false, pieces);
 
 /** The same by three.js, over a dense grid of its own; x right, y up, z towards the south. */
@@ -45,9 +60,15 @@ function byRaycaster({ samples, setup }: ReturnType<typeof filmed>, row: number)
   const [across, up] = [24, 30];
   for (let i = 0; i < across; i += 1)
     for (let k = 0; k < up; k += 1) {
-      const target = new Vector3(0, ((k + 0.5) / up) * 1.7, 0).addScaledVector(side, ((2 * (i + 0.5)) / across - 1) * 0.25 * 0.7);
+      const target = new Vector3(0, ((k + 0.5) / up) * 1.7, 0).addScaledVector(
+        side,
+        ((2 * (i + 0.5)) / across - 1) * 0.25 * 0.7,
+      );
       const way = target.clone().sub(eye);
-      if (new Raycaster(eye, way.clone().normalize(), 0.001, way.length() - 0.001).intersectObjects(meshes).length === 0) seen += 1;
+      if (
+        new Raycaster(eye, way.clone().normalize(), 0.001, way.length() - 0.001).intersectObjects(meshes).length === 0
+      )
+        seen += 1;
     }
   return seen / (across * up);
 }
@@ -65,20 +86,26 @@ describe('how much of the subject can be seen', () => {
     expect(share[0]).toBeLessThan(0.1);
     expect(share[out.last]).toBeGreaterThan(0.9);
     const moment = share.findIndex((value) => value >= 0.5);
-    const counted = Array.from(share, (_, row) => (Math.abs(row - moment) < 8 ? byRaycaster(out, row) : row < moment ? 0 : 1));
+    const counted = Array.from(share, (_, row) =>
+      Math.abs(row - moment) < 8 ? byRaycaster(out, row) : row < moment ? 0 : 1,
+    );
     expect(Math.abs(counted.findIndex((value) => value >= 0.5) - moment)).toBeLessThanOrEqual(1);
   });
   it.each<[string, Piece]>([
     ['a post', { ...newPiece('post', 'p', 'P', -0.1, -2, 0), lengthM: 0.3, depthM: 0.3 }],
     ['a hedge', { ...newPiece('hedge', 'p', 'P', 0, -2, 0), headingDeg: 90 }],
-    ['a turned box on a step', { ...newPiece('box', 'p', 'P', 0.4, -2, 0.2), headingDeg: 35, lengthM: 0.8, depthM: 0.5, heightM: 0.9 }],
+    [
+      'a turned box on a step',
+      { ...newPiece('box', 'p', 'P', 0.4, -2, 0.2), headingDeg: 35, lengthM: 0.8, depthM: 0.5, heightM: 0.9 },
+    ],
     ['a wall with an opening', { ...newPiece('wall', 'p', 'P', 0.3, -2, 0), headingDeg: 90 } as Piece],
     ['a tree', { ...newPiece('tree', 'p', 'P', 0.8, -2.5, 0), heightM: 2.6 }],
     ['a ridge', { ...newPiece('ridge', 'p', 'P', 0, -2, 0), headingDeg: 90, lengthM: 4, depthM: 1, heightM: 1.2 }],
   ])('behind %s it agrees with three.js', (_, piece) => {
     const seen = film({ ...usual('slide'), bearingDeg: 180 }, [figure, piece]);
     const share = visibleShare(seen.setup, seen.samples);
-    for (const row of [0, seen.last >> 1, seen.last]) expect(Math.abs(share[row] - byRaycaster(seen, row))).toBeLessThan(0.13);
+    for (const row of [0, seen.last >> 1, seen.last])
+      expect(Math.abs(share[row] - byRaycaster(seen, row))).toBeLessThan(0.13);
   });
 });
 
@@ -95,14 +122,24 @@ describe('a reveal', () => {
     expect(reveal?.screenS).toBeLessThan(7);
   });
   it('is told of when all of it lies in a feather', () => {
-    const sleepy = found({ ...slideOut, travelM: 5 }, [figure, screenWall], { ...TIMING, featherInS: 6, featherOutS: 0.5 });
+    const sleepy = found({ ...slideOut, travelM: 5 }, [figure, screenWall], {
+      ...TIMING,
+      featherInS: 6,
+      featherOutS: 0.5,
+    });
     expect(sleepy?.grade).toBe('ripple');
     expect(sleepy?.sentence).toMatch(/all of it while the camera is (still starting|already stopping)\.$/);
   });
   it('with nothing in the way is none, and one that never comes is worse', () => {
-    expect(found(slideOut, [figure])).toMatchObject({ grade: 'ripple', sentence: 'Nothing hides Ansa at the start: all of it can be seen from the first frame.' });
+    expect(found(slideOut, [figure])).toMatchObject({
+      grade: 'ripple',
+      sentence: 'Nothing hides Ansa at the start: all of it can be seen from the first frame.',
+    });
     const closed = { ...screenWall, xM: 0, lengthM: 14 };
-    expect(found(slideOut, [figure, closed])).toMatchObject({ grade: 'jolt', sentence: expect.stringMatching(/^Ansa never comes into sight/) });
+    expect(found(slideOut, [figure, closed])).toMatchObject({
+      grade: 'jolt',
+      sentence: expect.stringMatching(/^Ansa never comes into sight/),
+    });
   });
   it('is not asked of a move that hides nothing', () => {
     expect(found(usual('push'), [figure])).toBeUndefined();

@@ -32,7 +32,9 @@ interface Occluder {
 export function visibleShare({ pieces, shot, subject }: Setup, samples: Samples): Float64Array {
   const out = new Float64Array(samples.count).fill(NaN);
   if (!subject) return out;
-  const occluders = pieces.filter((piece) => piece.id !== subject.id).map((piece): Occluder => occluderOf(piece, placeOverTime(shot.walks, piece.id, piece)));
+  const occluders = pieces
+    .filter((piece) => piece.id !== subject.id)
+    .map((piece): Occluder => occluderOf(piece, placeOverTime(shot.walks, piece.id, piece)));
   const halfM = (Math.max(subject.lengthM, subject.depthM) / 2) * (subject.kind === 'figure' ? BODY_SHARE : 0.9);
   const reachM = Math.hypot(halfM, subject.heightM / 2);
   const base = new Float64Array(3);
@@ -44,7 +46,10 @@ export function visibleShare({ pieces, shot, subject }: Setup, samples: Samples)
     near.length = 0;
     for (const solid of occluders) {
       solid.walk(samples.tS[row], base);
-      if (reaches(solid, ex - base[0], ey - base[1], ez - base[2], sx - base[0], sy - base[1], middle - base[2], reachM)) near.push({ solid, x: base[0], y: base[1], z: base[2] });
+      if (
+        reaches(solid, ex - base[0], ey - base[1], ez - base[2], sx - base[0], sy - base[1], middle - base[2], reachM)
+      )
+        near.push({ solid, x: base[0], y: base[1], z: base[2] });
     }
     if (near.length === 0) return 1;
     // Square to the line of sight on the ground.
@@ -127,19 +132,42 @@ function clip(span: Float64Array, from: number, to: number, least: number, most:
 const span = new Float64Array(2);
 
 /** Whether a line between two points, given from a solid's base on the site, comes into its box, made larger all round by `growM`. */
-function reaches(solid: Occluder, fromX: number, fromY: number, fromZ: number, toX: number, toY: number, toZ: number, growM: number): boolean {
+function reaches(
+  solid: Occluder,
+  fromX: number,
+  fromY: number,
+  fromZ: number,
+  toX: number,
+  toY: number,
+  toZ: number,
+  growM: number,
+): boolean {
   const { sin, cos } = solid;
   span[0] = 0;
   span[1] = 1;
   return (
     clip(span, fromZ, toZ, -growM, solid.heightM + growM) &&
-    clip(span, fromX * cos - fromY * sin, toX * cos - toY * sin, -solid.halfAcrossM - growM, solid.halfAcrossM + growM) &&
+    clip(
+      span,
+      fromX * cos - fromY * sin,
+      toX * cos - toY * sin,
+      -solid.halfAcrossM - growM,
+      solid.halfAcrossM + growM,
+    ) &&
     clip(span, fromX * sin + fromY * cos, toX * sin + toY * cos, -solid.halfAlongM - growM, solid.halfAlongM + growM)
   );
 }
 
 /** Whether a line between two points, given from a solid's base on the site, goes through it. */
-function hits(solid: Occluder, fromX: number, fromY: number, fromZ: number, toX: number, toY: number, toZ: number): boolean {
+function hits(
+  solid: Occluder,
+  fromX: number,
+  fromY: number,
+  fromZ: number,
+  toX: number,
+  toY: number,
+  toZ: number,
+): boolean {
   if (!reaches(solid, fromX, fromY, fromZ, toX, toY, toZ, 0)) return false;
   const { sin, cos } = solid;
   // Between these heights the line is inside the solid's box: triangles above or below cannot be met.

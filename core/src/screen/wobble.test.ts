@@ -9,8 +9,23 @@ import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { wobbleInFrame } from './wobble';
 
-const follow: Move = { kind: 'slide', ...AROUND, heightM: 0.85, distanceM: 4, bearingDeg: 180, travelM: 11.2, skewDeg: 0 };
-const timing = { durationS: 8, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const follow: Move = {
+  kind: 'slide',
+  ...AROUND,
+  heightM: 0.85,
+  distanceM: 4,
+  bearingDeg: 180,
+  travelM: 11.2,
+  skewDeg: 0,
+};
+const timing = {
+  durationS: 8,
+  holdStartS: 0,
+  featherInS: 0,
+  featherOutS: 0,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 const found = (more: Partial<Shot>, move = follow) => {
   const { shoot } = filmed(move, {
     timing,
@@ -25,7 +40,13 @@ const found = (more: Partial<Shot>, move = follow) => {
 describe('wobble in the picture', () => {
   it('of a bob alone is focal length times bob over width times distance', () => {
     const gait = { ...DEFAULT_KIT.gaits[3], shakeDeg: 0, swayMm: 0, leanDeg: 0 };
-    const { shoot } = filmed(follow, { timing, rigId: 'rig-hand', gaitId: gait.id, captureRateHz: 60, frameRateHz: 60 });
+    const { shoot } = filmed(follow, {
+      timing,
+      rigId: 'rig-hand',
+      gaitId: gait.id,
+      captureRateHz: 60,
+      frameRateHz: 60,
+    });
     const kit = { ...shoot.kit, gaits: [gait] };
     const setup = setupOf({ ...shoot, kit }, { ...shoot.shots[0], aim: { ...shoot.shots[0].aim, mode: 'locked' } });
     const samples = sampleShot(setup);
@@ -40,7 +61,9 @@ describe('wobble in the picture', () => {
     const plain = found({})?.value ?? NaN;
     expect(found({ rigId: 'rig-gimbal' })?.value).toBeLessThan(plain);
     expect(found({ rigId: 'rig-sled' })?.value).toBeLessThan(found({ rigId: 'rig-gimbal' })?.value ?? NaN);
-    expect(found({ rigId: 'rig-gimbal', gaitId: 'gait-knees' })?.value).toBeLessThan((found({ rigId: 'rig-gimbal' })?.value ?? NaN) / 2);
+    expect(found({ rigId: 'rig-gimbal', gaitId: 'gait-knees' })?.value).toBeLessThan(
+      (found({ rigId: 'rig-gimbal' })?.value ?? NaN) / 2,
+    );
     expect(found({}, { ...follow, distanceM: 12 })?.value).toBeLessThan(plain);
     expect(found({ lensId: 'lens-fern-1635', focalLengthMm: 16 })?.value).toBeLessThan(plain);
   });

@@ -18,7 +18,9 @@ const aimed = ({ shot }: Setup, aim: Partial<Aim>) => ({ ...shot, aim: { ...shot
 
 /** One of some other ways of turning the camera. */
 export function modes(setup: Setup, wanted: readonly AimMode[] = AIM_MODES): Change {
-  return wanted.filter((mode) => mode !== setup.shot.aim.mode).map((mode) => ({ shot: aimed(setup, { mode }), instruction: MODE_WORDS[mode] }));
+  return wanted
+    .filter((mode) => mode !== setup.shot.aim.mode)
+    .map((mode) => ({ shot: aimed(setup, { mode }), instruction: MODE_WORDS[mode] }));
 }
 
 /** A head that keeps up: less smoothing, no dead band. */
@@ -26,9 +28,14 @@ export function tighterHead(setup: Setup): Change {
   const { smoothingS, deadBandDeg } = setup.shot.aim;
   if (smoothingS === 0 && deadBandDeg === 0) return [];
   return [0.5, 0.25, 0].map((share) => ({
-    shot: aimed(setup, { smoothingS: Math.round(smoothingS * share * 100) / 100, deadBandDeg: Math.round(deadBandDeg * share * 10) / 10 }),
+    shot: aimed(setup, {
+      smoothingS: Math.round(smoothingS * share * 100) / 100,
+      deadBandDeg: Math.round(deadBandDeg * share * 10) / 10,
+    }),
     instruction:
-      share === 0 ? 'Take smoothing and dead band off the head' : `Set smoothing to ${trim(smoothingS * share, 2)} s and the dead band to ${trim(deadBandDeg * share, 1)}°`,
+      share === 0
+        ? 'Take smoothing and dead band off the head'
+        : `Set smoothing to ${trim(smoothingS * share, 2)} s and the dead band to ${trim(deadBandDeg * share, 1)}°`,
   }));
 }
 
@@ -54,7 +61,12 @@ export function placeAcross(setup: Setup, sign: 1 | -1): Change {
 }
 
 export function placeInMiddle(setup: Setup): Change {
-  return [{ shot: aimed(setup, { place: { u: 0, v: setup.shot.aim.place.v } }), instruction: 'Frame the subject in the middle' }];
+  return [
+    {
+      shot: aimed(setup, { place: { u: 0, v: setup.shot.aim.place.v } }),
+      instruction: 'Frame the subject in the middle',
+    },
+  ];
 }
 
 /** A pan or tilt that looks elsewhere, turned so that the subject lies in its middle. */
@@ -64,14 +76,22 @@ export function turnedToSubject({ shot }: Setup): Change {
   const half = Math.round(Math.abs(move.toDeg - move.fromDeg) / 2) * Math.sign(move.toDeg - move.fromDeg);
   const what = move.kind === 'tilt' ? 'Tilt' : 'Pan';
   return [
-    { shot: { ...shot, move: { ...move, fromDeg: -2 * half, toDeg: 0 } }, instruction: `${what} onto the subject, by ${Math.abs(2 * half)}°` },
-    { shot: { ...shot, move: { ...move, fromDeg: -half, toDeg: half } }, instruction: `${what} across the subject, ${Math.abs(half)}° to either side` },
+    {
+      shot: { ...shot, move: { ...move, fromDeg: -2 * half, toDeg: 0 } },
+      instruction: `${what} onto the subject, by ${Math.abs(2 * half)}°`,
+    },
+    {
+      shot: { ...shot, move: { ...move, fromDeg: -half, toDeg: half } },
+      instruction: `${what} across the subject, ${Math.abs(half)}° to either side`,
+    },
   ];
 }
 
 /** A head or a hand that follows the focus. */
 export function focusFollows({ shot }: Setup): Change {
-  return shot.focus.mode === 'follow' ? [] : [{ shot: { ...shot, focus: { mode: 'follow' } }, instruction: 'Let the focus follow the subject' }];
+  return shot.focus.mode === 'follow'
+    ? []
+    : [{ shot: { ...shot, focus: { mode: 'follow' } }, instruction: 'Let the focus follow the subject' }];
 }
 
 /** Somebody or something quicker at the ring. */
@@ -86,8 +106,14 @@ export function longerRacks({ shot }: Setup): Change {
   const { focus } = shot;
   if (focus.mode !== 'racks') return [];
   return [1.3, 1.6, 2, 2.5, 3, 4].map((times) => {
-    const racks = focus.racks.map((rack, i) => ({ ...rack, overS: Math.round(Math.min(rack.overS * times, (focus.racks[i + 1]?.atS ?? Infinity) - rack.atS) * 10) / 10 }));
-    return { shot: { ...shot, focus: { ...focus, racks } }, instruction: `Let the focus take ${trim(Math.max(...racks.map(({ overS }) => overS)), 1)} s from one to the next` };
+    const racks = focus.racks.map((rack, i) => ({
+      ...rack,
+      overS: Math.round(Math.min(rack.overS * times, (focus.racks[i + 1]?.atS ?? Infinity) - rack.atS) * 10) / 10,
+    }));
+    return {
+      shot: { ...shot, focus: { ...focus, racks } },
+      instruction: `Let the focus take ${trim(Math.max(...racks.map(({ overS }) => overS)), 1)} s from one to the next`,
+    };
   });
 }
 
@@ -104,12 +130,20 @@ export function oneFocus({ shot }: Setup, nearestM: number, farthestM: number, u
 const FULL_STOPS = [2.8, 4, 5.6, 8, 11, 16];
 
 export function stopDown({ shot }: Setup): Change {
-  return FULL_STOPS.filter((n) => n > shot.fNumber).map((fNumber) => ({ shot: { ...shot, fNumber }, instruction: `Stop down to f/${fNumber}` }));
+  return FULL_STOPS.filter((n) => n > shot.fNumber).map((fNumber) => ({
+    shot: { ...shot, fNumber },
+    instruction: `Stop down to f/${fNumber}`,
+  }));
 }
 
 /** The focus left where it serves the nearest and the farthest the subject comes alike: halfway in dioptres. Distances in metres. */
 export function focusBetween({ shot }: Setup, nearestM: number, farthestM: number, units: Units): Change {
   if (shot.focus.mode !== 'fixed' || !(nearestM > 0)) return [];
   const distanceM = Math.round((2 / (1 / nearestM + 1 / farthestM)) * 100) / 100;
-  return [{ shot: { ...shot, focus: { mode: 'fixed', distanceM: Math.max(0.05, distanceM) } }, instruction: `Set the focus to ${sayLength(distanceM, units)}` }];
+  return [
+    {
+      shot: { ...shot, focus: { mode: 'fixed', distanceM: Math.max(0.05, distanceM) } },
+      instruction: `Set the focus to ${sayLength(distanceM, units)}`,
+    },
+  ];
 }

@@ -48,7 +48,16 @@ export function briefOf({ picture, findings }: Reading): Brief {
   }
   return {
     findings: new Map(
-      findings.map((finding) => [finding.id, { severity: severity(finding), grade: finding.grade, said: finding.said, measure: finding.measure, beyond: beyondOf(finding) }]),
+      findings.map((finding) => [
+        finding.id,
+        {
+          severity: severity(finding),
+          grade: finding.grade,
+          said: finding.said,
+          measure: finding.measure,
+          beyond: beyondOf(finding),
+        },
+      ]),
     ),
     size: size / rows,
     sight: sight / rows,

@@ -91,7 +91,11 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     lever.wider(setup),
     aim.modes(setup, ['subject']),
   ],
-  'blur.shutter': ({ setup, units }) => [lever.shutter(setup, [90, 120, 180]), lever.longer(setup), lever.travel(setup, SHORTER, units)],
+  'blur.shutter': ({ setup, units }) => [
+    lever.shutter(setup, [90, 120, 180]),
+    lever.longer(setup),
+    lever.travel(setup, SHORTER, units),
+  ],
   parallax: ({ setup, units }) => [
     lever.lower(setup, units),
     foreground(setup, 'nearer', units),
@@ -99,8 +103,18 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     lever.sameFraming(setup, NEARER, units),
     lever.distance(setup, NEARER, units),
   ],
-  size: ({ setup, kit, units }) => [lever.longer(setup), lever.travel(setup, SHORTER, units), lever.distance(setup, FARTHER, units), ...each(lever.otherLens(setup, kit.lenses))],
-  place: ({ setup, units }) => [aim.modes(setup, ['subject']), aim.tighterHead(setup), lever.longer(setup), lever.travel(setup, SHORTER, units)],
+  size: ({ setup, kit, units }) => [
+    lever.longer(setup),
+    lever.travel(setup, SHORTER, units),
+    lever.distance(setup, FARTHER, units),
+    ...each(lever.otherLens(setup, kit.lenses)),
+  ],
+  place: ({ setup, units }) => [
+    aim.modes(setup, ['subject']),
+    aim.tighterHead(setup),
+    lever.longer(setup),
+    lever.travel(setup, SHORTER, units),
+  ],
   cutoff: ({ setup, units }) => [
     ...each(aim.turnedToSubject(setup)),
     aim.modes(setup, ['subject']),
@@ -136,7 +150,12 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
   start: tooHard('featherInS'),
   join: tooHard('featherInS'),
   stop: tooHard('featherOutS'),
-  'even.picture': ({ setup, units }) => [aim.tighterHead(setup), lever.softerBoth(setup), lever.longer(setup), lever.distance(setup, FARTHER, units)],
+  'even.picture': ({ setup, units }) => [
+    aim.tighterHead(setup),
+    lever.softerBoth(setup),
+    lever.longer(setup),
+    lever.distance(setup, FARTHER, units),
+  ],
   'even.rig': ({ setup }) => [lever.softerBoth(setup), lever.longer(setup)],
   'turn.even': ({ setup, units }) => [lever.centred(setup), lever.distance(setup, FARTHER, units)],
   'turn.centre': ({ setup, units }) => [lever.centred(setup), lever.distance(setup, FARTHER, units)],
@@ -147,7 +166,12 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     lever.distance(setup, FARTHER, units),
     lever.wider(setup),
   ],
-  lean: ({ setup, kit, units }) => [lever.longer(setup), lever.travel(setup, SHORTER, units), lever.wider(setup), ...each(lever.otherCamera(setup, kit.cameras))],
+  lean: ({ setup, kit, units }) => [
+    lever.longer(setup),
+    lever.travel(setup, SHORTER, units),
+    lever.wider(setup),
+    ...each(lever.otherCamera(setup, kit.cameras)),
+  ],
   headRoom: ({ setup, finding, units }) => {
     const sign = finding.limit === setup.limits.headRoomLeast ? -1 : 1;
     return [
@@ -156,8 +180,19 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
       sign < 0 ? lever.wider(setup) : lever.longerLens(setup),
     ];
   },
-  lookRoom: ({ setup }) => [aim.placeInMiddle(setup), aim.placeAcross(setup, 1), aim.placeAcross(setup, -1), lever.wider(setup)],
-  joints: ({ setup, units }) => [...each(lever.distance(setup, A_LITTLE, units)), lever.longerLens(setup), lever.wider(setup), aim.placeUp(setup, 1), aim.placeUp(setup, -1)],
+  lookRoom: ({ setup }) => [
+    aim.placeInMiddle(setup),
+    aim.placeAcross(setup, 1),
+    aim.placeAcross(setup, -1),
+    lever.wider(setup),
+  ],
+  joints: ({ setup, units }) => [
+    ...each(lever.distance(setup, A_LITTLE, units)),
+    lever.longerLens(setup),
+    lever.wider(setup),
+    aim.placeUp(setup, 1),
+    aim.placeUp(setup, -1),
+  ],
   alsoShape: ({ setup, units }) => [
     aim.placeInMiddle(setup),
     aim.placeAcross(setup, 1),
@@ -166,9 +201,23 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     lever.distance(setup, FARTHER, units),
     aim.modes(setup, ['subject']),
   ],
-  horizon: ({ setup, kit }) => [...each(aim.modes(setup, ['panTiltFollow', 'subject'])), lever.gentlerGait(setup, kit.gaits), ...each(lever.otherRig(setup, kit))],
-  'focus.sharp': ({ setup, units }) => [aim.focusFollows(setup), aim.stopDown(setup), ...focusOnTheWay(setup, units), lever.wider(setup)],
-  'focus.rack': ({ setup }) => [aim.longerRacks(setup), lever.longer(setup), lever.softerBoth(setup), aim.otherPuller(setup)],
+  horizon: ({ setup, kit }) => [
+    ...each(aim.modes(setup, ['panTiltFollow', 'subject'])),
+    lever.gentlerGait(setup, kit.gaits),
+    ...each(lever.otherRig(setup, kit)),
+  ],
+  'focus.sharp': ({ setup, units }) => [
+    aim.focusFollows(setup),
+    aim.stopDown(setup),
+    ...focusOnTheWay(setup, units),
+    lever.wider(setup),
+  ],
+  'focus.rack': ({ setup }) => [
+    aim.longerRacks(setup),
+    lever.longer(setup),
+    lever.softerBoth(setup),
+    aim.otherPuller(setup),
+  ],
   'focus.pull': ({ setup, units }) => [
     aim.oneFocus(setup, ...subjectFromTo(setup), units),
     lever.longer(setup),
@@ -181,22 +230,40 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
     ...each(lever.otherLens(setup, kit.lenses)),
     ...each(lever.distance(setup, [...NEARER, ...FARTHER], units)),
   ],
-  'zoom.rate': ({ setup, units }) => [lever.longer(setup), lever.travel(setup, SHORTER, units), lever.softerBoth(setup)],
+  'zoom.rate': ({ setup, units }) => [
+    lever.longer(setup),
+    lever.travel(setup, SHORTER, units),
+    lever.softerBoth(setup),
+  ],
   'zoom.background': ({ setup, units }) => [lever.travel(setup, FURTHER_ALONG, units)],
   'rig.travel': ({ setup, finding, kit, units }) => [
-    finding.limit > 0 ? lever.travel(setup, [(finding.limit / finding.value) * setup.limits.tightShare * 0.99], units) : [],
+    finding.limit > 0
+      ? lever.travel(setup, [(finding.limit / finding.value) * setup.limits.tightShare * 0.99], units)
+      : [],
     ...each(lever.otherRig(setup, kit)),
   ],
   'rig.height': ({ setup, finding, kit, units }) => [
-    lever.atHeight(setup, (finding.grade === 'tight' ? setup.limits.tightShare * 0.98 : 1) * finding.limit - finding.value, units),
+    lever.atHeight(
+      setup,
+      (finding.grade === 'tight' ? setup.limits.tightShare * 0.98 : 1) * finding.limit - finding.value,
+      units,
+    ),
     ...each(lever.otherRig(setup, kit)),
   ],
-  'rig.held': ({ setup, finding, kit, units }) => [lever.atHeight(setup, finding.limit - finding.value, units), ...each(lever.otherRig(setup, kit))],
+  'rig.held': ({ setup, finding, kit, units }) => [
+    lever.atHeight(setup, finding.limit - finding.value, units),
+    ...each(lever.otherRig(setup, kit)),
+  ],
   'rig.speed': tooQuickForTheRig,
   'rig.pan': tooQuickForTheRig,
   'rig.climb': tooQuickForTheRig,
   'rig.tiltRate': tooQuickForTheRig,
-  'rig.acceleration': ({ setup, kit }) => [lever.softer(setup, 'featherInS'), lever.softer(setup, 'featherOutS'), lever.longer(setup), ...each(lever.otherRig(setup, kit))],
+  'rig.acceleration': ({ setup, kit }) => [
+    lever.softer(setup, 'featherInS'),
+    lever.softer(setup, 'featherOutS'),
+    lever.longer(setup),
+    ...each(lever.otherRig(setup, kit)),
+  ],
   'rig.bank': ({ setup, units }) => [lever.longer(setup), lever.distance(setup, FARTHER, units)],
   'rig.subject': inTheWay,
   'rig.clear': inTheWay,
@@ -208,20 +275,30 @@ const CURES: Record<string, (trouble: Trouble) => Change[]> = {
   'rig.turntable': otherRig,
   'rig.rope': otherRig,
   'rig.roll': otherRig,
-  'rig.reach': ({ setup, kit, units }) => [lever.walkIt(setup, kit.gaits), lever.travel(setup, SHORTER, units), ...each(lever.otherRig(setup, kit))],
+  'rig.reach': ({ setup, kit, units }) => [
+    lever.walkIt(setup, kit.gaits),
+    lever.travel(setup, SHORTER, units),
+    ...each(lever.otherRig(setup, kit)),
+  ],
   'rig.tilt': otherRig,
   stagger: ({ setup }) => [lever.slowMotion(setup), lever.noSlower(setup), lever.evenSteps(setup)],
   ramp: ({ setup }) => [lever.gentlerRamp(setup)],
   'rig.frames': ({ setup, kit }) => [lever.fewerFrames(setup), ...each(lever.anyCamera(setup, kit.cameras))],
   'rig.buffer': ({ setup }) => [lever.shorter(setup), lever.fewerFrames(setup)],
   'rig.lens': ({ setup, kit }) => [lever.insideLens(setup), ...each(lever.otherLens(setup, kit.lenses))],
-  'rig.focus': ({ setup, kit, units }) => [lever.distance(setup, FARTHER, units), ...each(lever.otherLens(setup, kit.lenses))],
+  'rig.focus': ({ setup, kit, units }) => [
+    lever.distance(setup, FARTHER, units),
+    ...each(lever.otherLens(setup, kit.lenses)),
+  ],
 };
 
 /** Nearest and farthest that the subject comes, m. */
 function subjectFromTo(setup: Setup): [number, number] {
   const { subjectDistanceM } = sampleShot(setup);
-  return [subjectDistanceM.reduce((a, b) => Math.min(a, b), Infinity), subjectDistanceM.reduce((a, b) => Math.max(a, b), 0)];
+  return [
+    subjectDistanceM.reduce((a, b) => Math.min(a, b), Infinity),
+    subjectDistanceM.reduce((a, b) => Math.max(a, b), 0),
+  ];
 }
 
 function focusOnTheWay(setup: Setup, units: Units): Change[] {
@@ -230,7 +307,10 @@ function focusOnTheWay(setup: Setup, units: Units): Change[] {
   const deeper = between.flatMap((rung) =>
     aim
       .stopDown({ ...setup, shot: rung.shot })
-      .map((next) => ({ ...next, instruction: `${rung.instruction} and ${next.instruction.charAt(0).toLowerCase()}${next.instruction.slice(1)}` })),
+      .map((next) => ({
+        ...next,
+        instruction: `${rung.instruction} and ${next.instruction.charAt(0).toLowerCase()}${next.instruction.slice(1)}`,
+      })),
   );
   return [between, deeper];
 }
@@ -238,14 +318,27 @@ function focusOnTheWay(setup: Setup, units: Units): Change[] {
 /** What could cure a finding, most natural first; of a chain, the move is changed in which the trouble lies. Empty when nothing but another idea helps. */
 export function changesFor(finding: Finding, setup: Setup, kit: Kit, units: Units): Change[] {
   const { shot } = setup;
-  const index = finding.id === 'start' ? 0 : finding.id === 'stop' ? shot.then.length : legAt(shot, playingOf(shot, shotDurationS(shot)).actionAt(finding.screenS));
+  const index =
+    finding.id === 'start'
+      ? 0
+      : finding.id === 'stop'
+        ? shot.then.length
+        : legAt(shot, playingOf(shot, shotDurationS(shot)).actionAt(finding.screenS));
   const { move, timing } = legsOf(shot)[index];
-  const changes = CURES[finding.id]?.({ finding, setup: { ...setup, shot: { ...shot, move, timing } }, kit, units }) ?? [];
-  const back = (changed: Shot): Shot => withLeg({ ...changed, move: shot.move, timing: shot.timing }, index, (leg) => ({ ...leg, move: changed.move, timing: changed.timing }));
+  const changes =
+    CURES[finding.id]?.({ finding, setup: { ...setup, shot: { ...shot, move, timing } }, kit, units }) ?? [];
+  const back = (changed: Shot): Shot =>
+    withLeg({ ...changed, move: shot.move, timing: shot.timing }, index, (leg) => ({
+      ...leg,
+      move: changed.move,
+      timing: changed.timing,
+    }));
   // Of a chain it is said which move is meant, where it is one.
   const said = ({ shot: changed, instruction }: Rung) =>
     shot.then.length === 0 || (changed.move === move && changed.timing === timing)
       ? instruction
       : `In move ${index + 1}: ${instruction.charAt(0).toLowerCase()}${instruction.slice(1)}`;
-  return changes.filter((change) => change.length > 0).map((change) => change.map((rung) => ({ ...rung, instruction: said(rung), shot: back(rung.shot) })));
+  return changes
+    .filter((change) => change.length > 0)
+    .map((change) => change.map((rung) => ({ ...rung, instruction: said(rung), shot: back(rung.shot) })));
 }

@@ -4,10 +4,28 @@ import type { Brief } from './brief';
 import { alsoMends, costsOf, worsened } from './costs';
 
 const [shot] = plainShoot().shots;
-const row = (severity: 0 | 1 | 2, beyond = 1, said = '1') => ({ severity, grade: ['calm', 'ripple', 'jolt'][severity], said, measure: 'near speed', beyond });
-const plain: Brief = { findings: new Map([['stop', row(2)]]), size: 10, depth: 0.2, sight: 0.8, screenS: 8, travelM: 2 };
+const row = (severity: 0 | 1 | 2, beyond = 1, said = '1') => ({
+  severity,
+  grade: ['calm', 'ripple', 'jolt'][severity],
+  said,
+  measure: 'near speed',
+  beyond,
+});
+const plain: Brief = {
+  findings: new Map([['stop', row(2)]]),
+  size: 10,
+  depth: 0.2,
+  sight: 0.8,
+  screenS: 8,
+  travelM: 2,
+};
 const costs = (brief: Partial<Brief>, change: Partial<typeof shot> = {}, findingId = 'stop', movesPiece = false) =>
-  costsOf({ shot, brief: plain }, { shot: { ...shot, ...change }, brief: { ...plain, ...brief } }, findingId, movesPiece);
+  costsOf(
+    { shot, brief: plain },
+    { shot: { ...shot, ...change }, brief: { ...plain, ...brief } },
+    findingId,
+    movesPiece,
+  );
 const words = (...given: Parameters<typeof costs>) => costs(...given).map((cost) => cost.words);
 
 describe('what a change costs elsewhere', () => {
@@ -41,13 +59,17 @@ describe('what a change costs elsewhere', () => {
     const before = { ...plain, findings: new Map([['stop', row(2)], ['wobble', row(1, 1.5, '0.9%')]]) }; // prettier-ignore
     const after = (beyond: number) => ({ ...plain, findings: new Map([['wobble', row(1, beyond, `${beyond}%`)]]) });
     expect(worsened(before, after(3.8), 'stop')).toMatchObject([{ words: 'near speed gets worse, 0.9% → 3.8%' }]);
-    expect(worsened(before, after(3.8), 'stop')[0].weight).toBeGreaterThan(1 + worsened(before, after(1.7), 'stop')[0].weight);
+    expect(worsened(before, after(3.8), 'stop')[0].weight).toBeGreaterThan(
+      1 + worsened(before, after(1.7), 'stop')[0].weight,
+    );
     expect(worsened(before, after(1.5), 'stop')).toEqual([]);
     expect(worsened(before, after(3.8), 'wobble')).toEqual([]);
   });
   it('names the other troubles that go with it', () => {
     const before = { ...plain, findings: new Map([['stop', row(2)], ['speed.near', row(1)], ['place', row(0)]]) }; // prettier-ignore
-    expect(alsoMends(before, { ...plain, findings: new Map([['speed.near', row(0)]]) }, 'stop')).toEqual(['near speed']);
+    expect(alsoMends(before, { ...plain, findings: new Map([['speed.near', row(0)]]) }, 'stop')).toEqual([
+      'near speed',
+    ]);
     expect(alsoMends(before, before, 'stop')).toEqual([]);
   });
 });

@@ -24,26 +24,42 @@ export function costsOf(before: Side, after: Side, findingId: string, movesPiece
   const costs: Cost[] = [];
   const add = (words: string, weight: number) => costs.push({ words, weight });
   const size = Math.log(after.brief.size / before.brief.size);
-  if (Math.abs(size) > NOTICED) add(`the subject becomes ${percent(Math.abs(Math.exp(size) - 1))} ${size > 0 ? 'larger' : 'smaller'}`, Math.abs(size) * 1.2);
+  if (Math.abs(size) > NOTICED)
+    add(
+      `the subject becomes ${percent(Math.abs(Math.exp(size) - 1))} ${size > 0 ? 'larger' : 'smaller'}`,
+      Math.abs(size) * 1.2,
+    );
   const timeS = after.brief.screenS - before.brief.screenS;
   if (Math.abs(timeS) > 0.05)
-    add(`${trim(Math.abs(timeS), 1)} s ${timeS > 0 ? 'longer' : 'shorter'} on screen`, Math.abs(Math.log(after.brief.screenS / before.brief.screenS)) * (timeS > 0 ? 1 : 0.7));
+    add(
+      `${trim(Math.abs(timeS), 1)} s ${timeS > 0 ? 'longer' : 'shorter'} on screen`,
+      Math.abs(Math.log(after.brief.screenS / before.brief.screenS)) * (timeS > 0 ? 1 : 0.7),
+    );
   const depth = before.brief.depth > 1e-3 ? after.brief.depth / before.brief.depth - 1 : 0;
   if (depth < -MUCH_LESS_DEPTH && findingId !== 'parallax') add(`depth shows ${percent(-depth)} less`, -depth * 0.6);
   const sight = after.brief.sight - before.brief.sight;
   if (Math.abs(sight) > NOTICED && findingId !== 'covered' && findingId !== 'reveal')
-    add(`${percent(Math.abs(sight))} ${sight > 0 ? 'more' : 'less'} of the subject in sight`, sight > 0 ? 0 : -sight * 1.5);
+    add(
+      `${percent(Math.abs(sight))} ${sight > 0 ? 'more' : 'less'} of the subject in sight`,
+      sight > 0 ? 0 : -sight * 1.5,
+    );
   if (after.shot.rigId !== before.shot.rigId) add('another rig to set up', 0.8);
-  if (after.shot.gaitId !== before.shot.gaitId && after.shot.gaitId === RIDES.vehicle) add('a vehicle, one more to drive it, and the way cleared by somebody who watches it', 1.2);
+  if (after.shot.gaitId !== before.shot.gaitId && after.shot.gaitId === RIDES.vehicle)
+    add('a vehicle, one more to drive it, and the way cleared by somebody who watches it', 1.2);
   if (after.shot.lensId !== before.shot.lensId) add('a lens to change', 0.5);
   if (after.shot.cameraId !== before.shot.cameraId) add('a camera to change', 0.7);
   if (after.shot.frameRateHz !== before.shot.frameRateHz) add('the whole cut runs at that rate', 0.9);
-  if (after.shot.captureRateHz > before.shot.captureRateHz && after.shot.frameRateHz === before.shot.frameRateHz) add('slow motion, and more light', 0.4);
+  if (after.shot.captureRateHz > before.shot.captureRateHz && after.shot.frameRateHz === before.shot.frameRateHz)
+    add('slow motion, and more light', 0.4);
   if (after.shot.fNumber > before.shot.fNumber)
-    add(`${trim(2 * Math.log2(after.shot.fNumber / before.shot.fNumber), 1)} stops less light`, 0.15 * Math.log2(after.shot.fNumber / before.shot.fNumber) * 2);
+    add(
+      `${trim(2 * Math.log2(after.shot.fNumber / before.shot.fNumber), 1)} stops less light`,
+      0.15 * Math.log2(after.shot.fNumber / before.shot.fNumber) * 2,
+    );
   if (movesPiece) add('it stands there in every shot', 0.5);
   const travel = before.brief.travelM > 0.05 ? Math.log(Math.max(1e-3, after.brief.travelM) / before.brief.travelM) : 0;
-  if (travel < -NOTICED && !costs.some(({ words }) => words.startsWith('the subject'))) add(`${percent(1 - Math.exp(travel))} less travel`, -travel * 0.5);
+  if (travel < -NOTICED && !costs.some(({ words }) => words.startsWith('the subject')))
+    add(`${percent(1 - Math.exp(travel))} less travel`, -travel * 0.5);
   if (travel > 0.3) add(`${percent(Math.exp(travel) - 1)} more travel`, travel * 0.4);
   return costs;
 }
@@ -59,7 +75,10 @@ export function worsened(before: Brief, after: Brief, findingId: string): Cost[]
     if (id === findingId || was.severity === 0 || !now || now.severity !== was.severity) continue;
     const times = now.beyond / was.beyond;
     if (!(times > WORSE.noticed) || now.said === was.said) continue;
-    costs.push({ words: `${was.measure} gets worse, ${was.said} → ${now.said}`, weight: Math.log(times) * 1.5 + (times > WORSE.muchWorse ? 1 : 0) });
+    costs.push({
+      words: `${was.measure} gets worse, ${was.said} → ${now.said}`,
+      weight: Math.log(times) * 1.5 + (times > WORSE.muchWorse ? 1 : 0),
+    });
   }
   return costs;
 }
@@ -67,7 +86,9 @@ export function worsened(before: Brief, after: Brief, findingId: string): Cost[]
 /** Troubles that a change takes away or softens besides the one it was meant for. */
 export function alsoMends(before: Brief, after: Brief, findingId: string): string[] {
   const mended: string[] = [];
-  for (const [id, row] of before.findings) if (id !== findingId && row.severity > 0 && (after.findings.get(id)?.severity ?? 0) < row.severity) mended.push(row.measure);
+  for (const [id, row] of before.findings)
+    if (id !== findingId && row.severity > 0 && (after.findings.get(id)?.severity ?? 0) < row.severity)
+      mended.push(row.measure);
   return mended;
 }
 

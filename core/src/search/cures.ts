@@ -42,7 +42,12 @@ export interface SearchStep {
 const MOST_CURES = 3;
 
 /** Looks for changes that help against every trouble of a shot, one reading a step, so that whoever runs it can show progress or stop. */
-export function* searchCures(shoot: Shoot, shot: Shot, units: Units = 'metric', only?: string): Generator<SearchStep, void> {
+export function* searchCures(
+  shoot: Shoot,
+  shot: Shot,
+  units: Units = 'metric',
+  only?: string,
+): Generator<SearchStep, void> {
   const search = new Search(shoot, shot, units);
   const work = search.findings
     .filter((finding) => severity(finding) > 0 && (only === undefined || finding.id === only))
@@ -104,7 +109,8 @@ class Search {
   *firstThatHelps(change: Change, finding: Finding): Generator<undefined, Cure | null> {
     const leaps: number[] = [];
     for (let leap = 0; leap < change.length; leap = leap * 2 + 1) leaps.push(leap);
-    const between = (from: number, to: number) => [...change.keys()].filter((k) => k > from && k < to && !leaps.includes(k));
+    const between = (from: number, to: number) =>
+      [...change.keys()].filter((k) => k > from && k < to && !leaps.includes(k));
     let softer: Cure | null = null;
     for (const [i, k] of leaps.entries()) {
       const cure = this.weigh(change[k], finding);
@@ -118,7 +124,11 @@ class Search {
     return (yield* this.firstThatRemoves(change, between(-1, change.length), finding)) ?? softer;
   }
 
-  private *firstThatRemoves(change: Change, rungs: readonly number[], finding: Finding): Generator<undefined, Cure | null> {
+  private *firstThatRemoves(
+    change: Change,
+    rungs: readonly number[],
+    finding: Finding,
+  ): Generator<undefined, Cure | null> {
     for (const k of rungs) {
       const cure = this.weigh(change[k], finding);
       yield;
@@ -132,15 +142,26 @@ class Search {
     if (!ShotSchema.safeParse(rung.shot).success) return null;
     const after = this.read(rung);
     // Where nothing at all was seen, whatever comes into the picture is no loss.
-    if (finding.id !== 'empty') for (const [id, row] of after.findings) if (id !== finding.id && row.severity > (before.findings.get(id)?.severity ?? 0)) return null;
+    if (finding.id !== 'empty')
+      for (const [id, row] of after.findings)
+        if (id !== finding.id && row.severity > (before.findings.get(id)?.severity ?? 0)) return null;
     const same = after.findings.get(finding.id);
     const now = same?.severity ?? 0;
     if (now >= severity(finding)) return null;
-    const costs = [...costsOf({ shot, brief: before }, { shot: rung.shot, brief: after }, finding.id, rung.pieces !== undefined), ...worsened(before, after, finding.id)];
+    const costs = [
+      ...costsOf({ shot, brief: before }, { shot: rung.shot, brief: after }, finding.id, rung.pieces !== undefined),
+      ...worsened(before, after, finding.id),
+    ];
     const mended = alsoMends(before, after, finding.id);
     const effect = effectOf(finding, same);
-    const words = [...costs.map((cost) => cost.words), ...(mended.length > 0 ? [`also helps ${mended.length > 2 ? `${mended.length} other things` : mended.join(' and ')}`] : [])];
-    const numbers = !same || finding.said === same.said ? '' : `${finding.measure} from ${finding.said} to ${same.said}`;
+    const words = [
+      ...costs.map((cost) => cost.words),
+      ...(mended.length > 0
+        ? [`also helps ${mended.length > 2 ? `${mended.length} other things` : mended.join(' and ')}`]
+        : []),
+    ];
+    const numbers =
+      !same || finding.said === same.said ? '' : `${finding.measure} from ${finding.said} to ${same.said}`;
     return {
       findingId: finding.id,
       instruction: rung.instruction,

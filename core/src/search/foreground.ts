@@ -21,7 +21,14 @@ function between(setup: Setup): { xM: number; yM: number; reachM: number; pieces
   const reachM = Math.hypot(target.xM - xM, target.yM - yM);
   const walking = new Set(setup.shot.walks.map(({ pieceId }) => pieceId));
   const pieces = setup.pieces
-    .filter((piece) => piece.id !== setup.subject?.id && !walking.has(piece.id) && piece.kind !== 'slab' && piece.kind !== 'ridge' && piece.kind !== 'figure')
+    .filter(
+      (piece) =>
+        piece.id !== setup.subject?.id &&
+        !walking.has(piece.id) &&
+        piece.kind !== 'slab' &&
+        piece.kind !== 'ridge' &&
+        piece.kind !== 'figure',
+    )
     .filter((piece) => Math.max(piece.lengthM, piece.depthM) <= MOVABLE_M)
     .map((piece) => ({ piece, awayM: Math.hypot(piece.xM - xM, piece.yM - yM) }))
     .filter(({ awayM }) => awayM < reachM && awayM > 0.05)
@@ -36,7 +43,8 @@ export function foreground(setup: Setup, to: 'nearer' | 'farther', units: Units)
   if (!first) return [];
   const { piece, awayM } = first;
   return SHARES.flatMap((share) => {
-    const goalM = to === 'nearer' ? Math.max(LEAST_AWAY_M, awayM * (1 - share)) : awayM + (reachM * 0.95 - awayM) * share;
+    const goalM =
+      to === 'nearer' ? Math.max(LEAST_AWAY_M, awayM * (1 - share)) : awayM + (reachM * 0.95 - awayM) * share;
     const byM = Math.abs(goalM - awayM);
     if (byM < 0.1) return [];
     const times = goalM / awayM;

@@ -20,7 +20,8 @@ function setup(more: Partial<Shot> = {}, pieces: Piece[] = [figure, post]) {
   const { shoot } = filmed(slide, more, false, pieces);
   return setupOf(shoot, shoot.shots[0]);
 }
-const moved = (change: ReturnType<typeof foreground>, id = 'post') => change.map(({ pieces }) => pieces?.find((piece) => piece.id === id));
+const moved = (change: ReturnType<typeof foreground>, id = 'post') =>
+  change.map(({ pieces }) => pieces?.find((piece) => piece.id === id));
 
 describe('the foreground', () => {
   it('is put nearer to the camera or farther from it, along the line of sight, step by step', () => {
@@ -32,7 +33,8 @@ describe('the foreground', () => {
     const farther = moved(foreground(setup(), 'farther', 'metric')).map(away);
     expect(farther.length).toBeGreaterThan(1);
     expect(farther.every((m, i) => m > (farther[i - 1] ?? 2) && m < 5)).toBe(true);
-    for (const piece of moved(foreground(setup(), 'farther', 'metric'))) expect((piece?.xM ?? 0) / ((piece?.yM ?? 0) + 5)).toBeCloseTo(0.3 / 2, 1);
+    for (const piece of moved(foreground(setup(), 'farther', 'metric')))
+      expect((piece?.xM ?? 0) / ((piece?.yM ?? 0) + 5)).toBeCloseTo(0.3 / 2, 1);
   });
   it('is put aside to the side where it stands', () => {
     const east = moved(aside(setup(), 'metric'));
@@ -85,7 +87,14 @@ describe('levers of the move', () => {
 describe('the search', () => {
   it('counts on to its end, tells each finding once, and does nothing more when nobody asks for the next step', () => {
     const { shoot } = filmed(slide, {
-      timing: { durationS: 4, holdStartS: 0.5, featherInS: 0, featherOutS: 0, holdEndS: 0.5, featherShape: 'minimumJerk' },
+      timing: {
+        durationS: 4,
+        holdStartS: 0.5,
+        featherInS: 0,
+        featherOutS: 0,
+        holdEndS: 0.5,
+        featherShape: 'minimumJerk',
+      },
       rigId: 'rig-gimbal',
       gaitId: 'gait-stand',
     });
@@ -107,10 +116,27 @@ describe('the search', () => {
 
 describe('heights are said above one ground', () => {
   // She stands on the ground, the camera on a terrace 1.2 m high: 2 m above the ground there are 3.2 m above her feet.
-  const terrace: Piece = { ...newPiece('slab', 'terrace', 'Terrace', 0, -5, 0), lengthM: 8, depthM: 4, heightM: 1.2, headingDeg: 90 };
-  const slideUp: Move = { kind: 'slide', ...AROUND, heightM: 3.9, distanceM: 5, bearingDeg: 180, travelM: 1, skewDeg: 0 };
+  const terrace: Piece = {
+    ...newPiece('slab', 'terrace', 'Terrace', 0, -5, 0),
+    lengthM: 8,
+    depthM: 4,
+    heightM: 1.2,
+    headingDeg: 90,
+  };
+  const slideUp: Move = {
+    kind: 'slide',
+    ...AROUND,
+    heightM: 3.9,
+    distanceM: 5,
+    bearingDeg: 180,
+    travelM: 1,
+    skewDeg: 0,
+  };
   it('that under the camera, and her feet beside it where they differ; what is typed brings the lens there', () => {
-    const { shoot } = filmed(slideUp, { rigId: 'rig-gimbal', gaitId: 'gait-knees' }, false, [...plainPieces(), terrace]);
+    const { shoot } = filmed(slideUp, { rigId: 'rig-gimbal', gaitId: 'gait-knees' }, false, [
+      ...plainPieces(),
+      terrace,
+    ]);
     const [shot] = shoot.shots;
     const high = readShot(shoot, shot).findings.find(({ id }) => id === 'rig.height');
     expect(high?.sentence).toMatch(/^The lens is at most 2\.7 m above the ground; .* reaches 2\.3 m\.$/);
@@ -122,7 +148,10 @@ describe('heights are said above one ground', () => {
   });
   it('on level ground is one height', () => {
     const { shoot } = filmed({ ...slideUp, heightM: 2.6 } as Move, { rigId: 'rig-gimbal', gaitId: 'gait-knees' });
-    const lower = [...atHeight(setupOf(shoot, shoot.shots[0]), -0.3, 'metric'), ...lowerTo(setupOf(shoot, shoot.shots[0]), 'metric')];
+    const lower = [
+      ...atHeight(setupOf(shoot, shoot.shots[0]), -0.3, 'metric'),
+      ...lowerTo(setupOf(shoot, shoot.shots[0]), 'metric'),
+    ];
     expect(lower.length).toBeGreaterThan(0);
     for (const { instruction } of lower) expect(instruction).toMatch(/^Lower the camera to [\d.]+ m$/);
   });

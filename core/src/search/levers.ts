@@ -42,8 +42,13 @@ export function longer({ shot }: Setup): Change {
     const feather = (s: number) => Math.round(s * times * 10) / 10;
     const featherInS = feather(timing.featherInS);
     const featherOutS = feather(timing.featherOutS);
-    const durationS = halfSeconds(Math.max(timing.durationS * times, timing.holdStartS + timing.holdEndS + featherInS + featherOutS));
-    return { shot: { ...shot, timing: { ...timing, durationS, featherInS, featherOutS } }, instruction: `Take ${trim(durationS, 1)} s for it` };
+    const durationS = halfSeconds(
+      Math.max(timing.durationS * times, timing.holdStartS + timing.holdEndS + featherInS + featherOutS),
+    );
+    return {
+      shot: { ...shot, timing: { ...timing, durationS, featherInS, featherOutS } },
+      instruction: `Take ${trim(durationS, 1)} s for it`,
+    };
   });
 }
 
@@ -77,7 +82,10 @@ export function slowMotion({ shot, camera }: Setup): Change {
   return camera.frameRatesHz
     .filter((hz) => hz > shot.captureRateHz && hz <= shot.frameRateHz * 5)
     .sort((a, b) => a - b)
-    .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second for slow motion` }));
+    .map((captureRateHz) => ({
+      shot: { ...shot, captureRateHz },
+      instruction: `Film ${captureRateHz} frames a second for slow motion`,
+    }));
 }
 
 /** Fewer frames recorded: less slow, and within what the camera can keep. */
@@ -85,7 +93,10 @@ export function fewerFrames({ shot, camera }: Setup): Change {
   return camera.frameRatesHz
     .filter((hz) => hz < shot.captureRateHz && hz >= shot.frameRateHz)
     .sort((a, b) => b - a)
-    .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second` }));
+    .map((captureRateHz) => ({
+      shot: { ...shot, captureRateHz },
+      instruction: `Film ${captureRateHz} frames a second`,
+    }));
 }
 
 /** Played no slower than the recorded frames last for. */
@@ -94,7 +105,12 @@ export function noSlower({ shot }: Setup): Change {
   const least = shot.frameRateHz / shot.captureRateHz;
   if (playback.ramp.every(({ speed }) => speed >= least)) return [];
   const ramp = playback.ramp.map((point) => ({ ...point, speed: Math.max(least, point.speed) }));
-  return [{ shot: { ...shot, playback: { ...playback, ramp } }, instruction: `Play it no slower than ${trim(least, 2)} times life` }];
+  return [
+    {
+      shot: { ...shot, playback: { ...playback, ramp } },
+      instruction: `Play it no slower than ${trim(least, 2)} times life`,
+    },
+  ];
 }
 
 /** A shorter action. */
@@ -103,8 +119,13 @@ export function shorter({ shot }: Setup): Change {
     const { timing } = shot;
     const featherInS = Math.round(timing.featherInS * share * 10) / 10;
     const featherOutS = Math.round(timing.featherOutS * share * 10) / 10;
-    const durationS = halfSeconds(Math.max(timing.durationS * share, timing.holdStartS + timing.holdEndS + featherInS + featherOutS));
-    return { shot: { ...shot, timing: { ...timing, durationS, featherInS, featherOutS } }, instruction: `Take ${trim(durationS, 1)} s for it` };
+    const durationS = halfSeconds(
+      Math.max(timing.durationS * share, timing.holdStartS + timing.holdEndS + featherInS + featherOutS),
+    );
+    return {
+      shot: { ...shot, timing: { ...timing, durationS, featherInS, featherOutS } },
+      instruction: `Take ${trim(durationS, 1)} s for it`,
+    };
   });
 }
 
@@ -121,24 +142,36 @@ export function gentlerGait(setup: Setup, gaits: Setup['gait'][]): Change {
 /** Walking, for a camera that is held with the feet planted. */
 export function walkIt({ shot, rig, gait }: Setup, gaits: Setup['gait'][]): Change {
   if (envelopeOf(rig, gait).shape !== 'about') return [];
-  return gaits.filter(({ id }) => id === 'gait-knees' || id === 'gait-walk').map((row) => ({ shot: { ...shot, gaitId: row.id }, instruction: `Go with ${row.name}` }));
+  return gaits
+    .filter(({ id }) => id === 'gait-knees' || id === 'gait-walk')
+    .map((row) => ({ shot: { ...shot, gaitId: row.id }, instruction: `Go with ${row.name}` }));
 }
 
 /** A slower or faster stick. */
 export function stick({ shot }: Setup): Change {
-  return STICK_SPEEDS.slice(STICK_SPEEDS.indexOf(shot.stick) + 1).map((speed) => ({ shot: { ...shot, stick: speed }, instruction: `Fly or steer at ${speed} stick speed` }));
+  return STICK_SPEEDS.slice(STICK_SPEEDS.indexOf(shot.stick) + 1).map((speed) => ({
+    shot: { ...shot, stick: speed },
+    instruction: `Fly or steer at ${speed} stick speed`,
+  }));
 }
 
 export function shutter({ shot }: Setup, anglesDeg: number[]): Change {
-  return anglesDeg.map((shutterDeg) => ({ shot: { ...shot, shutterDeg }, instruction: `Set the shutter to ${shutterDeg}°` }));
+  return anglesDeg.map((shutterDeg) => ({
+    shot: { ...shot, shutterDeg },
+    instruction: `Set the shutter to ${shutterDeg}°`,
+  }));
 }
 
 export function lower(setup: Setup, units: Units): Change {
   const groundM = groundUnder(setup);
-  return [0.9, 0.6, 0.4, 0.3, 0.2].filter((aboveM) => aboveM + groundM < heightOf(setup.shot) - 0.05).map((aboveM) => toHeight(setup, aboveM + groundM, groundM, units));
+  return [0.9, 0.6, 0.4, 0.3, 0.2]
+    .filter((aboveM) => aboveM + groundM < heightOf(setup.shot) - 0.05)
+    .map((aboveM) => toHeight(setup, aboveM + groundM, groundM, units));
 }
 
-export const atHeight = (setup: Setup, byM: number, units: Units): Change => [toHeight(setup, settable(heightOf(setup.shot) + byM), groundUnder(setup), units)];
+export const atHeight = (setup: Setup, byM: number, units: Units): Change => [
+  toHeight(setup, settable(heightOf(setup.shot) + byM), groundUnder(setup), units),
+];
 
 /** How far the ground under the camera, where the move begins, lies above the subject's base, m. */
 function groundUnder(setup: Setup): number {
@@ -158,8 +191,12 @@ function toHeight({ shot, subject }: Setup, heightM: number, groundM: number, un
   const verb = heightM < heightOf(shot) ? 'Lower' : 'Raise';
   const height = sayLength(heightM, units);
   const feet = subject?.kind === 'figure' ? `${subject.name}’s feet` : `the foot of ${subject?.name ?? 'the pivot'}`;
-  const said = groundM === 0 ? height : `${sayLength(heightM - groundM, units)} above the ground, ${height} above ${feet}`;
-  return { shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) }, instruction: `${verb} the camera to ${said}` };
+  const said =
+    groundM === 0 ? height : `${sayLength(heightM - groundM, units)} above the ground, ${height} above ${feet}`;
+  return {
+    shot: { ...shot, move: raised(shot.move, heightM - heightOf(shot)) },
+    instruction: `${verb} the camera to ${said}`,
+  };
 }
 
 export function travel({ shot }: Setup, shares: number[], units: Units): Change {
@@ -186,7 +223,10 @@ export function sameFraming({ shot, lens }: Setup, shares: number[], units: Unit
     .filter(({ focalLengthMm }) => focalLengthMm >= lens.focalLengthMinMm && focalLengthMm <= lens.focalLengthMaxMm)
     .map(({ share, focalLengthMm }) => {
       const move = recipe.scaleDistance(shot.move, share);
-      return { shot: { ...shot, move, focalLengthMm }, instruction: `${capital(recipe.distanceWords(move, units))} with ${focalLengthMm} mm` };
+      return {
+        shot: { ...shot, move, focalLengthMm },
+        instruction: `${capital(recipe.distanceWords(move, units))} with ${focalLengthMm} mm`,
+      };
     });
 }
 
@@ -205,12 +245,22 @@ export function otherRig(setup: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gait
   const walk = gaits.filter(({ id }) => id === 'gait-knees');
   const travelM = pathLengthM(samples);
   return rigs
-    .filter((row) => row.travelM >= travelM - 1e-6 && row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M))
+    .filter(
+      (row) =>
+        row.travelM >= travelM - 1e-6 && row.id !== rig.id && (row.kind !== 'drone' || heightOf(shot) > HAND_REACH_M),
+    )
     .flatMap((row) => {
       const usual = row.kind === rig.kind ? [gait] : gaits.filter(({ id }) => id === USUAL_GAIT[row.kind]);
       const ways = envelopeOf(row, { usualMps: 0 }).shape === 'about' ? [...usual, ...walk] : [...usual, gait];
       const way = ways.find((one) => reaches(row, one, limits.straightnessM, samples, heights));
-      return way ? [{ shot: { ...shot, rigId: row.id, gaitId: way.id }, instruction: `Take ${row.name}${way === usual[0] ? '' : ` and go with ${way.name}`}` }] : [];
+      return way
+        ? [
+            {
+              shot: { ...shot, rigId: row.id, gaitId: way.id },
+              instruction: `Take ${row.name}${way === usual[0] ? '' : ` and go with ${way.name}`}`,
+            },
+          ]
+        : [];
     });
 }
 
@@ -231,7 +281,10 @@ export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Chang
 /** A camera that reads its sensor faster. */
 export function otherCamera({ shot, camera }: Setup, cameras: Setup['camera'][]): Change {
   return cameras
-    .filter((row) => row.id !== camera.id && row.readOutMs < camera.readOutMs && row.frameRatesHz.includes(shot.captureRateHz))
+    .filter(
+      (row) =>
+        row.id !== camera.id && row.readOutMs < camera.readOutMs && row.frameRatesHz.includes(shot.captureRateHz),
+    )
     .map((row) => ({ shot: { ...shot, cameraId: row.id }, instruction: `Take ${row.name}` }));
 }
 
@@ -285,7 +338,12 @@ export function otherWay({ shot }: Setup): Change {
 
 /** About the subject itself, not a place beside it. */
 export function centred({ shot }: Setup): Change {
-  return [{ shot: { ...shot, move: { ...shot.move, pivotEastM: 0, pivotNorthM: 0 } }, instruction: 'Put the centre on the subject' }];
+  return [
+    {
+      shot: { ...shot, move: { ...shot.move, pivotEastM: 0, pivotNorthM: 0 } },
+      instruction: 'Put the centre on the subject',
+    },
+  ];
 }
 
 export function longerLens({ shot, lens }: Setup): Change {
@@ -300,9 +358,14 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 /** Recorded at a whole multiple of what is shown. */
 export function evenSteps({ shot, camera }: Setup): Change {
   return camera.frameRatesHz
-    .filter((hz) => hz >= shot.frameRateHz && Math.abs(hz / shot.frameRateHz - Math.round(hz / shot.frameRateHz)) < 1e-3)
+    .filter(
+      (hz) => hz >= shot.frameRateHz && Math.abs(hz / shot.frameRateHz - Math.round(hz / shot.frameRateHz)) < 1e-3,
+    )
     .sort((a, b) => Math.abs(a - shot.captureRateHz) - Math.abs(b - shot.captureRateHz))
-    .map((captureRateHz) => ({ shot: { ...shot, captureRateHz }, instruction: `Film ${captureRateHz} frames a second` }));
+    .map((captureRateHz) => ({
+      shot: { ...shot, captureRateHz },
+      instruction: `Film ${captureRateHz} frames a second`,
+    }));
 }
 
 /** A ramp that changes over longer: its points drawn apart about their middle, as far as the action goes. */
@@ -312,7 +375,10 @@ export function gentlerRamp({ shot }: Setup): Change {
   const middle = (playback.ramp[0].atS + playback.ramp[playback.ramp.length - 1].atS) / 2;
   const lengthS = shotDurationS(shot);
   return [1.3, 1.6, 2, 2.5, 3].flatMap((times) => {
-    const ramp = playback.ramp.map((point) => ({ ...point, atS: Math.round((middle + (point.atS - middle) * times) * 10) / 10 }));
+    const ramp = playback.ramp.map((point) => ({
+      ...point,
+      atS: Math.round((middle + (point.atS - middle) * times) * 10) / 10,
+    }));
     if (ramp[0].atS < 0 || ramp[ramp.length - 1].atS > lengthS) return [];
     return [
       {

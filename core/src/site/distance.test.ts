@@ -24,10 +24,19 @@ function toSurfaceM(piece: Piece, x: number, y: number, z: number): number {
 
 const placed = (kind: PieceKind): fc.Arbitrary<Piece> =>
   fc
-    .record({ xM: num(-3, 3), yM: num(-3, 3), zM: num(0, 2), headingDeg: num(0, 360), lengthM: num(0.3, 6), depthM: num(0.3, 4), heightM: num(0.4, 4) })
+    .record({
+      xM: num(-3, 3),
+      yM: num(-3, 3),
+      zM: num(0, 2),
+      headingDeg: num(0, 360),
+      lengthM: num(0.3, 6),
+      depthM: num(0.3, 4),
+      heightM: num(0.4, 4),
+    })
     .map((at) => ({ ...newPiece(kind, 'p', 'P', 0, 0, 0), ...at }));
 const point = fc.tuple(num(-8, 8), num(-8, 8), num(0, 7));
-const distance = (piece: Piece, [x, y, z]: readonly [number, number, number]) => distanceToPieceM(piece, piece, x, y, z, z);
+const distance = (piece: Piece, [x, y, z]: readonly [number, number, number]) =>
+  distanceToPieceM(piece, piece, x, y, z, z);
 
 describe('distance to a piece, against its drawn surface measured by three.js', () => {
   it.each(['box', 'slab', 'wall'] as const)('a %s is exact from outside', (kind) => {
@@ -70,7 +79,9 @@ describe('distance to a piece, against its drawn surface measured by three.js', 
   it.each(['box', 'post', 'hedge', 'figure', 'tree', 'ridge'] as const)('is not positive inside a %s', (kind) => {
     const piece = { ...newPiece(kind, 'p', 'P', 1, 2, 0.5), headingDeg: 30 };
     const inside = kind === 'tree' ? 0.6 : 0.3;
-    expect(distanceToPieceM(piece, piece, 1, 2, 0.5 + piece.heightM * inside, 0.5 + piece.heightM * inside)).toBeLessThanOrEqual(0);
+    expect(
+      distanceToPieceM(piece, piece, 1, 2, 0.5 + piece.heightM * inside, 0.5 + piece.heightM * inside),
+    ).toBeLessThanOrEqual(0);
   });
   it('goes with a walker: the spot counts, not where the piece was put', () => {
     const figure = newPiece('figure', 'f', 'F', 0, 0, 0);

@@ -22,7 +22,10 @@ export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number,
     case 'figure':
       return disc(along, across, Math.max(x, y), 0, h, low, high);
     case 'tree':
-      return Math.min(disc(along, across, x * 0.09, 0, h * 0.5, low, high), disc(along, across, x, h * 0.34, h, low, high));
+      return Math.min(
+        disc(along, across, x * 0.09, 0, h * 0.5, low, high),
+        disc(along, across, x, h * 0.34, h, low, high),
+      );
     case 'wall': {
       const { offsetM, widthM, heightM, sillM } = piece.opening;
       const from = Math.max(-y, offsetM - widthM / 2);
@@ -56,12 +59,30 @@ function combine(aside: number, upright: number): number {
   return aside > 0 && upright > 0 ? Math.hypot(aside, upright) : Math.max(aside, upright);
 }
 
-function box(along: number, across: number, from: number, to: number, halfDepth: number, bottom: number, top: number, low: number, high: number): number {
+function box(
+  along: number,
+  across: number,
+  from: number,
+  to: number,
+  halfDepth: number,
+  bottom: number,
+  top: number,
+  low: number,
+  high: number,
+): number {
   const a = Math.max(from - along, along - to);
   const b = Math.abs(across) - halfDepth;
   return combine(a > 0 && b > 0 ? Math.hypot(a, b) : Math.max(a, b), gapBetween(low, high, bottom, top));
 }
 
-function disc(along: number, across: number, radius: number, bottom: number, top: number, low: number, high: number): number {
+function disc(
+  along: number,
+  across: number,
+  radius: number,
+  bottom: number,
+  top: number,
+  low: number,
+  high: number,
+): number {
   return combine(Math.hypot(along, across) - radius, gapBetween(low, high, bottom, top));
 }

@@ -34,17 +34,26 @@ export interface Focus {
 /** Spacing of points on a piece, metres: the focus's own close by, an eighth of the distance farther off. A scaled site keeps its points. */
 function spacingOn(piece: Piece, focus: Focus): number {
   const { along, across } = toLocal(piece, focus.xM, focus.yM);
-  const away = Math.hypot(Math.max(0, Math.abs(along) - piece.lengthM / 2), Math.max(0, Math.abs(across) - piece.depthM / 2));
+  const away = Math.hypot(
+    Math.max(0, Math.abs(along) - piece.lengthM / 2),
+    Math.max(0, Math.abs(across) - piece.depthM / 2),
+  );
   return Math.max(focus.spacingM, away / 8);
 }
 
-const stepsAlong = (sideM: number, spacingM: number) => Math.min(MOST_ALONG, Math.max(2, Math.round(sideM / spacingM) + 1));
+const stepsAlong = (sideM: number, spacingM: number) =>
+  Math.min(MOST_ALONG, Math.max(2, Math.round(sideM / spacingM) + 1));
 
 /**
  * Points that stand for what can be seen moving: on the outline of every piece from base to top, densest
  * about the focus, and on the ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that move) are left out.
  */
-export function sitePoints(pieces: readonly Piece[], focus: Focus, lattices: readonly Lattice[], without: ReadonlySet<string> = new Set()): SitePoints {
+export function sitePoints(
+  pieces: readonly Piece[],
+  focus: Focus,
+  lattices: readonly Lattice[],
+  without: ReadonlySet<string> = new Set(),
+): SitePoints {
   const xs: number[] = [];
   const ys: number[] = [];
   const zs: number[] = [];
@@ -79,9 +88,11 @@ const MOST_POINTS = 2 ** 21;
  */
 function neighbourOrder(xs: readonly number[], ys: readonly number[], focus: Focus): Float64Array {
   const cells = 2 ** CELL_BITS;
-  const cell = (awayM: number) => Math.min(cells - 1, Math.max(0, Math.floor(cells / 2 + (Math.asinh(awayM / (2 * focus.spacingM)) * cells) / 24)));
+  const cell = (awayM: number) =>
+    Math.min(cells - 1, Math.max(0, Math.floor(cells / 2 + (Math.asinh(awayM / (2 * focus.spacingM)) * cells) / 24)));
   const keys = new Float64Array(xs.length);
-  for (let i = 0; i < keys.length; i += 1) keys[i] = (spread(cell(xs[i] - focus.xM)) + 2 * spread(cell(ys[i] - focus.yM))) * MOST_POINTS + i;
+  for (let i = 0; i < keys.length; i += 1)
+    keys[i] = (spread(cell(xs[i] - focus.xM)) + 2 * spread(cell(ys[i] - focus.yM))) * MOST_POINTS + i;
   return keys.sort().map((key) => key % MOST_POINTS);
 }
 
@@ -129,7 +140,8 @@ export function clustered(xyzM: Float64Array): SitePoints {
     const z = (z0 + z1) / 2;
     let square = 0;
     for (let i = from; i < to; i += 3) {
-      const away = (xyzM[i] - x) * (xyzM[i] - x) + (xyzM[i + 1] - y) * (xyzM[i + 1] - y) + (xyzM[i + 2] - z) * (xyzM[i + 2] - z);
+      const away =
+        (xyzM[i] - x) * (xyzM[i] - x) + (xyzM[i + 1] - y) * (xyzM[i + 1] - y) + (xyzM[i + 2] - z) * (xyzM[i + 2] - z);
       if (away > square) square = away;
     }
     spheresM[sphere] = x;
@@ -159,7 +171,14 @@ function addPiece(piece: Piece, spacingM: number, xs: number[], ys: number[], zs
       zs.push(piece.zM + level * piece.heightM);
     }
   };
-  const levels = piece.kind === 'slab' ? [1] : piece.kind === 'ridge' ? [0] : piece.kind === 'hedge' ? [0.1, 1] : evenly(piece.heightM, spacingM);
+  const levels =
+    piece.kind === 'slab'
+      ? [1]
+      : piece.kind === 'ridge'
+        ? [0]
+        : piece.kind === 'hedge'
+          ? [0.1, 1]
+          : evenly(piece.heightM, spacingM);
   for (let i = 0; i < lengthSteps; i += 1) {
     const a = i / (lengthSteps - 1) - 0.5;
     put(a, -0.5, levels);

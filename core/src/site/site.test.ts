@@ -20,20 +20,27 @@ describe('solids', () => {
     expect(span(1)[1] - span(1)[0]).toBeGreaterThan(piece.lengthM * 0.9);
     expect(span(0)[1] - span(0)[0]).toBeLessThan(piece.depthM * 1.01);
   });
-  it.each(KINDS)('%s is closed and faces outwards: its signed volume is positive and its faces sum to nothing', (kind) => {
-    const { positions, normals } = solidOf(newPiece(kind, 'p', 'P', 0, 0, 0));
-    let volume = 0;
-    const area = [0, 0, 0];
-    for (let i = 0; i < positions.length; i += 9) {
-      const [ax, ay, az, bx, by, bz, cx, cy, cz] = positions.subarray(i, i + 9);
-      volume += (ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx)) / 6;
-      const n = [(by - ay) * (cz - az) - (bz - az) * (cy - ay), (bz - az) * (cx - ax) - (bx - ax) * (cz - az), (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)];
-      n.forEach((value, axis) => (area[axis] += value));
-      expect(n[0] * normals[i] + n[1] * normals[i + 1] + n[2] * normals[i + 2]).toBeGreaterThan(0);
-    }
-    expect(volume).toBeGreaterThan(0);
-    area.forEach((value) => expect(Math.abs(value)).toBeLessThan(1e-3));
-  });
+  it.each(KINDS)(
+    '%s is closed and faces outwards: its signed volume is positive and its faces sum to nothing',
+    (kind) => {
+      const { positions, normals } = solidOf(newPiece(kind, 'p', 'P', 0, 0, 0));
+      let volume = 0;
+      const area = [0, 0, 0];
+      for (let i = 0; i < positions.length; i += 9) {
+        const [ax, ay, az, bx, by, bz, cx, cy, cz] = positions.subarray(i, i + 9);
+        volume += (ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx)) / 6;
+        const n = [
+          (by - ay) * (cz - az) - (bz - az) * (cy - ay),
+          (bz - az) * (cx - ax) - (bx - ax) * (cz - az),
+          (bx - ax) * (cy - ay) - (by - ay) * (cx - ax),
+        ];
+        n.forEach((value, axis) => (area[axis] += value));
+        expect(n[0] * normals[i] + n[1] * normals[i + 1] + n[2] * normals[i + 2]).toBeGreaterThan(0);
+      }
+      expect(volume).toBeGreaterThan(0);
+      area.forEach((value) => expect(Math.abs(value)).toBeLessThan(1e-3));
+    },
+  );
   it('a wall’s opening takes its volume out', () => {
     const wall = newPiece('wall', 'w', 'W', 0, 0, 0);
     const volume = (piece: typeof wall) => {
@@ -41,7 +48,9 @@ describe('solids', () => {
       let sum = 0;
       for (let i = 0; i < p.length; i += 9)
         sum +=
-          (p[i] * (p[i + 4] * p[i + 8] - p[i + 5] * p[i + 7]) + p[i + 1] * (p[i + 5] * p[i + 6] - p[i + 3] * p[i + 8]) + p[i + 2] * (p[i + 3] * p[i + 7] - p[i + 4] * p[i + 6])) /
+          (p[i] * (p[i + 4] * p[i + 8] - p[i + 5] * p[i + 7]) +
+            p[i + 1] * (p[i + 5] * p[i + 6] - p[i + 3] * p[i + 8]) +
+            p[i + 2] * (p[i + 3] * p[i + 7] - p[i + 4] * p[i + 6])) /
           6;
       return sum;
     };

@@ -92,7 +92,16 @@ export function solidOf(piece: Piece): Solid {
       break;
     case 'tree':
       build.turned([ring(0, x * 0.09, y * 0.09), ring(h * 0.5, x * 0.06, y * 0.06)], 7);
-      build.turned([ring(h * 0.34, 0, 0), ring(h * 0.46, x * 0.78, y * 0.78), ring(h * 0.62, x, y), ring(h * 0.84, x * 0.7, y * 0.7), ring(h, 0, 0)], 9);
+      build.turned(
+        [
+          ring(h * 0.34, 0, 0),
+          ring(h * 0.46, x * 0.78, y * 0.78),
+          ring(h * 0.62, x, y),
+          ring(h * 0.84, x * 0.7, y * 0.7),
+          ring(h, 0, 0),
+        ],
+        9,
+      );
       break;
     case 'figure':
       figure(build, x, y, h);
@@ -118,7 +127,13 @@ function hedge(build: Builder, x: number, y: number, h: number): void {
   build.face(...top);
 }
 
-function wall(build: Builder, opening: { offsetM: number; widthM: number; heightM: number; sillM: number }, x: number, y: number, h: number): void {
+function wall(
+  build: Builder,
+  opening: { offsetM: number; widthM: number; heightM: number; sillM: number },
+  x: number,
+  y: number,
+  h: number,
+): void {
   const from = Math.max(-y, opening.offsetM - opening.widthM / 2);
   const to = Math.min(y, opening.offsetM + opening.widthM / 2);
   const head = Math.min(h, opening.heightM);
@@ -136,8 +151,20 @@ function wall(build: Builder, opening: { offsetM: number; widthM: number; height
 /** A simple standing person facing along the heading: legs, coat, arms at the sides, head, and a brimmed hat. */
 function figure(build: Builder, x: number, y: number, h: number): void {
   for (const side of [-1, 1]) {
-    build.turned(shifted([ring(0, x * 0.2, y * 0.34), ring(h * 0.05, x * 0.17, y * 0.24), ring(h * 0.48, x * 0.27, y * 0.42)], side * x * 0.3), 8);
-    build.turned(shifted([ring(h * 0.42, x * 0.13, y * 0.2), ring(h * 0.6, x * 0.14, y * 0.22), ring(h * 0.8, x * 0.19, y * 0.3)], side * x * 0.74), 8);
+    build.turned(
+      shifted(
+        [ring(0, x * 0.2, y * 0.34), ring(h * 0.05, x * 0.17, y * 0.24), ring(h * 0.48, x * 0.27, y * 0.42)],
+        side * x * 0.3,
+      ),
+      8,
+    );
+    build.turned(
+      shifted(
+        [ring(h * 0.42, x * 0.13, y * 0.2), ring(h * 0.6, x * 0.14, y * 0.22), ring(h * 0.8, x * 0.19, y * 0.3)],
+        side * x * 0.74,
+      ),
+      8,
+    );
   }
   build.turned(
     [
@@ -149,7 +176,10 @@ function figure(build: Builder, x: number, y: number, h: number): void {
     ],
     12,
   );
-  build.turned([ring(h * 0.84, x * 0.17, y * 0.24), ring(h * 0.875, x * 0.27, y * 0.4), ring(h * 0.94, x * 0.3, y * 0.46)], 10);
+  build.turned(
+    [ring(h * 0.84, x * 0.17, y * 0.24), ring(h * 0.875, x * 0.27, y * 0.4), ring(h * 0.94, x * 0.3, y * 0.46)],
+    10,
+  );
   build.turned([ring(h * 0.93, x * 0.62, y), ring(h * 0.945, x * 0.6, y * 0.96), ring(h, x * 0.12, y * 0.2)], 14);
 }
 

@@ -22,13 +22,25 @@ export const WALK: Walk = {
 
 /** The same move from a usual first place. */
 export function usual<K extends MoveKind>(kind: K): Extract<Move, { kind: K }> {
-  const from: Move = { kind: 'slide', pivotEastM: 0, pivotNorthM: 0, heightM: 1.3, distanceM: 5, bearingDeg: 200, travelM: 2, skewDeg: 0 };
+  const from: Move = {
+    kind: 'slide',
+    pivotEastM: 0,
+    pivotNorthM: 0,
+    heightM: 1.3,
+    distanceM: 5,
+    bearingDeg: 200,
+    travelM: 2,
+    skewDeg: 0,
+  };
   return asKind(from, kind) as Extract<Move, { kind: K }>;
 }
 
 /** A shot of a move on the plain site, sampled, with its subject measured. */
 export function filmed(move: Move, more: Partial<Shot> = {}, walking = false, pieces: Piece[] = plainPieces()) {
-  const shoot: Shoot = plainShoot((shot) => ({ ...shot, rigId: 'rig-tripod', gaitId: 'gait-stand', walks: walking ? [WALK] : [], ...more, move }), pieces);
+  const shoot: Shoot = plainShoot(
+    (shot) => ({ ...shot, rigId: 'rig-tripod', gaitId: 'gait-stand', walks: walking ? [WALK] : [], ...more, move }),
+    pieces,
+  );
   const setup = setupOf(shoot, shoot.shots[0]);
   const motion = motionOf(setup);
   const samples = sampleShot(setup, motion);
@@ -44,12 +56,16 @@ export function filmed(move: Move, more: Partial<Shot> = {}, walking = false, pi
     last,
     /** Distance on the ground to the pivot, and to the subject, in a row. */
     toPivotM: (row: number) => Math.hypot(samples.xM[row] - pivot.xM, samples.yM[row] - pivot.yM),
-    toSubjectM: (row: number) => Math.hypot(samples.xM[row] - samples.subjectXM[row], samples.yM[row] - samples.subjectYM[row]),
+    toSubjectM: (row: number) =>
+      Math.hypot(samples.xM[row] - samples.subjectXM[row], samples.yM[row] - samples.subjectYM[row]),
     /** How far the camera is ahead of the subject and to its right in a row. */
     beside: (row: number) => {
       const heading = (motion.headingAt(samples.tS[row]) * Math.PI) / 180;
       const [dx, dy] = [samples.xM[row] - samples.subjectXM[row], samples.yM[row] - samples.subjectYM[row]];
-      return { alongM: dx * Math.sin(heading) + dy * Math.cos(heading), sideM: dx * Math.cos(heading) - dy * Math.sin(heading) };
+      return {
+        alongM: dx * Math.sin(heading) + dy * Math.cos(heading),
+        sideM: dx * Math.cos(heading) - dy * Math.sin(heading),
+      };
     },
     rows: (test: (row: number) => boolean) => Array.from({ length: samples.count }, (_, row) => row).every(test),
   };
@@ -57,5 +73,12 @@ export function filmed(move: Move, more: Partial<Shot> = {}, walking = false, pi
 
 export const wallBetween = (): Piece[] => [
   ...plainPieces(),
-  { ...newPiece('wall', 'wall', 'Wall', 0, -3, 0), lengthM: 4, depthM: 0.2, heightM: 1.9, headingDeg: 90, opening: { offsetM: 0, widthM: 0, heightM: 0, sillM: 0 } } as Piece,
+  {
+    ...newPiece('wall', 'wall', 'Wall', 0, -3, 0),
+    lengthM: 4,
+    depthM: 0.2,
+    heightM: 1.9,
+    headingDeg: 90,
+    opening: { offsetM: 0, widthM: 0, heightM: 0, sillM: 0 },
+  } as Piece,
 ];

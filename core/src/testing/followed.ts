@@ -23,9 +23,13 @@ export function followed(shoot: Shoot, begun: Shot, instruction: string): Shot |
       ?.slice(1)
       .map((text) => Number(text.replace('−', '-'))) ?? null;
   const timing = (edit: Partial<Shot['timing']>): Shot => ({ ...begun, timing: { ...begun.timing, ...edit } });
-  const move = (edit: Partial<Record<string, number>>): Shot => ({ ...begun, move: { ...begun.move, ...edit } as Move });
+  const move = (edit: Partial<Record<string, number>>): Shot => ({
+    ...begun,
+    move: { ...begun.move, ...edit } as Move,
+  });
   const has = (key: string) => key in begun.move;
-  const named = <T extends { id: string; name: string }>(rows: readonly T[], prefix: string): T | undefined => rows.find(({ name }) => instruction === `${prefix} ${name}`);
+  const named = <T extends { id: string; name: string }>(rows: readonly T[], prefix: string): T | undefined =>
+    rows.find(({ name }) => instruction === `${prefix} ${name}`);
 
   let found = number(/^Take ([\d.]+) s for it$/);
   if (found && begun.then.length === 0) return timing({ durationS: found[0] });
@@ -53,12 +57,14 @@ export function followed(shoot: Shoot, begun: Shot, instruction: string): Shot |
   found = number(/^Stand ([\d.]+) m away$/);
   if (found && has('distanceM')) return move({ distanceM: found[0] });
   found = number(/^Sweep (\d+)°$/);
-  if (found && (begun.move.kind === 'arc' || begun.move.kind === 'orbit')) return move({ sweepDeg: Math.sign(begun.move.sweepDeg) * found[0] });
+  if (found && (begun.move.kind === 'arc' || begun.move.kind === 'orbit'))
+    return move({ sweepDeg: Math.sign(begun.move.sweepDeg) * found[0] });
   found = number(/^Circle at ([\d.]+) m$/);
   if (found && has('radiusM')) return move({ radiusM: found[0] });
   found = number(/^See it from bearing (\d+)°$/);
   if (found && has('bearingDeg')) return move({ bearingDeg: found[0] });
-  if (instruction === 'Frame the subject in the middle') return { ...begun, aim: { ...begun.aim, place: { ...begun.aim.place, u: 0 } } };
+  if (instruction === 'Frame the subject in the middle')
+    return { ...begun, aim: { ...begun.aim, place: { ...begun.aim.place, u: 0 } } };
   if (instruction === 'Let the focus follow the subject') return { ...begun, focus: { mode: 'follow' } };
   const gait = named(shoot.kit.gaits, 'Go with');
   if (gait) return { ...begun, gaitId: gait.id };

@@ -31,7 +31,16 @@ export const HELD = { zoomBy: 'both', pace: 'travel' } as const;
 
 export const moved =
   (move: Shot['move'], more: Partial<Shot> = {}) =>
-  (shot: Shot): Shot => ({ ...shot, ...(more.frameRateHz === undefined ? {} : { captureRateHz: more.frameRateHz }), ...more, move });
+  (shot: Shot): Shot => ({
+    ...shot,
+    ...(more.frameRateHz === undefined ? {} : { captureRateHz: more.frameRateHz }),
+    ...more,
+    move,
+  });
 
 /** A lens of 36 mm before a frame 36 mm wide, on a tripod, that looks where it is put: at a distance the frame is just as wide as the distance. */
-export const HELD_STILL = { lensId: 'lens-fern-2470', focalLengthMm: 36, aim: { ...DEFAULT_AIM, mode: 'locked' } } as const;
+export const HELD_STILL = {
+  lensId: 'lens-fern-2470',
+  focalLengthMm: 36,
+  aim: { ...DEFAULT_AIM, mode: 'locked' },
+} as const;

@@ -8,7 +8,10 @@
 </script>
 
 {#if opening.problem}
-  <div role="alert" class="fixed inset-x-3 bottom-3 z-50 mx-auto flex max-w-xl items-start gap-3 rounded-xl border-l-4 border-near bg-raised px-4 py-3 shadow-lg">
+  <div
+    role="alert"
+    class="fixed inset-x-3 bottom-3 z-50 mx-auto flex max-w-xl items-start gap-3 rounded-xl border-l-4 border-near bg-raised px-4 py-3 shadow-lg"
+  >
     <span class="flex-1">{opening.problem}</span>
     <button class="quiet-button shrink-0" onclick={() => (opening.problem = null)}>Close</button>
   </div>
@@ -18,7 +21,9 @@
   <div class="fixed right-5 bottom-5 z-40">
     <Toast dismissable={false} class="rounded-xl bg-raised text-ink shadow-lg">
       <span role="status">{opening.said.text}</span>
-      {#if opening.said.undo}<button class="quiet-button ml-3 font-semibold underline" onclick={opening.said.undo}>Undo</button>{/if}
+      {#if opening.said.undo}<button class="quiet-button ml-3 font-semibold underline" onclick={opening.said.undo}
+          >Undo</button
+        >{/if}
       <button class="quiet-button ml-1" onclick={() => (opening.said = null)}>Close</button>
     </Toast>
   </div>
@@ -37,6 +42,8 @@
       <button class="quiet-button font-semibold" onclick={() => opening.answer('replace')}>Replace what is here</button>
       <button class="quiet-button" onclick={() => (opening.question = null)}>Open neither</button>
     </div>
-    {#if question.here}<p class="mt-3 text-sm text-soft">Replaced is not lost: Undo in the shoot brings back what was here.</p>{/if}
+    {#if question.here}<p class="mt-3 text-sm text-soft">
+        Replaced is not lost: Undo in the shoot brings back what was here.
+      </p>{/if}
   {/if}
 </Modal>

@@ -52,8 +52,23 @@ class Opening {
     this.question = null;
     if (!question) return;
     const { shoot, here } = question;
-    if (which === 'both') await this.keep({ shoot: { ...shoot, id: newId('shoot'), name: `${shoot.name.slice(0, 110)} (opened)` }, rev: null, past: [], future: [] });
-    else await this.keep({ shoot, rev: here?.rev ?? (await stateOf(shoot.id)), past: here ? [...here.past, here.shoot] : [], future: [] }, here?.shoot);
+    if (which === 'both')
+      await this.keep({
+        shoot: { ...shoot, id: newId('shoot'), name: `${shoot.name.slice(0, 110)} (opened)` },
+        rev: null,
+        past: [],
+        future: [],
+      });
+    else
+      await this.keep(
+        {
+          shoot,
+          rev: here?.rev ?? (await stateOf(shoot.id)),
+          past: here ? [...here.past, here.shoot] : [],
+          future: [],
+        },
+        here?.shoot,
+      );
   }
 
   private async open(shoot: Shoot): Promise<void> {
@@ -61,7 +76,11 @@ class Opening {
       const lies = await findShoot(shoot.id);
       if (lies === null && shoot.id !== DEMO_ID) return await this.keep({ shoot, rev: null, past: [], future: [] });
       if (lies?.problem) {
-        this.question = { shoot, here: null, differences: [`What lies here under this name cannot be read: ${lies.problem}`] };
+        this.question = {
+          shoot,
+          here: null,
+          differences: [`What lies here under this name cannot be read: ${lies.problem}`],
+        };
         return;
       }
       const here = (await loadShoot(shoot.id)) ?? { shoot: await fetchDemo(), rev: null, past: [], future: [] };

@@ -14,7 +14,8 @@
   let salvage: Salvage | null = $state.raw(null);
   let problem: string | null = $state(null);
 
-  const takeAway = () => download(`${fileName(broken.name)}.json`, 'application/json', JSON.stringify(broken.raw ?? null, null, 2));
+  const takeAway = () =>
+    download(`${fileName(broken.name)}.json`, 'application/json', JSON.stringify(broken.raw ?? null, null, 2));
 
   function look() {
     salvage = salvageShoot(broken.raw);
@@ -43,7 +44,10 @@
       {#each salvage.left.slice(0, 40) as sentence, i (i)}<li class="py-0.5 break-words">{sentence}</li>{/each}
     </ul>
     {#if salvage.left.length > 40}<p class="text-soft">And {salvage.left.length - 40} more.</p>{/if}
-    <p class="mt-4"><button class="solid-button" onclick={open}>Open it as a shoot of its own</button> <span class="ml-2 text-soft">What lies here stays as it is.</span></p>
+    <p class="mt-4">
+      <button class="solid-button" onclick={open}>Open it as a shoot of its own</button>
+      <span class="ml-2 text-soft">What lies here stays as it is.</span>
+    </p>
   {:else}
     <p class="mt-5 flex flex-wrap gap-3">
       <button class="solid-button" onclick={look}>Open what can be read</button>

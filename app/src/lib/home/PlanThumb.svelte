@@ -28,7 +28,12 @@
   });
 </script>
 
-<svg viewBox="{frame.x} {frame.y} {frame.w} {frame.h}" preserveAspectRatio="xMidYMid slice" role="img" aria-label="{shoot.name} from above, with the path of every shot">
+<svg
+  viewBox="{frame.x} {frame.y} {frame.w} {frame.h}"
+  preserveAspectRatio="xMidYMid slice"
+  role="img"
+  aria-label="{shoot.name} from above, with the path of every shot"
+>
   <g transform="scale(1 -1)">
     {#each drawingOrder(shoot.site.pieces) as piece (piece.id)}
       <path class={piece.kind} d={outline(piece)} transform={placed(piece)} />

@@ -18,7 +18,10 @@
     ['Home-made', ['improvised']],
   ];
   /** Known for a build as it was; only what changed is balanced again. */
-  const known = new WeakMap<Build, { parts: readonly Part[]; lenses: readonly Lens[]; grade: ReturnType<typeof worstOf> }>();
+  const known = new WeakMap<
+    Build,
+    { parts: readonly Part[]; lenses: readonly Lens[]; grade: ReturnType<typeof worstOf> }
+  >();
   function gradeOf(build: Build, kit: Kit) {
     const before = known.get(build);
     if (before && before.parts === kit.parts && before.lenses === kit.lenses) return before.grade;
@@ -49,7 +52,12 @@
   {/each}
 </nav>
 <p class="choose said">
-  <Choice label="Build" value={here} items={rows.map(({ build }) => ({ value: build.id, name: build.name }))} onchange={(id) => void goto(href(id), { noScroll: true })} />
+  <Choice
+    label="Build"
+    value={here}
+    items={rows.map(({ build }) => ({ value: build.id, name: build.name }))}
+    onchange={(id) => void goto(href(id), { noScroll: true })}
+  />
 </p>
 
 <style>

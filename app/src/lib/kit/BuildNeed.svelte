@@ -13,7 +13,9 @@
 
 {#if need.build}
   <!-- eslint-disable-next-line svelte/no-navigation-without-resolve -- resolved above, with a query -->
-  Put together as <a class="link font-semibold" {href}>{need.build.name}</a>{#if need.changes.length > 0}, with {need.changes.map(({ said }) => said).join(', ')}: balance again
+  Put together as <a class="link font-semibold" {href}>{need.build.name}</a>{#if need.changes.length > 0}, with {need.changes
+      .map(({ said }) => said)
+      .join(', ')}: balance again
     {need.changes
       .map(({ redo }) => redo)
       .filter((redo) => redo !== 'nothing')

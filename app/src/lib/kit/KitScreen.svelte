@@ -61,7 +61,9 @@
 
   let swayDeg = $state(0);
   let frame = 0;
-  const hangs = $derived(build?.support.kind === 'sled' ? sledBalance(build.support, partLumps(build, kit.parts, kit.lenses)) : null);
+  const hangs = $derived(
+    build?.support.kind === 'sled' ? sledBalance(build.support, partLumps(build, kit.parts, kit.lenses)) : null,
+  );
   function watchDrop() {
     if (!hangs?.dropS) return;
     const rows = swing(K_FROM_LEVEL / hangs.dropS, 90, Math.min(20, hangs.dropS * 6), 0.08);
@@ -78,7 +80,13 @@
   onDestroy(() => cancelAnimationFrame(frame));
 
   function add(from: Build, again = true) {
-    const copy: Build = { ...from, id: newId('build'), name: (again ? `${from.name}, again` : from.name).slice(0, 80), ticked: [], ownChecks: [...from.ownChecks] };
+    const copy: Build = {
+      ...from,
+      id: newId('build'),
+      name: (again ? `${from.name}, again` : from.name).slice(0, 80),
+      ticked: [],
+      ownChecks: [...from.ownChecks],
+    };
     cameFrom = build?.id ?? null;
     if (putKit({ ...kit, builds: [...kit.builds, copy] }, null)) void goto(href(copy.id), { noScroll: true });
   }
@@ -102,7 +110,13 @@
     <BuildList {shoot} here={build.id} {href} />
     <div class="rig">
       <div class="flex flex-wrap items-baseline gap-x-3">
-        <TextField class="build-name font-display" label="Name of the build" most={80} value={build.name} onchange={(name) => put({ ...build, name }, null)} />
+        <TextField
+          class="build-name font-display"
+          label="Name of the build"
+          most={80}
+          value={build.name}
+          onchange={(name) => put({ ...build, name }, null)}
+        />
         <span class="said"
           >for <Choice
             label="Rig of the build"
@@ -116,7 +130,10 @@
           ><Choice
             label="Put another together"
             value=""
-            items={[{ value: '', name: 'Put together…' }, ...Object.entries(KIND_NAMES).map(([value, name]) => ({ value, name: `a new ${name}` }))]}
+            items={[
+              { value: '', name: 'Put together…' },
+              ...Object.entries(KIND_NAMES).map(([value, name]) => ({ value, name: `a new ${name}` })),
+            ]}
             onchange={start}
           /></span
         >
@@ -130,17 +147,30 @@
         {#if build.support.kind === 'sled'}<a class="link" href="#coach">Coach</a>{/if}
       </p>
       <div class="views">
-        {#each views as view, i (i)}<RigPicture {build} {view} swayDeg={view.name === 'From the side' ? swayDeg : 0} onchange={put} onsettle={settle} />{/each}
+        {#each views as view, i (i)}<RigPicture
+            {build}
+            {view}
+            swayDeg={view.name === 'From the side' ? swayDeg : 0}
+            onchange={put}
+            onsettle={settle}
+          />{/each}
       </div>
       <div class="flex flex-wrap gap-x-4 py-1">
-        {#if told}<button class="link font-semibold" onclick={() => put(told, null)}>Set it as the steps say</button>{/if}
-        {#if light}<button class="link" title="Post shortest, stage in its middle, two of the largest weights at each end of the bottom" onclick={() => put(light, null)}
-            >Start light</button
+        {#if told}<button class="link font-semibold" onclick={() => put(told, null)}>Set it as the steps say</button
+          >{/if}
+        {#if light}<button
+            class="link"
+            title="Post shortest, stage in its middle, two of the largest weights at each end of the bottom"
+            onclick={() => put(light, null)}>Start light</button
           >{/if}
         {#if hangs?.dropS}<button class="link" onclick={watchDrop}>Watch the drop</button>{/if}
       </div>
       <SupportWords support={build.support} onchange={putSupport} onsettle={settle} />
-      {#if windy}<WindWords place={shoot.name} onwind={(windMps) => void (build && putSupport({ ...build.support, windMps: Math.min(40, windMps) } as Support, null))} />{/if}
+      {#if windy}<WindWords
+          place={shoot.name}
+          onwind={(windMps) =>
+            void (build && putSupport({ ...build.support, windMps: Math.min(40, windMps) } as Support, null))}
+        />{/if}
     </div>
     <aside>
       <section aria-label="Balance"><FactList facts={balance.facts} /></section>
@@ -153,7 +183,12 @@
       {#each balance.cautions as caution, i (i)}<p class="caution">{caution}</p>{/each}
     </aside>
     <div class="lower">
-      {#if build.support.kind === 'sled'}{#key build.id}<SledCoach {build} sled={build.support} {kit} onchange={put} />{/key}{/if}
+      {#if build.support.kind === 'sled'}{#key build.id}<SledCoach
+            {build}
+            sled={build.support}
+            {kit}
+            onchange={put}
+          />{/key}{/if}
       <Checklist {build} {checks} onchange={put} />
       <PartsOn {build} {kit} onchange={put} onsettle={settle} />
       <section aria-label="Shots for it">
@@ -164,21 +199,39 @@
             <li class="py-1">
               <a class="link" href={moveHref(shoot.id, shot.id)}>{number} {shot.name}</a>
               {#if need.changes.length === 0}<span class="text-soft">as it is</span>{:else}
-                {#each need.changes as change, i (i)}<span class="block text-sm">{change.said}: again {change.redo}, about {change.minutes} min</span>{/each}
-                {#each disturbedAxes(build, kit, shot, preferences.units) as slide, i (i)}<span class="block text-sm text-soft">{slide}</span>{/each}{/if}
+                {#each need.changes as change, i (i)}<span class="block text-sm"
+                    >{change.said}: again {change.redo}, about {change.minutes} min</span
+                  >{/each}
+                {#each disturbedAxes(build, kit, shot, preferences.units) as slide, i (i)}<span
+                    class="block text-sm text-soft">{slide}</span
+                  >{/each}{/if}
             </li>
           {/each}
         </ul>
-        {#if without > 0}<p class="text-soft">{without} {without === 1 ? 'shot has' : 'shots have'} a rig that nothing is put together for.</p>{/if}
+        {#if without > 0}<p class="text-soft">
+            {without}
+            {without === 1 ? 'shot has' : 'shots have'} a rig that nothing is put together for.
+          </p>{/if}
       </section>
     </div>
-    <div class="bench"><PartsBench {kit} shootName={shoot.name} onchange={putKit} onsettle={settle} /><KitThings {shoot} onchange={putKit} onsettle={settle} /></div>
+    <div class="bench">
+      <PartsBench {kit} shootName={shoot.name} onchange={putKit} onsettle={settle} /><KitThings
+        {shoot}
+        onchange={putKit}
+        onsettle={settle}
+      />
+    </div>
   </main>
 {:else}
   <main class="mx-auto max-w-xl p-8">
     <h1 class="font-display text-3xl">Kit</h1>
-    <p class="my-4">Nothing is put together yet. A build is parts on a rig, staged exactly as it will shoot: it can then be balanced here before anyone carries it anywhere.</p>
-    <Button class="rounded-full px-5" onclick={() => putKit(withMadeUpKit(kit, DEFAULT_PARTS, DEFAULT_BUILDS), null)}>Start with the made-up kit</Button>
+    <p class="my-4">
+      Nothing is put together yet. A build is parts on a rig, staged exactly as it will shoot: it can then be balanced
+      here before anyone carries it anywhere.
+    </p>
+    <Button class="rounded-full px-5" onclick={() => putKit(withMadeUpKit(kit, DEFAULT_PARTS, DEFAULT_BUILDS), null)}
+      >Start with the made-up kit</Button
+    >
   </main>
 {/if}
 

@@ -8,7 +8,11 @@
   import { changedThing, namedBy, THINGS, withThings, type Thing, type ThingList } from './kit-things';
 
   /** Cameras, lenses, filters and rigs that shots name: copied, typed over, taken out. */
-  let { shoot, onchange, onsettle }: { shoot: Shoot; onchange: (kit: Kit, join: string | null) => boolean; onsettle: () => void } = $props();
+  let {
+    shoot,
+    onchange,
+    onsettle,
+  }: { shoot: Shoot; onchange: (kit: Kit, join: string | null) => boolean; onsettle: () => void } = $props();
 
   let open: string | null = $state(null);
   let problem: string | null = $state(null);
@@ -48,7 +52,11 @@
         <ul>
           {#each thingsOf(list) as thing (thing.id)}
             <li>
-              <button class="link py-0.5 text-left" aria-expanded={open === thing.id} onclick={() => (open = open === thing.id ? null : thing.id)}><b>{thing.name}</b></button>
+              <button
+                class="link py-0.5 text-left"
+                aria-expanded={open === thing.id}
+                onclick={() => (open = open === thing.id ? null : thing.id)}><b>{thing.name}</b></button
+              >
               {#if open === thing.id}
                 <p class="said">
                   <TextField
@@ -67,7 +75,11 @@
                       {onsettle}
                     />
                     {row.said}{/each}.
-                  {#if list === 'cameras'}<RatePictures camera={cameraOf(thing)} onchange={(picturesFrom, join) => change(list, thing, { picturesFrom }, join)} {onsettle} />{/if}
+                  {#if list === 'cameras'}<RatePictures
+                      camera={cameraOf(thing)}
+                      onchange={(picturesFrom, join) => change(list, thing, { picturesFrom }, join)}
+                      {onsettle}
+                    />{/if}
                   <button class="link" onclick={() => copy(list, thing)}>Copy</button>
                   <button class="link" onclick={() => remove(list, thing)}>Delete</button>
                 </p>

@@ -13,14 +13,25 @@
   import { takeDropped } from '$lib/files/takers.svelte';
 
   /** The kit's parts: mass, size, where their weight lies; typed, copied, taken in and out as files. */
-  let { kit, shootName, onchange, onsettle }: { kit: Kit; shootName: string; onchange: (kit: Kit, join: string | null) => boolean; onsettle: () => void } = $props();
+  let {
+    kit,
+    shootName,
+    onchange,
+    onsettle,
+  }: { kit: Kit; shootName: string; onchange: (kit: Kit, join: string | null) => boolean; onsettle: () => void } =
+    $props();
 
   let problem: string | null = $state(null);
   let open: string | null = $state(null);
 
-  const put = (part: Part, join: string | null = null) => onchange({ ...kit, parts: kit.parts.map((row) => (row.id === part.id ? part : row)) }, join);
-  const used = (id: string) => kit.builds.filter((build) => build.parts.some(({ partId }) => partId === id)).map(({ name }) => name);
-  const things = $derived([{ value: '', name: 'nothing of the kit' }, ...[...kit.cameras, ...kit.lenses, ...kit.filters].map(({ id, name }) => ({ value: id, name }))]);
+  const put = (part: Part, join: string | null = null) =>
+    onchange({ ...kit, parts: kit.parts.map((row) => (row.id === part.id ? part : row)) }, join);
+  const used = (id: string) =>
+    kit.builds.filter((build) => build.parts.some(({ partId }) => partId === id)).map(({ name }) => name);
+  const things = $derived([
+    { value: '', name: 'nothing of the kit' },
+    ...[...kit.cameras, ...kit.lenses, ...kit.filters].map(({ id, name }) => ({ value: id, name })),
+  ]);
   const KIND_NAMES: Record<PartKind, string> = { camera: 'a camera', lens: 'a lens', filter: 'a filter', battery: 'a battery', plate: 'a plate', monitor: 'a monitor', microphone: 'a microphone', head: 'a head', weight: 'a weight', bag: 'a bag', other: 'something else' }; // prettier-ignore
 
   function add(from?: Part) {
@@ -69,14 +80,25 @@
         onchange={take}
       /></label
     >
-    <button class="link" onclick={() => download(`${fileName(shootName)}-parts.csv`, 'text/csv', writePartsCsv(kit.parts))}>As CSV</button>
-    <button class="link" onclick={() => download(`${fileName(shootName)}-parts.json`, 'application/json', writePartsJson(kit.parts))}>As JSON</button>
+    <button
+      class="link"
+      onclick={() => download(`${fileName(shootName)}-parts.csv`, 'text/csv', writePartsCsv(kit.parts))}>As CSV</button
+    >
+    <button
+      class="link"
+      onclick={() => download(`${fileName(shootName)}-parts.json`, 'application/json', writePartsJson(kit.parts))}
+      >As JSON</button
+    >
   </div>
   <ul class="parts">
     {#each kit.parts as part (part.id)}
       <li>
         <p class="flex items-baseline gap-2">
-          <button class="link flex-1 text-left" aria-expanded={open === part.id} onclick={() => (open = open === part.id ? null : part.id)}><b>{part.name}</b></button>
+          <button
+            class="link flex-1 text-left"
+            aria-expanded={open === part.id}
+            onclick={() => (open = open === part.id ? null : part.id)}><b>{part.name}</b></button
+          >
           <NumberField
             label="Mass of {part.name}"
             value={part.massG}
@@ -90,14 +112,24 @@
         </p>
         {#if open === part.id}
           <p class="said">
-            <TextField label="Name of {part.name}" most={80} value={part.name} onchange={(name) => put({ ...part, name })} />,
+            <TextField
+              label="Name of {part.name}"
+              most={80}
+              value={part.name}
+              onchange={(name) => put({ ...part, name })}
+            />,
             <Choice
               label="Kind of {part.name}"
               value={part.kind}
               items={PART_KINDS.map((value) => ({ value, name: KIND_NAMES[value] }))}
               onchange={(kind) => put({ ...part, kind: kind as PartKind })}
             />, being
-            <Choice label="{part.name} is" value={part.of ?? ''} items={things} onchange={(of) => put({ ...part, of: of === '' ? null : of })} />.
+            <Choice
+              label="{part.name} is"
+              value={part.of ?? ''}
+              items={things}
+              onchange={(of) => put({ ...part, of: of === '' ? null : of })}
+            />.
             {#each [{ key: 'lengthMm', said: 'long' }, { key: 'widthMm', said: 'wide' }, { key: 'heightMm', said: 'high' }] as const as { key, said } (key)}<NumberField
                 label="{part.name} {said}"
                 value={part[key]}
@@ -132,7 +164,8 @@
                 onchange={(zoomShiftMm) => put({ ...part, zoomShiftMm }, `part.zoom.${part.id}`)}
                 {onsettle}
               /> forward{/if}.
-            <button class="link" onclick={() => add(part)}>Copy</button> <button class="link" onclick={() => remove(part)}>Delete</button>
+            <button class="link" onclick={() => add(part)}>Copy</button>
+            <button class="link" onclick={() => remove(part)}>Delete</button>
           </p>
         {/if}
       </li>

@@ -8,10 +8,16 @@
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** What is on a build, and where each part sits. */
-  let { build, kit, onchange, onsettle }: { build: Build; kit: Kit; onchange: (build: Build, join: string | null) => void; onsettle: () => void } = $props();
+  let {
+    build,
+    kit,
+    onchange,
+    onsettle,
+  }: { build: Build; kit: Kit; onchange: (build: Build, join: string | null) => void; onsettle: () => void } = $props();
 
   const partOf = (id: string) => kit.parts.find((part) => part.id === id);
-  const put = (i: number, placed: Placed, join: string | null) => onchange({ ...build, parts: build.parts.map((row, k) => (k === i ? placed : row)) }, join);
+  const put = (i: number, placed: Placed, join: string | null) =>
+    onchange({ ...build, parts: build.parts.map((row, k) => (k === i ? placed : row)) }, join);
   const OFFSETS = [
     { key: 'foreMm', said: 'forward' },
     { key: 'sideMm', said: 'right' },
@@ -31,8 +37,11 @@
         <div class="flex items-baseline gap-2">
           <b class="flex-1">{part?.name ?? placed.partId}</b>
           <span class="text-soft">{sayMass((part?.massG ?? 0) / 1000, preferences.units)}</span>
-          <button class="away" aria-label="Take {part?.name} off" title="Take it off" onclick={() => onchange({ ...build, parts: build.parts.filter((_, k) => k !== i) }, null)}
-            >×</button
+          <button
+            class="away"
+            aria-label="Take {part?.name} off"
+            title="Take it off"
+            onclick={() => onchange({ ...build, parts: build.parts.filter((_, k) => k !== i) }, null)}>×</button
           >
         </div>
         <p class="text-sm">
@@ -63,7 +72,10 @@
     Put on <Choice
       label="Put a part on"
       value=""
-      items={[{ value: '', name: 'a part of the kit…' }, ...kit.parts.map((part) => ({ value: part.id, name: part.name }))]}
+      items={[
+        { value: '', name: 'a part of the kit…' },
+        ...kit.parts.map((part) => ({ value: part.id, name: part.name })),
+      ]}
       onchange={(partId) => {
         const part = partOf(partId);
         if (part) onchange({ ...build, parts: [...build.parts, placeFor(build, kit, part)] }, null);

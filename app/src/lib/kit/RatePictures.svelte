@@ -68,4 +68,6 @@
       )}>×</button
   >.
 {/each}
-{#if rows.length < MOST}<button class="link" onclick={add}>{rows.length === 0 ? 'It writes smaller pictures at high rates' : 'and another'}</button>{/if}
+{#if rows.length < MOST}<button class="link" onclick={add}
+    >{rows.length === 0 ? 'It writes smaller pictures at high rates' : 'and another'}</button
+  >{/if}

@@ -42,7 +42,12 @@
     shape.heightMm / at.perPx > 17 &&
     !view.shapes
       .slice(i + 1)
-      .some((over) => over.form === 'box' && Math.abs(over.xMm - shape.xMm) < (over.widthMm + shape.widthMm * 0.6) / 2 && Math.abs(over.yMm - shape.yMm) < over.heightMm / 2);
+      .some(
+        (over) =>
+          over.form === 'box' &&
+          Math.abs(over.xMm - shape.xMm) < (over.widthMm + shape.widthMm * 0.6) / 2 &&
+          Math.abs(over.yMm - shape.yMm) < over.heightMm / 2,
+      );
 
   function place(event: PointerEvent): [number, number] {
     const box = svg?.getBoundingClientRect();
@@ -67,7 +72,10 @@
     if (!to) return;
     event.preventDefault();
     event.stopPropagation();
-    onchange(draggedTo(build, view.name, handle, [shape.xMm, shape.yMm], [shape.xMm + to[0], shape.yMm + to[1]]), `kit.keys.${view.name}.${JSON.stringify(handle)}`);
+    onchange(
+      draggedTo(build, view.name, handle, [shape.xMm, shape.yMm], [shape.xMm + to[0], shape.yMm + to[1]]),
+      `kit.keys.${view.name}.${JSON.stringify(handle)}`,
+    );
   }
 
   /** What can be taken hold of answers to pointer and keys. */
@@ -93,7 +101,12 @@
     <g transform="rotate({swayDeg} {px(0)} {py(0)})">
       {#each view.shapes as shape, i (i)}
         {#if shape.form === 'box'}
-          <g class="box {shape.ink}" class:held={shape.handle !== null} {...grip(shape)} transform="rotate({-shape.turnDeg} {px(shape.xMm)} {py(shape.yMm)})">
+          <g
+            class="box {shape.ink}"
+            class:held={shape.handle !== null}
+            {...grip(shape)}
+            transform="rotate({-shape.turnDeg} {px(shape.xMm)} {py(shape.yMm)})"
+          >
             <title>{shape.name}</title>
             {#if shape.handle}<rect
                 class="reach"
@@ -113,20 +126,30 @@
                 x={px(shape.xMm)}
                 y={py(shape.yMm) + 4}
                 text-anchor="middle"
-                textLength={shape.name.length * 6.2 > shape.widthMm / at.perPx - 8 ? shape.widthMm / at.perPx - 8 : undefined}
+                textLength={shape.name.length * 6.2 > shape.widthMm / at.perPx - 8
+                  ? shape.widthMm / at.perPx - 8
+                  : undefined}
                 lengthAdjust="spacingAndGlyphs">{shape.name}</text
               >{/if}
           </g>
         {:else if shape.form === 'line'}
-          <polyline class={shape.ink} points={[...shape.points, ...(shape.closed ? [shape.points[0]] : [])].map(([x, y]) => `${px(x)},${py(y)}`).join(' ')}
-            ><title>{shape.name}</title></polyline
+          <polyline
+            class={shape.ink}
+            points={[...shape.points, ...(shape.closed ? [shape.points[0]] : [])]
+              .map(([x, y]) => `${px(x)},${py(y)}`)
+              .join(' ')}><title>{shape.name}</title></polyline
           >
         {:else}
           <g class={shape.ink} class:held={shape.handle !== null} {...grip(shape)}>
             <title>{shape.name}</title>
             {#if shape.ink === 'centre'}
               <circle cx={px(shape.xMm)} cy={py(shape.yMm)} r="7" class="ring" />
-              <path d="M{px(shape.xMm)} {py(shape.yMm) - 11}V{py(shape.yMm) + 11}M{px(shape.xMm) - 11} {py(shape.yMm)}H{px(shape.xMm) + 11}" class="ring" />
+              <path
+                d="M{px(shape.xMm)} {py(shape.yMm) - 11}V{py(shape.yMm) + 11}M{px(shape.xMm) - 11} {py(shape.yMm)}H{px(
+                  shape.xMm,
+                ) + 11}"
+                class="ring"
+              />
             {:else}
               <circle cx={px(shape.xMm)} cy={py(shape.yMm)} r={shape.ink === 'handle' ? 9 : 6} />
               {#if shape.handle}<circle cx={px(shape.xMm)} cy={py(shape.yMm)} r="18" class="reach" />{/if}

@@ -9,7 +9,12 @@
   import { preferences } from '$lib/store/preferences.svelte';
 
   /** Beside the real sled: say what was seen, get the next single adjustment. */
-  let { build, sled, kit, onchange }: { build: Build; sled: Sled; kit: Kit; onchange: (build: Build, join: string | null) => void } = $props();
+  let {
+    build,
+    sled,
+    kit,
+    onchange,
+  }: { build: Build; sled: Sled; kit: Kit; onchange: (build: Build, join: string | null) => void } = $props();
 
   let fore = $state(0);
   let side = $state(0);
@@ -18,7 +23,8 @@
 
   const placed = $derived(partLumps(build, kit.parts, kit.lenses));
   const advice = $derived(coach(sled, placed, sled.log, preferences.units));
-  const set = (next: Partial<Sled>, join: string | null = null) => onchange({ ...build, support: { ...sled, ...next } }, join);
+  const set = (next: Partial<Sled>, join: string | null = null) =>
+    onchange({ ...build, support: { ...sled, ...next } }, join);
 
   /** Words stand for degrees: choosing one writes the middle of what it means. */
   const leans = (ahead: string, behind: string) => [
@@ -41,7 +47,14 @@
   }
 
   function look() {
-    const round: SledRound = { stageForeMm: sled.stageForeMm, stageSideMm: sled.stageSideMm, gimbalMm: sled.gimbalMm, leanForeDeg: fore, leanSideDeg: side, dropS };
+    const round: SledRound = {
+      stageForeMm: sled.stageForeMm,
+      stageSideMm: sled.stageSideMm,
+      gimbalMm: sled.gimbalMm,
+      leanForeDeg: fore,
+      leanSideDeg: side,
+      dropS,
+    };
     set({ log: [...sled.log, round].slice(-100) });
     dropS = null;
   }
@@ -62,17 +75,47 @@
     <p class="advice" aria-live="polite">{advice.said}</p>
     <button class="big" onclick={done}>Done, look again</button>
   {:else}
-    <p class="said" aria-live="polite">{sled.log.length === 0 || !advice.next ? advice.said : 'Set. What does it do now?'}</p>
+    <p class="said" aria-live="polite">
+      {sled.log.length === 0 || !advice.next ? advice.said : 'Set. What does it do now?'}
+    </p>
   {/if}
   {#if !waiting}
     <p class="said">
-      It rests <Choice label="Leans forward or back" value={nearest(fore)} items={leans('forward', 'back')} onchange={(value) => (fore = Number(value))} />
-      (<NumberField label="Lean forward, degrees" value={fore} unit="tenth" min={-180} max={180} step={0.5} onchange={(value) => (fore = value)} />) and
-      <Choice label="Leans right or left" value={nearest(side)} items={leans('to the right', 'to the left')} onchange={(value) => (side = Number(value))} />
-      (<NumberField label="Lean to the right, degrees" value={side} unit="tenth" min={-180} max={180} step={0.5} onchange={(value) => (side = value)} />).
+      It rests <Choice
+        label="Leans forward or back"
+        value={nearest(fore)}
+        items={leans('forward', 'back')}
+        onchange={(value) => (fore = Number(value))}
+      />
+      (<NumberField
+        label="Lean forward, degrees"
+        value={fore}
+        unit="tenth"
+        min={-180}
+        max={180}
+        step={0.5}
+        onchange={(value) => (fore = value)}
+      />) and
+      <Choice
+        label="Leans right or left"
+        value={nearest(side)}
+        items={leans('to the right', 'to the left')}
+        onchange={(value) => (side = Number(value))}
+      />
+      (<NumberField
+        label="Lean to the right, degrees"
+        value={side}
+        unit="tenth"
+        min={-180}
+        max={180}
+        step={0.5}
+        onchange={(value) => (side = value)}
+      />).
     </p>
     <p class="said">
-      {#if dropS === null}Drop from level: {startedMs === null ? 'tap as you let go, and again when it hangs upright.' : 'tap when it hangs upright.'}{:else}The drop took <NumberField
+      {#if dropS === null}Drop from level: {startedMs === null
+          ? 'tap as you let go, and again when it hangs upright.'
+          : 'tap when it hangs upright.'}{:else}The drop took <NumberField
           label="Drop took"
           value={dropS}
           unit="s"
@@ -83,27 +126,32 @@
         />.{/if}
     </p>
     <div class="flex flex-wrap gap-2">
-      <button class="big quiet" onclick={tap}>{startedMs === null ? (dropS === null ? 'Let go' : 'Time it again') : 'Upright'}</button>
+      <button class="big quiet" onclick={tap}
+        >{startedMs === null ? (dropS === null ? 'Let go' : 'Time it again') : 'Upright'}</button
+      >
       <button class="big" onclick={look}>What now?</button>
     </div>
   {/if}
   {#if sled.log.length > 0}
     <p class="pt-2 text-sm text-soft">
       Learnt from {sled.log.length}
-      {sled.log.length === 1 ? 'look' : 'looks'}: the weight lies {spread(advice.hidden.foreMm, advice.hidden.foreSdMm)} forward, {spread(
-        advice.hidden.sideMm,
-        advice.hidden.sideSdMm,
-      )} to the right and {spread(advice.hidden.downMm, advice.hidden.downSdMm)} lower than its parts say.
+      {sled.log.length === 1 ? 'look' : 'looks'}: the weight lies {spread(advice.hidden.foreMm, advice.hidden.foreSdMm)} forward,
+      {spread(advice.hidden.sideMm, advice.hidden.sideSdMm)} to the right and {spread(
+        advice.hidden.downMm,
+        advice.hidden.downSdMm,
+      )} lower than its parts say.
     </p>
     <details class="text-sm">
       <summary>The log</summary>
       <ol class="list-decimal pl-6">
         {#each sled.log as round, i (i)}
           <li>
-            stage {sayMm(round.stageForeMm, preferences.units)} / {sayMm(round.stageSideMm, preferences.units)}, pivot {sayMm(round.gimbalMm, preferences.units)}: leaned {trim(
-              round.leanForeDeg ?? 0,
-              1,
-            )}° / {trim(round.leanSideDeg ?? 0, 1)}°{round.dropS === null ? '' : `, dropped in ${trim(round.dropS, 2)} s`}
+            stage {sayMm(round.stageForeMm, preferences.units)} / {sayMm(round.stageSideMm, preferences.units)}, pivot {sayMm(
+              round.gimbalMm,
+              preferences.units,
+            )}: leaned {trim(round.leanForeDeg ?? 0, 1)}° / {trim(round.leanSideDeg ?? 0, 1)}°{round.dropS === null
+              ? ''
+              : `, dropped in ${trim(round.dropS, 2)} s`}
           </li>
         {/each}
       </ol>

@@ -5,7 +5,11 @@
   import { fieldOf, rangeIn, SUPPORT_WORDS, withField } from './support-words';
 
   /** The rig of a build in sentences whose numbers can be typed. */
-  let { support, onchange, onsettle }: { support: Support; onchange: (support: Support, join: string | null) => void; onsettle: () => void } = $props();
+  let {
+    support,
+    onchange,
+    onsettle,
+  }: { support: Support; onchange: (support: Support, join: string | null) => void; onsettle: () => void } = $props();
 
   /** Words begin with a space unless a sign does. */
   const spaced = (words: string) => `${/^[,.;]/.test(words) ? '' : ' '}${words} `;
@@ -13,7 +17,9 @@
 
 {#each SUPPORT_WORDS[support.kind] as sentence, i (i)}
   <p class="said">
-    {#each sentence as token, k (k)}{#if typeof token === 'string'}{spaced(token)}{:else if 'number' in token}<NumberField
+    {#each sentence as token, k (k)}{#if typeof token === 'string'}{spaced(
+          token,
+        )}{:else if 'number' in token}<NumberField
           label={token.label}
           value={Number(fieldOf(support, token.number))}
           unit={token.unit}

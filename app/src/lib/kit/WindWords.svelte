@@ -14,12 +14,26 @@
 </script>
 
 <p class="said">
-  Wind forecast for <input class="typed-word" type="date" aria-label="Day of the forecast" bind:value={day} onchange={() => (answer = null)} />
-  at <Choice label="Hour" value={hour} items={Array.from({ length: 24 }, (_, i) => ({ value: String(i), name: `${i}:00` }))} onchange={(value) => (hour = value)} />:
-  {#if row}<b>{sayWind(row.windMps)}, gusts {sayWind(row.gustMps)}</b>. <button class="link" onclick={() => onwind(row.gustMps)}>Reckon with the gusts</button>{:else}<button
+  Wind forecast for <input
+    class="typed-word"
+    type="date"
+    aria-label="Day of the forecast"
+    bind:value={day}
+    onchange={() => (answer = null)}
+  />
+  at <Choice
+    label="Hour"
+    value={hour}
+    items={Array.from({ length: 24 }, (_, i) => ({ value: String(i), name: `${i}:00` }))}
+    onchange={(value) => (hour = value)}
+  />:
+  {#if row}<b>{sayWind(row.windMps)}, gusts {sayWind(row.gustMps)}</b>.
+    <button class="link" onclick={() => onwind(row.gustMps)}>Reckon with the gusts</button>{:else}<button
       class="link"
       onclick={async () => (answer = await windOf(place, day))}>ask for it</button
     >{/if}
 </p>
 {#if typeof answer === 'string'}<p role="alert" class="text-sm text-near">{answer}</p>
-{:else if answer}<p class="text-sm text-soft">{answer.forecast.source}{answer.kept ? ' There is no network: this is the copy kept here.' : ''}</p>{/if}
+{:else if answer}<p class="text-sm text-soft">
+    {answer.forecast.source}{answer.kept ? ' There is no network: this is the copy kept here.' : ''}
+  </p>{/if}

@@ -9,10 +9,14 @@ describe('wind from the forecast', () => {
   const kept = new Map<string, string>();
   beforeEach(() => {
     kept.clear();
-    vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, text: string) => kept.set(key, text) });
+    vi.stubGlobal('localStorage', {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, text: string) => kept.set(key, text),
+    });
   });
   afterEach(() => vi.unstubAllGlobals());
-  const answers = (body: unknown, status = 200) => vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify(body), { status })));
+  const answers = (body: unknown, status = 200) =>
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify(body), { status })));
   const isAway = () => vi.stubGlobal('fetch', () => Promise.reject(new Error('no network')));
 
   it('comes from the service, and from the copy kept here when there is no network', async () => {

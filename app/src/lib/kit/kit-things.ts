@@ -18,7 +18,14 @@ interface Field {
   max: number;
   step: number;
 }
-const field = (key: string, said: string, unit: Unit, min: number, max: number, step: number): Field => ({ key, said, unit, min, max, step });
+const field = (key: string, said: string, unit: Unit, min: number, max: number, step: number): Field => ({
+  key,
+  said,
+  unit,
+  min,
+  max,
+  step,
+});
 
 /** What is typed of each thing of the kit that shots name. A rig's further figures are on the Move screen, where its moves are. */
 export const THINGS: Record<ThingList, { title: string; one: string; schema: z.ZodType; fields: Field[] }> = {
@@ -40,19 +47,26 @@ export const THINGS: Record<ThingList, { title: string; one: string; schema: z.Z
 /** The thing with another number or name; a sentence when it is then out of order, and nothing is changed. */
 export function changedThing(list: ThingList, thing: Thing, change: Record<string, unknown>): Thing | string {
   // Pixels are whole.
-  const whole = Object.fromEntries(Object.entries(change).map(([key, value]) => [key, key.endsWith('Px') ? Math.round(Number(value)) : value]));
+  const whole = Object.fromEntries(
+    Object.entries(change).map(([key, value]) => [key, key.endsWith('Px') ? Math.round(Number(value)) : value]),
+  );
   const next = { ...thing, ...whole };
   const checked = THINGS[list].schema.safeParse(next);
   return checked.success ? next : `${thing.name}: ${problemsOf(checked.error, next)[0].sentence}`;
 }
 
 /** The kit with one of its lists replaced. */
-export const withThings = (kit: Kit, list: ThingList, things: readonly Thing[]): Kit => ({ ...kit, [list]: things }) as Kit;
+export const withThings = (kit: Kit, list: ThingList, things: readonly Thing[]): Kit =>
+  ({ ...kit, [list]: things }) as Kit;
 
 /** What names a thing, so that it cannot go: shots by name, either way of them, and builds and parts. */
 export function namedBy(shoot: Shoot, list: ThingList, id: string): string[] {
   const key = { cameras: 'cameraId', lenses: 'lensId', rigs: 'rigId', filters: null }[list];
-  const shots = shoot.shots.filter((shot) => [shot, shot.other].some((plan) => plan !== null && (key === null ? plan.filterIds.includes(id) : plan[key as 'rigId'] === id)));
+  const shots = shoot.shots.filter((shot) =>
+    [shot, shot.other].some(
+      (plan) => plan !== null && (key === null ? plan.filterIds.includes(id) : plan[key as 'rigId'] === id),
+    ),
+  );
   const parts = shoot.kit.parts.filter(({ of }) => of === id);
   const builds = list === 'rigs' ? shoot.kit.builds.filter(({ rigId }) => rigId === id) : [];
   return [...shots, ...builds, ...parts].map(({ name }) => `“${name}”`);

@@ -18,17 +18,26 @@ const built = (id: string) => {
 };
 
 describe('sentences about rigs', () => {
-  it.each(DEFAULT_BUILDS.map((build) => [build.name, build] as const))('%s: every number and choice is one of its own, and its ends are accepted', (_, { support }) => {
-    const named = SUPPORT_WORDS[support.kind].flat().flatMap((token) => (typeof token === 'string' ? [] : ['number' in token ? token.number : token.choice]));
-    for (const field of named) expect(Object.keys(support)).toContain(field);
-    const meant = Object.keys(support).filter((key) => key !== 'kind' && key !== 'log');
-    expect([...named].sort()).toEqual(meant.sort());
-    for (const token of SUPPORT_WORDS[support.kind].flat()) {
-      if (typeof token === 'string' || ('number' in token && /^post/.test(token.number))) continue;
-      const ends = 'number' in token ? [token.min, token.max] : token.names.map(({ value }) => value);
-      for (const end of ends) expect(SupportSchema.safeParse(withField(support, 'number' in token ? token.number : token.choice, end)).success, JSON.stringify(token)).toBe(true);
-    }
-  });
+  it.each(DEFAULT_BUILDS.map((build) => [build.name, build] as const))(
+    '%s: every number and choice is one of its own, and its ends are accepted',
+    (_, { support }) => {
+      const named = SUPPORT_WORDS[support.kind]
+        .flat()
+        .flatMap((token) => (typeof token === 'string' ? [] : ['number' in token ? token.number : token.choice]));
+      for (const field of named) expect(Object.keys(support)).toContain(field);
+      const meant = Object.keys(support).filter((key) => key !== 'kind' && key !== 'log');
+      expect([...named].sort()).toEqual(meant.sort());
+      for (const token of SUPPORT_WORDS[support.kind].flat()) {
+        if (typeof token === 'string' || ('number' in token && /^post/.test(token.number))) continue;
+        const ends = 'number' in token ? [token.min, token.max] : token.names.map(({ value }) => value);
+        for (const end of ends)
+          expect(
+            SupportSchema.safeParse(withField(support, 'number' in token ? token.number : token.choice, end)).success,
+            JSON.stringify(token),
+          ).toBe(true);
+      }
+    },
+  );
   it('yes and no become truth, and back', () => {
     const rope = built('rope').support;
     expect(withField(rope, 'secondLine', 'false')).toMatchObject({ secondLine: false });
@@ -68,14 +77,22 @@ describe('edits of the kit', () => {
     for (const id of ['gimbal-35', 'jib']) {
       const set = setAsTold(built(id), DEFAULT_KIT, 'metric');
       if (!set) throw new Error(id);
-      const said = balanceOf(set, DEFAULT_KIT, 'metric').facts.filter(({ said: words }) => words === 'stays where it is left');
+      const said = balanceOf(set, DEFAULT_KIT, 'metric').facts.filter(
+        ({ said: words }) => words === 'stays where it is left',
+      );
       expect(said).toHaveLength(id === 'jib' ? 1 : 4);
     }
     expect(setAsTold(built('rope'), DEFAULT_KIT, 'metric')).toBeNull();
     expect(setAsTold({ ...built('sled-35'), parts: [] }, DEFAULT_KIT, 'metric')).toBeNull();
   });
   it('the made-up kit comes to an older kit without naming what is not there', () => {
-    const old = { ...DEFAULT_KIT, lenses: DEFAULT_KIT.lenses.slice(0, 1), rigs: DEFAULT_KIT.rigs.filter(({ id }) => id === 'rig-gimbal'), parts: [], builds: [] };
+    const old = {
+      ...DEFAULT_KIT,
+      lenses: DEFAULT_KIT.lenses.slice(0, 1),
+      rigs: DEFAULT_KIT.rigs.filter(({ id }) => id === 'rig-gimbal'),
+      parts: [],
+      builds: [],
+    };
     const kit = withMadeUpKit(old, DEFAULT_PARTS, DEFAULT_BUILDS);
     expect(kit.builds.every(({ rigId }) => rigId === 'rig-gimbal')).toBe(true);
     expect(kit.builds.length).toBeGreaterThan(2);
@@ -83,7 +100,9 @@ describe('edits of the kit', () => {
   });
   it('parts as JSON come back, and a wrong one is named', () => {
     expect(readPartsJson(JSON.stringify({ parts: DEFAULT_PARTS }))).toEqual(DEFAULT_PARTS);
-    expect(() => readPartsJson(JSON.stringify({ parts: [{ ...DEFAULT_PARTS[0], massG: -1 }] }))).toThrow('parts[0].massG must be at least 0.1; it is -1.');
+    expect(() => readPartsJson(JSON.stringify({ parts: [{ ...DEFAULT_PARTS[0], massG: -1 }] }))).toThrow(
+      'parts[0].massG must be at least 0.1; it is -1.',
+    );
     expect(() => readPartsJson('{')).toThrow(/not JSON/);
   });
 });
@@ -104,16 +123,26 @@ describe('the drawing', () => {
     const build = built('sled-35');
     const [side, behind] = viewsOf(build, DEFAULT_KIT);
     const moved = draggedTo(build, side.name, { part: 1 }, [0, 0], [12, -5]);
-    expect(moved.parts[1]).toMatchObject({ foreMm: build.parts[1].foreMm + 12, upMm: build.parts[1].upMm - 5, sideMm: build.parts[1].sideMm });
+    expect(moved.parts[1]).toMatchObject({
+      foreMm: build.parts[1].foreMm + 12,
+      upMm: build.parts[1].upMm - 5,
+      sideMm: build.parts[1].sideMm,
+    });
     expect(draggedTo(build, behind.name, { part: 1 }, [0, 0], [4, 0]).parts[1].sideMm).toBe(build.parts[1].sideMm + 4);
   });
   it('the pivot dragged up is nearer to the plate, no nearer than it goes', () => {
     const build = built('sled-35');
-    expect(draggedTo(build, 'From the side', { field: 'gimbalMm' }, [0, 0], [0, 20]).support).toMatchObject({ gimbalMm: 85 });
-    expect(draggedTo(build, 'From the side', { field: 'gimbalMm' }, [0, 0], [0, 500]).support).toMatchObject({ gimbalMm: 60 });
+    expect(draggedTo(build, 'From the side', { field: 'gimbalMm' }, [0, 0], [0, 20]).support).toMatchObject({
+      gimbalMm: 85,
+    });
+    expect(draggedTo(build, 'From the side', { field: 'gimbalMm' }, [0, 0], [0, 500]).support).toMatchObject({
+      gimbalMm: 60,
+    });
   });
   it('a jib’s end follows the hand', () => {
-    expect(draggedTo(built('jib'), 'From the side', { field: 'angleDeg' }, [1900, 1500], [1000, 2500]).support).toMatchObject({ angleDeg: 45 });
+    expect(
+      draggedTo(built('jib'), 'From the side', { field: 'angleDeg' }, [1900, 1500], [1000, 2500]).support,
+    ).toMatchObject({ angleDeg: 45 });
   });
 });
 
@@ -131,7 +160,9 @@ describe('cameras, lenses, filters and rigs', () => {
       }
   });
   it('are refused with a sentence when out of order', () => {
-    expect(changedThing('lenses', shoot.kit.lenses[1], { focalLengthMaxMm: 12 })).toBe('Fern 24–70: focalLengthMaxMm must not be below focalLengthMinMm; swap the two.');
+    expect(changedThing('lenses', shoot.kit.lenses[1], { focalLengthMaxMm: 12 })).toBe(
+      'Fern 24–70: focalLengthMaxMm must not be below focalLengthMinMm; swap the two.',
+    );
     expect(changedThing('cameras', shoot.kit.cameras[0], { name: 'Other' })).toMatchObject({ name: 'Other' });
   });
   it('are kept while a shot, a build or a part names them', () => {

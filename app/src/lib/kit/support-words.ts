@@ -6,15 +6,25 @@ import type { Unit } from '$lib/parts/quantities';
 
 /** A piece of a sentence about a rig: words, a number that can be typed, or a choice. Ranges are those of the model, or narrower where a rig sets them. */
 export type Token =
-  string | { number: string; label: string; unit: Unit; min: number; max: number; step: number } | { choice: string; label: string; names: { value: string; name: string }[] };
+  | string
+  | { number: string; label: string; unit: Unit; min: number; max: number; step: number }
+  | { choice: string; label: string; names: { value: string; name: string }[] };
 
-const number = (field: string, label: string, unit: Unit, min: number, max: number, step: number): Token => ({ number: field, label, unit, min, max, step });
+const number = (field: string, label: string, unit: Unit, min: number, max: number, step: number): Token => ({
+  number: field,
+  label,
+  unit,
+  min,
+  max,
+  step,
+});
 const choice = (field: string, label: string, names: Record<string, string>): Token => ({
   choice: field,
   label,
   names: Object.entries(names).map(([value, name]) => ({ value, name })),
 });
-const mm = (field: string, label: string, min: number, max: number, step = 1) => number(field, label, 'size', min, max, step);
+const mm = (field: string, label: string, min: number, max: number, step = 1) =>
+  number(field, label, 'size', min, max, step);
 const g = (field: string, label: string, max: number, min = 1) => number(field, label, 'g', min, max, 50);
 const WIND = number('windMps', 'Wind', 'mps', 0, 40, 0.5);
 
@@ -68,7 +78,10 @@ export const fieldOf = (support: Support, field: string): string | number => {
 };
 
 /** From where to where a number of a support goes as the rest of it is set: its field's own range, or less. What is kept now is always inside. */
-export function rangeIn(support: Support, { number: key, min, max }: Extract<Token, { number: string }>): { min: number; max: number } {
+export function rangeIn(
+  support: Support,
+  { number: key, min, max }: Extract<Token, { number: string }>,
+): { min: number; max: number } {
   const own = (): [number, number] => {
     if (support.kind !== 'sled') return [min, max];
     const { postMm, postMinMm, postMaxMm, gimbalMinMm, stageTravelMm } = support;

@@ -5,7 +5,10 @@ const RANK: Record<Grade, number> = { cannot: 0, tight: 1, fits: 2 };
 
 /** The worst grade of what is held against anything; null where nothing is. */
 export const worstOf = (balance: Balance): Grade | null =>
-  balance.facts.reduce<Grade | null>((worst, { grade }) => (grade && (worst === null || RANK[grade] < RANK[worst]) ? grade : worst), null);
+  balance.facts.reduce<Grade | null>(
+    (worst, { grade }) => (grade && (worst === null || RANK[grade] < RANK[worst]) ? grade : worst),
+    null,
+  );
 
 /** One sentence on a build: the first thing that cannot be, else what is tight, else that nothing is in its way. Forces on a rope are for a rigger: no verdict. */
 export function verdictOf(balance: Balance): string {

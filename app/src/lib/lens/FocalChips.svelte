@@ -40,10 +40,10 @@
             null,
           )}>×</button
       >{/if}</span
-  >{/each}{#if focals.length < MOST_FOCALS}<button class="link" onclick={() => onchange(tidy([...focals, next()]), null)}>and another</button>{/if}{#if !usual}<button
+  >{/each}{#if focals.length < MOST_FOCALS}<button
     class="link"
-    onclick={() => onchange(null, null)}>the usual ones</button
-  >{/if}
+    onclick={() => onchange(tidy([...focals, next()]), null)}>and another</button
+  >{/if}{#if !usual}<button class="link" onclick={() => onchange(null, null)}>the usual ones</button>{/if}
 
 <style>
   .chip {

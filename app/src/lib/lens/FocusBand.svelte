@@ -38,7 +38,8 @@
   const plan = $derived(focusPlan(shoot, shot));
   const length = (m: number) => sayLength(m, preferences.units);
   const durationS = $derived(plan.screenS[plan.screenS.length - 1] || 1);
-  const finite = (column: Float64Array) => column.reduce((most, value) => (Number.isFinite(value) && value > most ? value : most), 0);
+  const finite = (column: Float64Array) =>
+    column.reduce((most, value) => (Number.isFinite(value) && value > most ? value : most), 0);
   const farthest = $derived(Math.max(finite(plan.focusM), finite(plan.subjectM)) * 1.6);
   const x = $derived(scaleLinear([0, durationS], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
   const y = $derived(scaleLinear([0, farthest || 1], [HEIGHT - BOTTOM, TOP]));
@@ -59,9 +60,17 @@
 
   const diagonalShare = $derived(Math.hypot(samples.frameWidthMm, samples.frameHeightMm) / 1500 / samples.frameWidthMm);
   const alike = (a: number, b: number) => Math.abs(a / b - 1) < 1e-4;
-  const confusion = $derived(alike(setup.limits.confusionShare, LIMITS.confusionShare.value) ? 'table' : alike(setup.limits.confusionShare, diagonalShare) ? 'diagonal' : 'own');
+  const confusion = $derived(
+    alike(setup.limits.confusionShare, LIMITS.confusionShare.value)
+      ? 'table'
+      : alike(setup.limits.confusionShare, diagonalShare)
+        ? 'diagonal'
+        : 'own',
+  );
   function setConfusion(share: number | null) {
-    const others: OwnLimits = Object.fromEntries(Object.entries(shoot.limits).filter(([name]) => name !== 'confusionShare'));
+    const others: OwnLimits = Object.fromEntries(
+      Object.entries(shoot.limits).filter(([name]) => name !== 'confusionShare'),
+    );
     onlimits(share === null ? others : { ...others, confusionShare: share });
   }
 
@@ -70,7 +79,13 @@
 
   /** Out of focus at first, sharp before the move is half over. */
   function startSoft() {
-    const softM = softFocusM(samples.focalLengthMm[0] / samples.crop[0], shot.fNumber, plan.confusionMm, samples.subjectDistanceM[0], closestM);
+    const softM = softFocusM(
+      samples.focalLengthMm[0] / samples.crop[0],
+      shot.fNumber,
+      plan.confusionMm,
+      samples.subjectDistanceM[0],
+      closestM,
+    );
     const overS = Math.min(1.5, Math.round(samples.tS[samples.count - 1] * 4) / 10);
     onchange(
       (row) => ({
@@ -101,13 +116,19 @@
 
 <section aria-label="Focus">
   <h2 class="font-display text-xl">How sharp</h2>
-  <p class="said"><FocusWords {setup} subjectDistanceM={samples.subjectDistanceM[samples.count - 1]} {onchange} {onsettle} /></p>
+  <p class="said">
+    <FocusWords {setup} subjectDistanceM={samples.subjectDistanceM[samples.count - 1]} {onchange} {onsettle} />
+  </p>
   <div class="relative" bind:clientWidth={width}>
     <svg
       {width}
       height={HEIGHT}
       role="img"
-      aria-label="Sharp distances over the shot: at the start from {length(plan.nearM[0])} to {Number.isFinite(plan.farM[0]) ? length(plan.farM[0]) : 'the horizon'}"
+      aria-label="Sharp distances over the shot: at the start from {length(plan.nearM[0])} to {Number.isFinite(
+        plan.farM[0],
+      )
+        ? length(plan.farM[0])
+        : 'the horizon'}"
     >
       {#each y.ticks(4) as tick (tick)}
         <line class="grid" x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} />
@@ -117,16 +138,24 @@
       <path class="band" d={band} />
       <path class="focus" d={curve(plan.focusM)} />
       <path class="subject" d={curve(plan.subjectM)} />
-      {#each plan.marks as mark, i (i)}<circle cx={x(mark.atS)} cy={y(Math.min(farthest, mark.distanceM))} r="4.5" />{/each}
+      {#each plan.marks as mark, i (i)}<circle
+          cx={x(mark.atS)}
+          cy={y(Math.min(farthest, mark.distanceM))}
+          r="4.5"
+        />{/each}
     </svg>
-    <div class="head own-layer" style="height: {HEIGHT - BOTTOM - TOP}px; transform: translate({x(plan.screenS[row])}px, {TOP}px)"></div>
+    <div
+      class="head own-layer"
+      style="height: {HEIGHT - BOTTOM - TOP}px; transform: translate({x(plan.screenS[row])}px, {TOP}px)"
+    ></div>
   </div>
   <p class="fact">
     <b class="band-word">Shaded</b> is sharp: now
-    {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. At {plan.band.atS.toFixed(1)} s, where it is least, {setup.subject
-      ?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(
-      plan.hyperfocalM,
-    )} on (hyperfocal, at the moment that asks most) everything behind is sharp. What blurs by up to
+    {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. At {plan.band.atS.toFixed(
+      1,
+    )} s, where it is least, {setup.subject?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and
+    {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(plan.hyperfocalM)} on (hyperfocal,
+    at the moment that asks most) everything behind is sharp. What blurs by up to
     <Choice
       label="Circle of confusion"
       value={confusion}
@@ -135,7 +164,10 @@
         { value: 'diagonal', name: 'a 1500th of the diagonal' },
         { value: 'own', name: 'a disc of its own' },
       ]}
-      onchange={(value) => setConfusion(value === 'table' ? null : value === 'diagonal' ? diagonalShare : setup.limits.confusionShare * 1.001)}
+      onchange={(value) =>
+        setConfusion(
+          value === 'table' ? null : value === 'diagonal' ? diagonalShare : setup.limits.confusionShare * 1.001,
+        )}
     />,
     <NumberField
       label="Circle of confusion in millimetres"
@@ -149,7 +181,9 @@
   </p>
   {#if one && most - nearest > 0.05}
     <p class="fact">
-      One focus for the whole move: {length(one.focusM)} and {one.fNumber > 64 ? 'no stop is deep enough' : `f/${trim(oneStop, 1)} or deeper`}.
+      One focus for the whole move: {length(one.focusM)} and {one.fNumber > 64
+        ? 'no stop is deep enough'
+        : `f/${trim(oneStop, 1)} or deeper`}.
       {#if one.fNumber <= 64}<button
           class="link"
           onclick={() =>
@@ -175,11 +209,14 @@
     <a class="link font-semibold" href={marksHref}>Print them</a>
   </p>
   <p class="fact flex flex-wrap gap-x-4">
-    {#if setup.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}>Start out of focus</button>{/if}
+    {#if setup.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}
+        >Start out of focus</button
+      >{/if}
     {#if setup.subject && !shot.playback.reversed && shot.then.length === 0 && shot.walks.length === 0}<button
         class="link"
         onclick={inReverse}
-        title="Leave the focus where the shot ends, back away until it is soft, and play it in reverse: it lands sharp every time">Film it backwards instead</button
+        title="Leave the focus where the shot ends, back away until it is soft, and play it in reverse: it lands sharp every time"
+        >Film it backwards instead</button
       >{/if}
   </p>
   <Pullers
@@ -188,7 +225,14 @@
     lens={setup.lens}
     {limitsHref}
     onpuller={(puller) => onchange((row) => ({ ...row, puller }), null)}
-    onring={(ringDeg) => onkit({ ...shoot.kit, lenses: shoot.kit.lenses.map((lens) => (lens.id === setup.lens.id ? { ...lens, ringDeg } : lens)) }, 'ring')}
+    onring={(ringDeg) =>
+      onkit(
+        {
+          ...shoot.kit,
+          lenses: shoot.kit.lenses.map((lens) => (lens.id === setup.lens.id ? { ...lens, ringDeg } : lens)),
+        },
+        'ring',
+      )}
     {onsettle}
   />
 </section>

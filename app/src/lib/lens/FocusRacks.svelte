@@ -15,18 +15,33 @@
 
   const durationS = $derived(shotDurationS(setup.shot));
   const tenth = (s: number) => Math.round(s * 10) / 10;
-  const set = (next: Extract<Focus, { mode: 'racks' }>, join: string | null) => onchange((row) => ({ ...row, focus: next }), join);
-  const setRack = (i: number, edit: Partial<Rack>, join: string | null) => set({ ...focus, racks: focus.racks.map((rack, k) => (k === i ? { ...rack, ...edit } : rack)) }, join);
+  const set = (next: Extract<Focus, { mode: 'racks' }>, join: string | null) =>
+    onchange((row) => ({ ...row, focus: next }), join);
+  const setRack = (i: number, edit: Partial<Rack>, join: string | null) =>
+    set({ ...focus, racks: focus.racks.map((rack, k) => (k === i ? { ...rack, ...edit } : rack)) }, join);
   const endOf = (i: number) => (i < 0 ? 0 : focus.racks[i].atS + focus.racks[i].overS);
   const usualM = $derived(setup.lens.closestFocusM * 3);
 
   function add() {
     const atS = tenth(endOf(focus.racks.length - 1) + 0.5);
     const last = focus.racks[focus.racks.length - 1].to;
-    set({ ...focus, racks: [...focus.racks, { atS, overS: 1, to: last.on === 'subject' ? focus.from : { on: 'subject' } }] }, null);
+    set(
+      {
+        ...focus,
+        racks: [...focus.racks, { atS, overS: 1, to: last.on === 'subject' ? focus.from : { on: 'subject' } }],
+      },
+      null,
+    );
   }
   const without = (i: number) =>
-    onchange((row) => ({ ...row, focus: focus.racks.length === 1 ? { mode: 'follow' } : { ...focus, racks: focus.racks.filter((_, k) => k !== i) } }), null);
+    onchange(
+      (row) => ({
+        ...row,
+        focus:
+          focus.racks.length === 1 ? { mode: 'follow' } : { ...focus, racks: focus.racks.filter((_, k) => k !== i) },
+      }),
+      null,
+    );
 </script>
 
 It starts on <TargetChoice
@@ -48,7 +63,14 @@ It starts on <TargetChoice
     {onsettle}
   />
   it goes to
-  <TargetChoice label="Rack {i + 1} goes to" target={rack.to} {setup} {usualM} onchange={(to, join) => setRack(i, { to }, join)} {onsettle} />
+  <TargetChoice
+    label="Rack {i + 1} goes to"
+    target={rack.to}
+    {setup}
+    {usualM}
+    onchange={(to, join) => setRack(i, { to }, join)}
+    {onsettle}
+  />
   within
   <NumberField
     label="Rack {i + 1} takes"
@@ -60,4 +82,7 @@ It starts on <TargetChoice
     onchange={(overS) => setRack(i, { overS }, `rack.${i}.over`)}
     {onsettle}
   /><button class="away" aria-label="Without rack {i + 1}" onclick={() => without(i)}>×</button
-  >{/each}.{#if focus.racks.length < 12 && endOf(focus.racks.length - 1) < durationS}<button class="link ml-1" onclick={add}>and another</button>{/if}
+  >{/each}.{#if focus.racks.length < 12 && endOf(focus.racks.length - 1) < durationS}<button
+    class="link ml-1"
+    onclick={add}>and another</button
+  >{/if}

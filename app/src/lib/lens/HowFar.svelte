@@ -108,7 +108,8 @@
         2,
       )} times as large as the other.{/if}
     {#if back}
-      {#if back.piece && back.roomM < 0.1}Behind the camera stands {back.piece.name}: there is no way back.{:else}Behind the camera {back.piece
+      {#if back.piece && back.roomM < 0.1}Behind the camera stands {back.piece.name}: there is no way back.{:else}Behind
+        the camera {back.piece
           ? `there are ${length(back.roomM)} before ${back.piece.name} stands in the way`
           : 'is open ground'}: {back.mostM >= stack.toNearerM
           ? 'far enough.'

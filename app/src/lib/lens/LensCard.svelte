@@ -25,29 +25,46 @@
 </script>
 
 <article class:own aria-label="{trim(wantedMm, 1)} mm">
-  <div class="frame" style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}" role="img" aria-label="Picture through {trim(setup.shot.focalLengthMm, 1)} mm">
+  <div
+    class="frame"
+    style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}"
+    role="img"
+    aria-label="Picture through {trim(setup.shot.focalLengthMm, 1)} mm"
+  >
     {#if sheet}<canvas {@attach sheet}></canvas>{/if}
   </div>
   <div class="flex items-baseline gap-2 pt-1">
     <h3>{trim(setup.shot.focalLengthMm, 1)} mm</h3>
     <span class="flex-1 truncate text-sm text-soft">{setup.lens.name}</span>
-    {#if own}<span class="text-sm font-semibold">taken so</span>{:else}<button class="link text-sm font-semibold" onclick={ontake}>Take it</button>{/if}
+    {#if own}<span class="text-sm font-semibold">taken so</span>{:else}<button
+        class="link text-sm font-semibold"
+        onclick={ontake}>Take it</button
+      >{/if}
   </div>
   {#if column}
     <p>
       <b class="near">near {column.nearSpeed === null ? '–' : speedWords(column.nearSpeed)}</b>,
-      <b class="far">far {column.farSpeed === null ? '–' : speedWords(column.farSpeed)}</b>; depth {speedWords(column.parallax)}{Number.isFinite(column.distanceM)
-        ? `; stands ${length(column.distanceM)} away`
-        : ''}{Math.max(column.nearSlide ?? 0, column.farSlide ?? 0) > 0.005
+      <b class="far">far {column.farSpeed === null ? '–' : speedWords(column.farSpeed)}</b>; depth {speedWords(
+        column.parallax,
+      )}{Number.isFinite(column.distanceM) ? `; stands ${length(column.distanceM)} away` : ''}{Math.max(
+        column.nearSlide ?? 0,
+        column.farSlide ?? 0,
+      ) > 0.005
         ? `; slides ${percent(Math.max(column.nearSlide ?? 0, column.farSlide ?? 0))} of the width in all`
         : ''}.
     </p>
     <p class="text-soft">
-      Sharp {length(column.sharpFromM)} to {Number.isFinite(column.sharpToM) ? length(column.sharpToM) : 'the horizon'}{column.wobble > 0.0005
-        ? `; bobs ${percent(column.wobble)}`
-        : ''}{Math.abs(column.backgroundGrowth - 1) > 0.02 ? `; background × ${trim(column.backgroundGrowth, 2)} against the subject` : ''}.
+      Sharp {length(column.sharpFromM)} to {Number.isFinite(column.sharpToM)
+        ? length(column.sharpToM)
+        : 'the horizon'}{column.wobble > 0.0005 ? `; bobs ${percent(column.wobble)}` : ''}{Math.abs(
+        column.backgroundGrowth - 1,
+      ) > 0.02
+        ? `; background × ${trim(column.backgroundGrowth, 2)} against the subject`
+        : ''}.
     </p>
-    {#if column.grade !== 'fits'}<p class="flex gap-2"><span class="shrink-0 pt-0.5"><GradeMark grade={column.grade} /></span>{column.why[0]}</p>{/if}
+    {#if column.grade !== 'fits'}<p class="flex gap-2">
+        <span class="shrink-0 pt-0.5"><GradeMark grade={column.grade} /></span>{column.why[0]}
+      </p>{/if}
   {/if}
 </article>
 

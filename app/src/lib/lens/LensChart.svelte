@@ -26,8 +26,16 @@
     farSpeed: { name: 'speed of far things', unit: '%/s', times: 100 },
     wobble: { name: 'bob and tremor', unit: '% of the width', times: 100 },
     backgroundGrowth: { name: 'growth of the background', unit: '×', times: 1 },
-    sharpFromM: { name: 'nearest sharp distance', unit: preferences.units === 'metric' ? 'm' : 'ft', times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT },
-    distanceM: { name: 'distance of the camera', unit: preferences.units === 'metric' ? 'm' : 'ft', times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT },
+    sharpFromM: {
+      name: 'nearest sharp distance',
+      unit: preferences.units === 'metric' ? 'm' : 'ft',
+      times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT,
+    },
+    distanceM: {
+      name: 'distance of the camera',
+      unit: preferences.units === 'metric' ? 'm' : 'ft',
+      times: preferences.units === 'metric' ? 1 : 1 / M_PER_FOOT,
+    },
   });
   let width = $state(600);
   const HEIGHT = 150;
@@ -36,12 +44,19 @@
   const points = $derived(
     columns.map((column) => ({
       mm: column.focalLengthMm,
-      value: column[measure] === null || Number.isNaN(column[measure]) ? null : (column[measure] ?? 0) * MEASURES[measure].times,
+      value:
+        column[measure] === null || Number.isNaN(column[measure])
+          ? null
+          : (column[measure] ?? 0) * MEASURES[measure].times,
       possible: column.grade !== 'cannot',
     })),
   );
-  const x = $derived(scaleLog([points[0]?.mm ?? 10, points[points.length - 1]?.mm ?? 200], [LEFT, Math.max(LEFT + 60, width - RIGHT)]));
-  const y = $derived(scaleLinear([0, Math.max(0.1, max(points, (point) => point.value ?? 0) ?? 1)], [HEIGHT - BOTTOM, TOP]).nice(4));
+  const x = $derived(
+    scaleLog([points[0]?.mm ?? 10, points[points.length - 1]?.mm ?? 200], [LEFT, Math.max(LEFT + 60, width - RIGHT)]),
+  );
+  const y = $derived(
+    scaleLinear([0, Math.max(0.1, max(points, (point) => point.value ?? 0) ?? 1)], [HEIGHT - BOTTOM, TOP]).nice(4),
+  );
   const curve = $derived(
     line<(typeof points)[number]>()
       .defined(({ value }) => value !== null)
@@ -54,7 +69,12 @@
 <figure class="mt-3">
   <figcaption class="said">
     Over the kit’s focal lengths:
-    <Choice label="Measure" value={measure} items={Object.entries(MEASURES).map(([value, { name }]) => ({ value, name }))} onchange={(value) => onmeasure(value as Measure)} />,
+    <Choice
+      label="Measure"
+      value={measure}
+      items={Object.entries(MEASURES).map(([value, { name }]) => ({ value, name }))}
+      onchange={(value) => onmeasure(value as Measure)}
+    />,
     <span class="text-soft">{MEASURES[measure].unit}; hollow: rig or lens cannot.</span>
   </figcaption>
   <div bind:clientWidth={width}>
@@ -67,7 +87,12 @@
         <line class="own" x1={x(own)} x2={x(own)} y1={TOP} y2={HEIGHT - BOTTOM} />
         <path d={curve} />
         {#each points as point, i (i)}
-          {#if point.value !== null}<circle class:possible={point.possible} cx={x(point.mm)} cy={y(point.value)} r="4" />{/if}
+          {#if point.value !== null}<circle
+              class:possible={point.possible}
+              cx={x(point.mm)}
+              cy={y(point.value)}
+              r="4"
+            />{/if}
           <text x={x(point.mm)} y={HEIGHT - 7} text-anchor="middle">{point.mm}</text>
         {/each}
       {/if}

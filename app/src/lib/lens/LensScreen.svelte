@@ -36,7 +36,8 @@
   const bench = $derived(shot.bench);
   const by = $derived(bench.compareBy);
   const focals = $derived([...new Set(bench.focalLengthsMm ?? usualFocals(shoot.kit.lenses, shot.focalLengthMm))]);
-  const setBench: SetBench = (edit, join = null) => change((row) => ({ ...row, bench: { ...row.bench, ...edit } }), join);
+  const setBench: SetBench = (edit, join = null) =>
+    change((row) => ({ ...row, bench: { ...row.bench, ...edit } }), join);
 
   const samples = $derived(sampleShot(setupOf(shoot, shot)));
   const ways = $derived(
@@ -48,7 +49,12 @@
   const pictures = hasWebGl2()
     ? new Pictures(
         () =>
-          Object.fromEntries(ways.map(({ focalLengthMm, setup, samples: through }) => [`${focalLengthMm}`, { setup, samples: through, row: Math.min(row, through.count - 1) }])),
+          Object.fromEntries(
+            ways.map(({ focalLengthMm, setup, samples: through }) => [
+              `${focalLengthMm}`,
+              { setup, samples: through, row: Math.min(row, through.count - 1) },
+            ]),
+          ),
         () => playhead.playing,
         true,
       )
@@ -63,20 +69,38 @@
   const seen = $derived.by(() => {
     const own = columns.find((column) => column.focalLengthMm === shot.focalLengthMm);
     return own
-      ? { fastest: Math.max(own.nearSpeed ?? 0, own.subjectSpeed ?? 0, own.farSpeed ?? 0), jump: own.jump, shownShutterDeg: own.shownShutterDeg, subjectBlur: own.subjectBlur }
+      ? {
+          fastest: Math.max(own.nearSpeed ?? 0, own.subjectSpeed ?? 0, own.farSpeed ?? 0),
+          jump: own.jump,
+          shownShutterDeg: own.shownShutterDeg,
+          subjectBlur: own.subjectBlur,
+        }
       : null;
   });
 
   $effect(() => playhead.fit(samples.count, samples.frameRateHz));
-  $effect(() => void live.shown.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: [...focals], by }));
-  $effect(() => void live.spread.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: rangeOf(shoot.kit.lenses), by }));
+  $effect(
+    () => void live.shown.ask({ shoot, shotId: shot.id, units: preferences.units, focalLengthsMm: [...focals], by }),
+  );
+  $effect(
+    () =>
+      void live.spread.ask({
+        shoot,
+        shotId: shot.id,
+        units: preferences.units,
+        focalLengthsMm: rangeOf(shoot.kit.lenses),
+        by,
+      }),
+  );
   onDestroy(() => {
     playhead.pause();
     live.close();
   });
 
   /** The first sentence as a headline, what else there is to say below it. */
-  const verdict = $derived(columns.length ? verdictOnLenses(columns, by) : live.shown.problem ? 'Not compared.' : 'Reading…');
+  const verdict = $derived(
+    columns.length ? verdictOnLenses(columns, by) : live.shown.problem ? 'Not compared.' : 'Reading…',
+  );
   const headline = $derived(/^.+?\.(?= |$)/.exec(verdict)?.[0] ?? verdict);
   const more = $derived(verdict.slice(headline.length).trim());
 
@@ -85,7 +109,13 @@
   const take = (focalLengthMm: number) => change((row) => withFocalLength(shoot, row, focalLengthMm, by), null);
 
   function keys(event: KeyboardEvent) {
-    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement || event.ctrlKey || event.metaKey) return;
+    if (
+      event.target instanceof HTMLInputElement ||
+      event.target instanceof HTMLSelectElement ||
+      event.ctrlKey ||
+      event.metaKey
+    )
+      return;
     if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) playhead.toggle();
     else if (event.key === 'ArrowLeft') playhead.step(-1);
     else if (event.key === 'ArrowRight') playhead.step(1);
@@ -123,7 +153,9 @@
       </p>
       <Transport {playhead} {samples} bodied={false} />
     </div>
-    {#if live.shown.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">The comparison could not be made. {live.shown.problem}</p>{/if}
+    {#if live.shown.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">
+        The comparison could not be made. {live.shown.problem}
+      </p>{/if}
     <div aria-live="polite">
       <h2 class="verdict">{headline}</h2>
       {#if more}<p class="text-sm leading-snug text-soft">{more}</p>{/if}
@@ -140,7 +172,12 @@
         />
       {/each}
     </div>
-    <LensChart columns={live.spread.answer ?? []} own={shot.focalLengthMm} measure={bench.measure} onmeasure={(measure) => setBench({ measure })} />
+    <LensChart
+      columns={live.spread.answer ?? []}
+      own={shot.focalLengthMm}
+      measure={bench.measure}
+      onmeasure={(measure) => setBench({ measure })}
+    />
   </section>
 
   <div class="lower">
@@ -157,7 +194,14 @@
       onsettle={() => store.settle()}
     />
     <LightWords {shoot} {shot} {seen} onbench={setBench} onchange={change} onsettle={() => store.settle()} />
-    <TimeWords {shoot} {shot} jump={seen?.jump ?? null} onbench={setBench} onchange={change} onsettle={() => store.settle()} />
+    <TimeWords
+      {shoot}
+      {shot}
+      jump={seen?.jump ?? null}
+      onbench={setBench}
+      onchange={change}
+      onsettle={() => store.settle()}
+    />
     <PixelFrames {shoot} {shot} {samples} onbench={setBench} onsettle={() => store.settle()} />
     <HowFar {shoot} {shot} {samples} onbench={setBench} onsettle={() => store.settle()} />
   </div>

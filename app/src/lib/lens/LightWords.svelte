@@ -34,26 +34,44 @@
   /** From about here down it is lamps that light a place. */
   const LAMPS_EV = 9;
   const lamps = $derived(shot.light.ev100 <= LAMPS_EV);
-  const look = $derived(seen && shutterLook({ shutterDeg: seen.shownShutterDeg, frameRateHz: shot.frameRateHz }, seen, limits));
+  const look = $derived(
+    seen && shutterLook({ shutterDeg: seen.shownShutterDeg, frameRateHz: shot.frameRateHz }, seen, limits),
+  );
   const faster = $derived(shot.captureRateHz > shot.frameRateHz);
 
   const sunDeg = $derived(shot.bench.sunDeg);
   const sky = $derived(shot.bench.sky);
   const SKY_NAMES: Record<Sky, string> = { clear: 'a clear sky', partly: 'some cloud', cloudy: 'a closed sky' };
 
-  const setEv = (ev100: number, join: string | null = null) => onchange((row) => ({ ...row, light: { ...row.light, ev100 } }), join);
+  const setEv = (ev100: number, join: string | null = null) =>
+    onchange((row) => ({ ...row, light: { ...row.light, ev100 } }), join);
   const mount = (filterIds: string[]) => onchange((row) => ({ ...row, filterIds }), null);
-  const toggle = ({ id }: Filter) => mount(shot.filterIds.includes(id) ? shot.filterIds.filter((row) => row !== id) : [...shot.filterIds, id]);
-  const stopsWords = (stops: number) => `${trim(Math.abs(stops), 1)} ${Math.abs(stops) < 1.05 && Math.abs(stops) > 0.95 ? 'stop' : 'stops'}`;
+  const toggle = ({ id }: Filter) =>
+    mount(shot.filterIds.includes(id) ? shot.filterIds.filter((row) => row !== id) : [...shot.filterIds, id]);
+  const stopsWords = (stops: number) =>
+    `${trim(Math.abs(stops), 1)} ${Math.abs(stops) < 1.05 && Math.abs(stops) > 0.95 ? 'stop' : 'stops'}`;
   const filterWords = ({ kind, stopsMin, stopsMax }: Filter) =>
     kind === 'polariser' ? `takes ${stopsWords(stopsMin)}` : `ND ${trim(neutralDensity(stopsMin).factor, 0)}${stopsMax > stopsMin ? `–${trim(neutralDensity(stopsMax).factor, 0)}` : ` (${trim(neutralDensity(stopsMin).density, 1)})`}`; // prettier-ignore
   const stackWords = ({ filters }: FilterStack) =>
-    filters.map(({ filter, stops }) => (filter.kind === 'variableNd' ? `${filter.name} at ${stopsWords(stops)}` : filter.name)).join(' and ');
-  const leftWords = (left: number) => (Math.abs(left) < 0.05 ? 'just right' : `${stopsWords(left)} ${left > 0 ? 'too bright' : 'too dark'}`);
-  const gradeOf = (left: number) => (Math.abs(left) <= 0.5 ? ('calm' as const) : Math.abs(left) > 2 ? ('jolt' as const) : ('ripple' as const));
+    filters
+      .map(({ filter, stops }) =>
+        filter.kind === 'variableNd' ? `${filter.name} at ${stopsWords(stops)}` : filter.name,
+      )
+      .join(' and ');
+  const leftWords = (left: number) =>
+    Math.abs(left) < 0.05 ? 'just right' : `${stopsWords(left)} ${left > 0 ? 'too bright' : 'too dark'}`;
+  const gradeOf = (left: number) =>
+    Math.abs(left) <= 0.5 ? ('calm' as const) : Math.abs(left) > 2 ? ('jolt' as const) : ('ripple' as const);
   const neutral = $derived(result.mounted.filters.length > 0);
-  const proposed = $derived([...setup.filters.filter(({ kind }) => kind === 'polariser'), ...result.nearest.filters.map(({ filter }) => filter)].map(({ id }) => id));
-  const asProposed = $derived(proposed.length === shot.filterIds.length && proposed.every((id) => shot.filterIds.includes(id)));
+  const proposed = $derived(
+    [
+      ...setup.filters.filter(({ kind }) => kind === 'polariser'),
+      ...result.nearest.filters.map(({ filter }) => filter),
+    ].map(({ id }) => id),
+  );
+  const asProposed = $derived(
+    proposed.length === shot.filterIds.length && proposed.every((id) => shot.filterIds.includes(id)),
+  );
 </script>
 
 <section aria-label="Light">
@@ -62,7 +80,10 @@
     <Choice
       label="Light"
       value={condition}
-      items={[...LIGHT_CONDITIONS.map(({ id, label }) => ({ value: id as string, name: label })), ...(condition === 'own' ? [{ value: 'own', name: 'Measured' }] : [])]}
+      items={[
+        ...LIGHT_CONDITIONS.map(({ id, label }) => ({ value: id as string, name: label })),
+        ...(condition === 'own' ? [{ value: 'own', name: 'Measured' }] : []),
+      ]}
       onchange={(id) => setEv(LIGHT_CONDITIONS.find((row) => row.id === id)?.ev100 ?? shot.light.ev100)}
     />, EV <NumberField
       label="Scene brightness, EV at ISO 100"
@@ -109,17 +130,37 @@
   <details>
     <summary>From the sun</summary>
     <p class="said">
-      The sun <NumberField label="Height of the sun" value={sunDeg} unit="deg" min={0} max={90} step={5} onchange={(value) => onbench({ sunDeg: value }, 'bench.sun')} {onsettle} /> above
-      the horizon under
-      <Choice label="Sky" value={sky} items={SKIES.map((value) => ({ value, name: SKY_NAMES[value] }))} onchange={(value) => onbench({ sky: value as Sky })} /> gives EV
+      The sun <NumberField
+        label="Height of the sun"
+        value={sunDeg}
+        unit="deg"
+        min={0}
+        max={90}
+        step={5}
+        onchange={(value) => onbench({ sunDeg: value }, 'bench.sun')}
+        {onsettle}
+      /> above the horizon under
+      <Choice
+        label="Sky"
+        value={sky}
+        items={SKIES.map((value) => ({ value, name: SKY_NAMES[value] }))}
+        onchange={(value) => onbench({ sky: value as Sky })}
+      /> gives EV
       <b>{trim(evOfDaylight(sunDeg, sky), 1)}</b> on open ground.
-      <button class="link font-semibold" onclick={() => setEv(Math.round(evOfDaylight(sunDeg, sky) * 10) / 10)}>Take that</button>
+      <button class="link font-semibold" onclick={() => setEv(Math.round(evOfDaylight(sunDeg, sky) * 10) / 10)}
+        >Take that</button
+      >
     </p>
   </details>
   <div class="filters" role="group" aria-label="Filters before the lens">
     <span class="text-sm text-soft">Before the lens:</span>
     {#each shoot.kit.filters as filter (filter.id)}
-      <button class="quiet-button text-sm" aria-pressed={shot.filterIds.includes(filter.id)} title={filterWords(filter)} onclick={() => toggle(filter)}>{filter.name}</button>
+      <button
+        class="quiet-button text-sm"
+        aria-pressed={shot.filterIds.includes(filter.id)}
+        title={filterWords(filter)}
+        onclick={() => toggle(filter)}>{filter.name}</button
+      >
     {/each}
   </div>
   <div role="status">
@@ -132,7 +173,9 @@
           {#if neutral}With {stackWords(result.mounted)} it is {leftWords(result.mounted.leftStops)}.{/if}
           {#if !asProposed && result.nearest.filters.length > 0 && !(neutral && Math.abs(result.mounted.leftStops) <= 0.5)}
             Nearest: <b>{stackWords(result.nearest)}</b>, which leaves it {leftWords(result.nearest.leftStops)}.
-            <button class="link font-semibold" onclick={() => mount(proposed)}>Put {result.nearest.filters.length > 1 ? 'them' : 'it'} on</button>
+            <button class="link font-semibold" onclick={() => mount(proposed)}
+              >Put {result.nearest.filters.length > 1 ? 'them' : 'it'} on</button
+            >
           {:else if !neutral}None of the kit’s filters comes nearer than none.{/if}
         </span>
       </p>
@@ -140,7 +183,9 @@
       <p class="graded-line">
         <GradeMark grade={gradeOf(result.mounted.leftStops)} />
         <span
-          ><b>{stopsWords(result.mounted.leftStops)} too dark{neutral ? ` behind ${stackWords(result.mounted)}` : ''}.</b>
+          ><b
+            >{stopsWords(result.mounted.leftStops)} too dark{neutral ? ` behind ${stackWords(result.mounted)}` : ''}.</b
+          >
           {tooDarkAdvice(result, faster ? shot.captureRateHz : null)}</span
         >
       </p>
@@ -150,20 +195,27 @@
     {#if look === 'short'}
       <p class="graded-line">
         <GradeMark grade="ripple" /><span
-          >The shutter is short for what moves here: motion turns hard and jittery below {trim(limits.shortShutterDeg, 0)}°. Open it to 180° and take the light away with a filter.</span
+          >The shutter is short for what moves here: motion turns hard and jittery below {trim(
+            limits.shortShutterDeg,
+            0,
+          )}°. Open it to 180° and take the light away with a filter.</span
         >
       </p>
     {:else if look === 'long'}
       <p class="graded-line">
         <GradeMark grade="ripple" /><span
-          >The shutter is long for what moves here: {setup.subject?.name ?? 'the subject'} smears over {Math.round((seen?.subjectBlur ?? 0) * setup.delivery.widthPx)} pixels. Shorten
-          it, or go slower.</span
+          >The shutter is long for what moves here: {setup.subject?.name ?? 'the subject'} smears over {Math.round(
+            (seen?.subjectBlur ?? 0) * setup.delivery.widthPx,
+          )} pixels. Shorten it, or go slower.</span
         >
       </p>
     {/if}
     {#if result.airyPixels > limits.airyPixels}
       <p class="graded-line">
-        <GradeMark grade="ripple" /><span>f/{trim(shot.fNumber, 1)} softens the picture: the diffraction disc is {trim(result.airyPixels, 1)} pixels of the recording wide.</span>
+        <GradeMark grade="ripple" /><span
+          >f/{trim(shot.fNumber, 1)} softens the picture: the diffraction disc is {trim(result.airyPixels, 1)} pixels of the
+          recording wide.</span
+        >
       </p>
     {/if}
     {#if lamps && result.flickerOff > limits.flickerOff}
@@ -186,7 +238,9 @@
       </p>
     {/if}
   </div>
-  <p class="mt-2 text-sm text-soft">Light conditions and daylight are usual values of handbooks (from memory). A meter on the place decides.</p>
+  <p class="mt-2 text-sm text-soft">
+    Light conditions and daylight are usual values of handbooks (from memory). A meter on the place decides.
+  </p>
 </section>
 
 <style>

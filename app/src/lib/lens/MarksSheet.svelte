@@ -42,7 +42,8 @@
         min={20}
         max={200}
         step={1}
-        onchange={(ringAcrossMm) => store.changeShot(shot.id, (row) => ({ ...row, bench: { ...row.bench, ringAcrossMm } }), 'bench.ring')}
+        onchange={(ringAcrossMm) =>
+          store.changeShot(shot.id, (row) => ({ ...row, bench: { ...row.bench, ringAcrossMm } }), 'bench.ring')}
         onsettle={() => store.settle()}
       /> across</span
     >
@@ -60,7 +61,10 @@
       <text x={atMm} y={15 + row * ROW_MM} text-anchor="middle">{text}</text>
     {/each}
   </svg>
-  <p class="small">Cut along the edge and lay it round the ring: it goes by a ring of {setup.lens.ringDeg}° that turns evenly. Check each mark against the lens before the take.</p>
+  <p class="small">
+    Cut along the edge and lay it round the ring: it goes by a ring of {setup.lens.ringDeg}° that turns evenly. Check
+    each mark against the lens before the take.
+  </p>
   <table>
     <thead>
       <tr><th>Mark</th><th>Distance</th><th>At</th><th>Count</th><th>Ring</th></tr>
@@ -78,7 +82,8 @@
     </tbody>
   </table>
   {#if plan.marksSharpShare < 0.995}<p class="small">
-      Pulled evenly from mark to mark, {Math.round(plan.marksSharpShare * 100)}% of the shot stays sharp: more marks nobody keeps in mind. A deeper stop or a slower action helps.
+      Pulled evenly from mark to mark, {Math.round(plan.marksSharpShare * 100)}% of the shot stays sharp: more marks
+      nobody keeps in mind. A deeper stop or a slower action helps.
     </p>{/if}
   <p class="small">Times and counts run from the first recorded frame, in the time of the action.</p>
 </main>

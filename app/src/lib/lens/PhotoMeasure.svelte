@@ -29,7 +29,8 @@
   const aspect = $derived(naturalWidth > 0 && naturalHeight > 0 ? naturalWidth / naturalHeight : 1.5);
   /** From the top, as shares of the photograph's height. */
   const lines = $derived({ top: bench.photoTop, foot: bench.photoFoot });
-  const setLine = (line: 'top' | 'foot', at: number) => onbench(line === 'top' ? { photoTop: within(at) } : { photoFoot: within(at) }, `bench.photo.${line}`);
+  const setLine = (line: 'top' | 'foot', at: number) =>
+    onbench(line === 'top' ? { photoTop: within(at) } : { photoFoot: within(at) }, `bench.photo.${line}`);
   let dragged: 'top' | 'foot' | null = $state(null);
   let frame: HTMLElement | undefined = $state();
 
@@ -95,7 +96,13 @@
 
 <p>
   <label class="link"
-    >{url ? 'Another photograph' : 'Measure it in a photograph'}<input class="sr-only" type="file" accept="image/*" aria-label="Photograph to measure in" onchange={load} /></label
+    >{url ? 'Another photograph' : 'Measure it in a photograph'}<input
+      class="sr-only"
+      type="file"
+      accept="image/*"
+      aria-label="Photograph to measure in"
+      onchange={load}
+    /></label
   >
   {#if problem}<span role="alert" class="problem">{problem}</span>{/if}
 </p>
@@ -123,7 +130,10 @@
     {/each}
   </figure>
   <p class="said" role="status">
-    {#if awayM === null}Drag the two lines apart: one to its top, one to its foot.{:else}Between the lines is {trim(share * 100, 1)}% of the height: it is
+    {#if awayM === null}Drag the two lines apart: one to its top, one to its foot.{:else}Between the lines is {trim(
+        share * 100,
+        1,
+      )}% of the height: it is
       <b>{sayLength(awayM, preferences.units)}</b>
       away, if it was taken at {trim(focalLengthMm, 0)} mm with this camera.{/if}
   </p>

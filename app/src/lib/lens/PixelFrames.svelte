@@ -25,7 +25,9 @@
 
   const setup = $derived(setupOf(shoot, shot));
   const enlargement = $derived(samples.crop.reduce((most, value) => Math.max(most, value), 1));
-  const chain = $derived(pixelChain(setup.camera, setup.delivery, { stabilisingShare: bench.stabilisingPercent / 100, enlargement }));
+  const chain = $derived(
+    pixelChain(setup.camera, setup.delivery, { stabilisingShare: bench.stabilisingPercent / 100, enlargement }),
+  );
   const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
   const equal = $derived(onFullFrame(frame, shot.focalLengthMm, shot.fNumber));
 
@@ -41,7 +43,8 @@
   const WIDTH = 300;
   const scale = $derived(WIDTH / chain.steps[0].widthPx);
   const height = $derived(chain.steps[0].heightPx * scale);
-  const grade = (perDelivered: number) => (perDelivered >= 1 ? ('calm' as const) : perDelivered >= 0.6 ? ('ripple' as const) : ('jolt' as const));
+  const grade = (perDelivered: number) =>
+    perDelivered >= 1 ? ('calm' as const) : perDelivered >= 0.6 ? ('ripple' as const) : ('jolt' as const);
   const verdict = (perDelivered: number) =>
     perDelivered >= 1
       ? `enough: ${trim(perDelivered, 2)} recorded for each delivered one across`
@@ -51,8 +54,8 @@
 <section aria-label="Pixels">
   <h2 class="font-display text-xl">How many pixels</h2>
   <p class="said">
-    {setup.camera.name} records {setup.camera.pictureWidthPx} × {setup.camera.pictureHeightPx}; the cut is {setup.delivery.widthPx} × {setup.delivery.heightPx}. Kept back for
-    stabilising
+    {setup.camera.name} records {setup.camera.pictureWidthPx} × {setup.camera.pictureHeightPx}; the cut is {setup
+      .delivery.widthPx} × {setup.delivery.heightPx}. Kept back for stabilising
     <NumberField
       label="Kept back for stabilising"
       value={bench.stabilisingPercent}
@@ -63,27 +66,58 @@
       onchange={(stabilisingPercent) => onbench({ stabilisingPercent }, 'bench.stabilising')}
       {onsettle}
     />, black bars at top and bottom
-    <NumberField label="Black bars" value={bars} unit="percent" min={0} max={40} step={1} onchange={(barsPercent) => onbench({ barsPercent }, 'bench.bars')} {onsettle} /> each{bars >
-    0
+    <NumberField
+      label="Black bars"
+      value={bars}
+      unit="percent"
+      min={0}
+      max={40}
+      step={1}
+      onchange={(barsPercent) => onbench({ barsPercent }, 'bench.bars')}
+      {onsettle}
+    /> each{bars > 0
       ? `, which leaves ${trim(aspectAfterBars(setup.delivery.widthPx / setup.delivery.heightPx, bars / 100), 2)}:1`
       : ''}.
   </p>
-  <svg width={WIDTH} {height} role="img" aria-label={chain.steps.map((step) => `${NAMES[step.what]} ${Math.round(step.widthPx)} by ${Math.round(step.heightPx)}`).join(', ')}>
+  <svg
+    width={WIDTH}
+    {height}
+    role="img"
+    aria-label={chain.steps
+      .map((step) => `${NAMES[step.what]} ${Math.round(step.widthPx)} by ${Math.round(step.heightPx)}`)
+      .join(', ')}
+  >
     {#each chain.steps as step, i (i)}
       {@const [w, h] = [step.widthPx * scale, step.heightPx * scale]}
-      <rect class:last={i === chain.steps.length - 1} x={(WIDTH - w) / 2} y={(height - h) / 2} width={w} height={h} rx="4" />
+      <rect
+        class:last={i === chain.steps.length - 1}
+        x={(WIDTH - w) / 2}
+        y={(height - h) / 2}
+        width={w}
+        height={h}
+        rx="4"
+      />
     {/each}
   </svg>
   <ul>
-    {#each chain.steps as step, i (i)}<li><b>{Math.round(step.widthPx)} × {Math.round(step.heightPx)}</b> {NAMES[step.what]}</li>{/each}
+    {#each chain.steps as step, i (i)}<li>
+        <b>{Math.round(step.widthPx)} × {Math.round(step.heightPx)}</b>
+        {NAMES[step.what]}
+      </li>{/each}
   </ul>
-  <p class="graded-line"><GradeMark grade={grade(chain.perDelivered)} /><span>The picture is {verdict(chain.perDelivered)}.</span></p>
+  <p class="graded-line">
+    <GradeMark grade={grade(chain.perDelivered)} /><span>The picture is {verdict(chain.perDelivered)}.</span>
+  </p>
   {#if chain.alsoPerDelivered !== null}<p class="graded-line">
-      <GradeMark grade={grade(chain.alsoPerDelivered)} /><span>The second shape is {verdict(chain.alsoPerDelivered)}.</span>
+      <GradeMark grade={grade(chain.alsoPerDelivered)} /><span
+        >The second shape is {verdict(chain.alsoPerDelivered)}.</span
+      >
     </p>{/if}
   <p class="text-sm text-soft">
-    This frame is {trim(frame.widthMm, 1)} × {trim(frame.heightMm, 1)} mm, crop factor {trim(cropFactor(frame), 2)}: {trim(shot.focalLengthMm, 0)} mm at f/{trim(shot.fNumber, 1)} look
-    like {trim(equal.focalLengthMm, 0)} mm at f/{trim(equal.fNumber, 1)} on full frame.
+    This frame is {trim(frame.widthMm, 1)} × {trim(frame.heightMm, 1)} mm, crop factor {trim(cropFactor(frame), 2)}: {trim(
+      shot.focalLengthMm,
+      0,
+    )} mm at f/{trim(shot.fNumber, 1)} look like {trim(equal.focalLengthMm, 0)} mm at f/{trim(equal.fNumber, 1)} on full frame.
   </p>
   <p class="said">
     What is <NumberField

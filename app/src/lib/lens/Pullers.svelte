@@ -25,8 +25,18 @@
 
 {#if plan.pull}
   <p class="said">
-    At the quickest, {plan.pull.atS.toFixed(1)} s in, the focus goes {trim(plan.pull.dioptresPerS, 2)} dioptres a second: {trim(plan.pull.ringDegps, 0)}° of a ring that turns
-    <NumberField label="Focus ring turns" value={lens.ringDeg} unit="deg" min={10} max={720} step={10} onchange={onring} {onsettle} /> from {lens.name}’s closest to infinity.
+    At the quickest, {plan.pull.atS.toFixed(1)} s in, the focus goes {trim(plan.pull.dioptresPerS, 2)} dioptres a second:
+    {trim(plan.pull.ringDegps, 0)}° of a ring that turns
+    <NumberField
+      label="Focus ring turns"
+      value={lens.ringDeg}
+      unit="deg"
+      min={10}
+      max={720}
+      step={10}
+      onchange={onring}
+      {onsettle}
+    /> from {lens.name}’s closest to infinity.
   </p>
 {:else}
   <p class="said">The focus never stirs: nobody has to pull it.</p>
@@ -36,11 +46,17 @@
     <button role="radio" aria-checked={row.puller === puller} onclick={() => onpuller(row.puller)}>
       <GradeMark grade={row.grade} />
       <b>{NAMES[row.puller]}</b>
-      <span>{plan.pull ? `${trim(row.value, digits(row.unit))} of ` : 'up to '}{trim(row.limit, digits(row.unit))}{UNIT[row.unit]}</span>
+      <span
+        >{plan.pull ? `${trim(row.value, digits(row.unit))} of ` : 'up to '}{trim(row.limit, digits(row.unit))}{UNIT[
+          row.unit
+        ]}</span
+      >
     </button>
   {/each}
 </div>
-<p class="text-sm text-soft">What each usually manages is common practice, no published source. <a class="link" href={limitsHref}>Set your own</a></p>
+<p class="text-sm text-soft">
+  What each usually manages is common practice, no published source. <a class="link" href={limitsHref}>Set your own</a>
+</p>
 
 <style>
   button {

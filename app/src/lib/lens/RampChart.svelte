@@ -24,7 +24,9 @@
   const GAP_S = 0.1;
 
   const speeds = $derived([leastSpeed, 1, ...ramp.map(({ speed }) => speed)]);
-  const x = $derived(scaleLinear([0, Math.max(actionS, ramp[ramp.length - 1]?.atS ?? 0)], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
+  const x = $derived(
+    scaleLinear([0, Math.max(actionS, ramp[ramp.length - 1]?.atS ?? 0)], [LEFT, Math.max(LEFT + 50, width - RIGHT)]),
+  );
   const y = $derived(scaleLog([Math.min(...speeds) / 1.5, Math.max(...speeds) * 1.5], [HEIGHT - BOTTOM, TOP]));
   const curve = $derived(
     line<number>()
@@ -36,19 +38,31 @@
   function put(i: number, atS: number, speed: number) {
     const from = i === 0 ? 0 : ramp[i - 1].atS + GAP_S;
     const to = i + 1 < ramp.length ? ramp[i + 1].atS - GAP_S : 600;
-    onchange(i, { atS: tenth(Math.min(to, Math.max(from, atS))), speed: Math.round(Math.min(100, Math.max(0.01, speed)) * 100) / 100 });
+    onchange(i, {
+      atS: tenth(Math.min(to, Math.max(from, atS))),
+      speed: Math.round(Math.min(100, Math.max(0.01, speed)) * 100) / 100,
+    });
   }
   function move(event: PointerEvent) {
     if (dragged === null || !chart) return;
     const box = chart.getBoundingClientRect();
     const within = (value: number, [a, b]: number[]) => Math.min(Math.max(a, b), Math.max(Math.min(a, b), value));
-    put(dragged, x.invert(within(event.clientX - box.left, x.range())), y.invert(within(event.clientY - box.top, y.range())));
+    put(
+      dragged,
+      x.invert(within(event.clientX - box.left, x.range())),
+      y.invert(within(event.clientY - box.top, y.range())),
+    );
   }
   function drop() {
     if (dragged !== null) onsettle();
     dragged = null;
   }
-  const KEYS: Record<string, [number, number]> = { ArrowLeft: [-0.1, 1], ArrowRight: [0.1, 1], ArrowUp: [0, 1.1], ArrowDown: [0, 1 / 1.1] };
+  const KEYS: Record<string, [number, number]> = {
+    ArrowLeft: [-0.1, 1],
+    ArrowRight: [0.1, 1],
+    ArrowUp: [0, 1.1],
+    ArrowDown: [0, 1 / 1.1],
+  };
   function keys(event: KeyboardEvent, i: number) {
     const step = KEYS[event.key];
     if (!step) return;
@@ -60,10 +74,20 @@
 </script>
 
 <div bind:clientWidth={width}>
-  <svg bind:this={chart} {width} height={HEIGHT} role="group" aria-label="Speed over the action" onpointermove={move} onpointerup={drop} onpointercancel={drop}>
+  <svg
+    bind:this={chart}
+    {width}
+    height={HEIGHT}
+    role="group"
+    aria-label="Speed over the action"
+    onpointermove={move}
+    onpointerup={drop}
+    onpointercancel={drop}
+  >
     {#each new Set([leastSpeed, 1]) as speed (speed)}
       <line class:least={speed === leastSpeed} x1={LEFT} x2={width - RIGHT} y1={y(speed)} y2={y(speed)} />
-      <text x={LEFT - 6} y={y(speed) + 4} text-anchor="end">{speed === 1 ? 'life' : `${Math.round(speed * 100)}%`}</text>
+      <text x={LEFT - 6} y={y(speed) + 4} text-anchor="end">{speed === 1 ? 'life' : `${Math.round(speed * 100)}%`}</text
+      >
     {/each}
     {#each x.ticks(5) as tick (tick)}<text x={x(tick)} y={HEIGHT - 5} text-anchor="middle">{tick} s</text>{/each}
     <path d={curve} />

@@ -25,7 +25,14 @@
   ]);
   function choose(chosen: string) {
     const distanceM = Math.max(closestM, Math.round(usualM * 100) / 100);
-    onchange(chosen === ' subject' ? { on: 'subject' } : chosen === ' distance' ? { on: 'distance', distanceM } : { on: 'piece', pieceId: chosen }, null);
+    onchange(
+      chosen === ' subject'
+        ? { on: 'subject' }
+        : chosen === ' distance'
+          ? { on: 'distance', distanceM }
+          : { on: 'piece', pieceId: chosen },
+      null,
+    );
   }
 </script>
 

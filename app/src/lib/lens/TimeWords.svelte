@@ -34,11 +34,19 @@
   const SMEAR_HZ = 6;
   const { ramp } = $derived(shot.playback);
   const times = (share: number) =>
-    Math.abs(share - 1) < 0.005 ? 'as in life' : share < 1 ? `${trim(1 / share, 1)} times slower than life` : `${trim(share, 1)} times faster than life`;
-  const pace = $derived(plan.fastest - plan.slowest < 0.005 ? times(plan.slowest) : `from ${times(plan.slowest)} to ${times(plan.fastest)}`);
+    Math.abs(share - 1) < 0.005
+      ? 'as in life'
+      : share < 1
+        ? `${trim(1 / share, 1)} times slower than life`
+        : `${trim(share, 1)} times faster than life`;
+  const pace = $derived(
+    plan.fastest - plan.slowest < 0.005 ? times(plan.slowest) : `from ${times(plan.slowest)} to ${times(plan.fastest)}`,
+  );
 
-  const setPlayback = (edit: Partial<Shot['playback']>, join: string | null = null) => onchange((row) => ({ ...row, playback: { ...row.playback, ...edit } }), join);
-  const setPoint = (i: number, edit: Partial<RampPoint>, join: string) => setPlayback({ ramp: ramp.map((point, k) => (k === i ? { ...point, ...edit } : point)) }, `${join}.${i}`);
+  const setPlayback = (edit: Partial<Shot['playback']>, join: string | null = null) =>
+    onchange((row) => ({ ...row, playback: { ...row.playback, ...edit } }), join);
+  const setPoint = (i: number, edit: Partial<RampPoint>, join: string) =>
+    setPlayback({ ramp: ramp.map((point, k) => (k === i ? { ...point, ...edit } : point)) }, `${join}.${i}`);
   const tenth = (s: number) => Math.round(s * 10) / 10;
   function addPoint() {
     const durationS = shotDurationS(shot);
@@ -80,13 +88,22 @@
       step={1}
       onchange={(captureRateHz) => onchange((row) => ({ ...row, captureRateHz }), 'capture')}
       {onsettle}
-    /> frames a second and the cut shows <b>{shot.frameRateHz}</b>: it plays <b>{pace}</b>. {trim(plan.actionS, 1)} s of action become <b>{trim(plan.screenS, 1)} s</b> on screen.
-    <button class="link" aria-pressed={shot.playback.reversed} onclick={() => setPlayback({ reversed: !shot.playback.reversed })}
+    /> frames a second and the cut shows <b>{shot.frameRateHz}</b>: it plays <b>{pace}</b>. {trim(plan.actionS, 1)} s of action
+    become <b>{trim(plan.screenS, 1)} s</b> on screen.
+    <button
+      class="link"
+      aria-pressed={shot.playback.reversed}
+      onclick={() => setPlayback({ reversed: !shot.playback.reversed })}
       >{shot.playback.reversed ? 'Play it forwards' : 'Play it in reverse'}</button
     >
   </p>
   <div bind:clientWidth={width}>
-    <svg {width} height={HEIGHT} role="img" aria-label="Time on screen over time of the action: {trim(plan.actionS, 1)} become {trim(plan.screenS, 1)}">
+    <svg
+      {width}
+      height={HEIGHT}
+      role="img"
+      aria-label="Time on screen over time of the action: {trim(plan.actionS, 1)} become {trim(plan.screenS, 1)}"
+    >
       {#each y.ticks(4) as tick (tick)}
         <line class="grid" x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} />
         <text x={LEFT - 6} y={y(tick) + 4} text-anchor="end">{tick} s</text>
@@ -105,7 +122,9 @@
       onchange={(i, point) => setPoint(i, point, 'ramp')}
       {onsettle}
     />
-    <p class="text-sm text-soft">Speed over the action: drag its points. Below the broken line frames are shown again.</p>
+    <p class="text-sm text-soft">
+      Speed over the action: drag its points. Below the broken line frames are shown again.
+    </p>
     <ol aria-label="Speed ramp">
       {#each ramp as point, i (i)}
         <li class="said">
@@ -128,19 +147,33 @@
             step={5}
             onchange={(percent) => setPoint(i, { speed: percent / 100 }, 'rampSpeed')}
             {onsettle}
-          /> of life<button class="away" aria-label="Without speed {i + 1}" onclick={() => setPlayback({ ramp: ramp.filter((_, k) => k !== i) })}>×</button>
+          /> of life<button
+            class="away"
+            aria-label="Without speed {i + 1}"
+            onclick={() => setPlayback({ ramp: ramp.filter((_, k) => k !== i) })}>×</button
+          >
         </li>
       {/each}
     </ol>
   {/if}
   <p>
-    {#if ramp.length < 12}<button class="link" onclick={addPoint}>{ramp.length === 0 ? 'Ramp the speed' : 'Another speed'}</button>{/if}
+    {#if ramp.length < 12}<button class="link" onclick={addPoint}
+        >{ramp.length === 0 ? 'Ramp the speed' : 'Another speed'}</button
+      >{/if}
     {#if ramp.length > 0}<button class="link ml-3" onclick={() => setPlayback({ ramp: [] })}>No ramp</button>{/if}
     {#if shot.captureRateHz > SMEAR_HZ}<button
         class="link ml-3"
         title="Few frames with an open shutter, each shown again and again: everything smears and stutters"
-        onclick={() => onchange((row) => ({ ...row, captureRateHz: SMEAR_HZ, shutterDeg: 180, playback: { ...row.playback, ramp: [{ atS: 0, speed: 1 }] } }), null)}
-        >Smear on purpose</button
+        onclick={() =>
+          onchange(
+            (row) => ({
+              ...row,
+              captureRateHz: SMEAR_HZ,
+              shutterDeg: 180,
+              playback: { ...row.playback, ramp: [{ atS: 0, speed: 1 }] },
+            }),
+            null,
+          )}>Smear on purpose</button
       >{/if}
   </p>
   <p class="said">
@@ -154,13 +187,18 @@
       onchange={(value) => onbench({ wantedS: value }, 'bench.wanted')}
       {onsettle}
     />
-    on screen from the first frame, <b>{trim(actionForS, 2)} s</b> have to be filmed{askedS < (wantedS ?? 0) ? ' (all there is)' : ''}.
-    {#if plan.subjectM !== null && plan.subjectM > 0.05}{setup.subject?.name} goes {length(plan.subjectM)} in the whole action, {length(plan.subjectM / plan.actionS)} a second.{/if}
+    on screen from the first frame, <b>{trim(actionForS, 2)} s</b> have to be filmed{askedS < (wantedS ?? 0)
+      ? ' (all there is)'
+      : ''}.
+    {#if plan.subjectM !== null && plan.subjectM > 0.05}{setup.subject?.name} goes {length(plan.subjectM)} in the whole action,
+      {length(plan.subjectM / plan.actionS)} a second.{/if}
   </p>
   {#if plan.repeats > setup.limits.repeats}
     <p class="graded-line">
       <GradeMark grade={plan.repeats > setup.limits.repeats * setup.limits.joltFactor ? 'jolt' : 'ripple'} /><span
-        >Each recorded frame is shown {trim(plan.repeats, 1)} times{jump === null ? '' : `: things jump by up to ${trim(jump * 100, 1)}% of the width at a time`}, and smear over {trim(
+        >Each recorded frame is shown {trim(plan.repeats, 1)} times{jump === null
+          ? ''
+          : `: things jump by up to ${trim(jump * 100, 1)}% of the width at a time`}, and smear over {trim(
           plan.smearShare * 100,
           0,
         )}% of each step ({trim(plan.exposureS, 3)} s open). As a look, record few frames with an open shutter.</span
@@ -170,12 +208,18 @@
   {#if plan.bufferS !== null}
     <p class="graded-line">
       <GradeMark grade={plan.actionS > plan.bufferS ? 'cannot' : 'fits'} /><span
-        >At this rate {setup.camera.name} records {trim(plan.bufferS, 1)} s at a time; the action lasts {trim(plan.actionS, 1)} s.</span
+        >At this rate {setup.camera.name} records {trim(plan.bufferS, 1)} s at a time; the action lasts {trim(
+          plan.actionS,
+          1,
+        )} s.</span
       >
     </p>
   {/if}
   <p class="text-sm text-soft">
-    {plan.recordedFrames} frames recorded, {plan.shownFrames} shown; about {trim(plan.cardGB, 2)} GB a take, {trim(plan.cardGB * 6, 1)} GB for six.
+    {plan.recordedFrames} frames recorded, {plan.shownFrames} shown; about {trim(plan.cardGB, 2)} GB a take, {trim(
+      plan.cardGB * 6,
+      1,
+    )} GB for six.
   </p>
 </section>
 

@@ -7,10 +7,13 @@ const SPREAD = 13;
 
 /** Up to six focal lengths that the kit reaches, spread from short to long, the shot's own among them. */
 export function usualFocals(lenses: readonly Lens[], ownMm: number): number[] {
-  const reached = USUAL.filter((mm) => lenses.some((lens) => mm >= lens.focalLengthMinMm && mm <= lens.focalLengthMaxMm));
+  const reached = USUAL.filter((mm) =>
+    lenses.some((lens) => mm >= lens.focalLengthMinMm && mm <= lens.focalLengthMaxMm),
+  );
   const picked = new Set([ownMm]);
   const wanted = Math.min(MOST_FOCALS, reached.length);
-  for (let k = 0; picked.size < wanted && k < wanted; k += 1) picked.add(reached[Math.round((k * (reached.length - 1)) / Math.max(1, wanted - 1))]);
+  for (let k = 0; picked.size < wanted && k < wanted; k += 1)
+    picked.add(reached[Math.round((k * (reached.length - 1)) / Math.max(1, wanted - 1))]);
   return [...picked].sort((a, b) => a - b);
 }
 
@@ -18,5 +21,7 @@ export function usualFocals(lenses: readonly Lens[], ownMm: number): number[] {
 export function rangeOf(lenses: readonly Lens[]): number[] {
   const least = Math.min(...lenses.map((lens) => lens.focalLengthMinMm));
   const most = Math.max(...lenses.map((lens) => lens.focalLengthMaxMm));
-  return [...new Set(Array.from({ length: SPREAD }, (_, i) => Math.round(least * (most / least) ** (i / (SPREAD - 1)))))];
+  return [
+    ...new Set(Array.from({ length: SPREAD }, (_, i) => Math.round(least * (most / least) ** (i / (SPREAD - 1))))),
+  ];
 }

@@ -11,15 +11,23 @@ describe('the strip round a focus ring', () => {
   });
   it('no two words lie on each other, and every mark is on it', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { minLength: 1, maxLength: 12 }), fc.double({ min: 0.2, max: 2, noNaN: true }), (degs, mmPerDeg) => {
-        const { places, rows, lengthMm } = stripOf(degs, mmPerDeg);
-        expect(places.flatMap(({ text }) => text.split(' ').map(Number)).sort((a, b) => a - b)).toEqual(degs.map((_, i) => i + 1));
-        for (const [i, a] of places.entries()) {
-          expect(a.row).toBeLessThan(rows);
-          expect(a.atMm).toBeLessThan(lengthMm);
-          for (const b of places.slice(i + 1)) if (a.row === b.row) expect(Math.abs(a.atMm - b.atMm)).toBeGreaterThan(((a.text.length + b.text.length) * 2.6) / 2);
-        }
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { minLength: 1, maxLength: 12 }),
+        fc.double({ min: 0.2, max: 2, noNaN: true }),
+        (degs, mmPerDeg) => {
+          const { places, rows, lengthMm } = stripOf(degs, mmPerDeg);
+          expect(places.flatMap(({ text }) => text.split(' ').map(Number)).sort((a, b) => a - b)).toEqual(
+            degs.map((_, i) => i + 1),
+          );
+          for (const [i, a] of places.entries()) {
+            expect(a.row).toBeLessThan(rows);
+            expect(a.atMm).toBeLessThan(lengthMm);
+            for (const b of places.slice(i + 1))
+              if (a.row === b.row)
+                expect(Math.abs(a.atMm - b.atMm)).toBeGreaterThan(((a.text.length + b.text.length) * 2.6) / 2);
+          }
+        },
+      ),
     );
   });
 });

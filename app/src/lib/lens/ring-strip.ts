@@ -12,7 +12,10 @@ const LETTER_MM = 2.7;
 const APART_MM = 1.2;
 
 /** Lays out marks (degrees of the ring, in their order) on a strip. Marks at one place are written once, with all their numbers. */
-export function stripOf(ringDegs: readonly number[], mmPerDeg: number): { places: StripPlace[]; rows: number; lengthMm: number } {
+export function stripOf(
+  ringDegs: readonly number[],
+  mmPerDeg: number,
+): { places: StripPlace[]; rows: number; lengthMm: number } {
   const least = ringDegs.reduce((a, b) => Math.min(a, b), Infinity);
   const found: { atMm: number; numbers: number[] }[] = [];
   ringDegs.forEach((deg, i) => {

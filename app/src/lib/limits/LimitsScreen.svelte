@@ -1,5 +1,13 @@
 <script lang="ts">
-  import { LIMIT_NAMES, LIMITS, limitRange, shownLimit, type Limit, type LimitGroup, type LimitName } from '@gentle-arc/core/model/limits';
+  import {
+    LIMIT_NAMES,
+    LIMITS,
+    limitRange,
+    shownLimit,
+    type Limit,
+    type LimitGroup,
+    type LimitName,
+  } from '@gentle-arc/core/model/limits';
   import NumberField from '$lib/parts/NumberField.svelte';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
 
@@ -9,24 +17,35 @@
   const own = $derived(store.shoot.limits);
   const changed = $derived(LIMIT_NAMES.filter((name) => own[name] !== undefined).length);
   const groups = $derived(
-    [...new Set(LIMIT_NAMES.map((name) => LIMITS[name].group as LimitGroup))].map((group) => ({ group, names: LIMIT_NAMES.filter((name) => LIMITS[name].group === group) })),
+    [...new Set(LIMIT_NAMES.map((name) => LIMITS[name].group as LimitGroup))].map((group) => ({
+      group,
+      names: LIMIT_NAMES.filter((name) => LIMITS[name].group === group),
+    })),
   );
   const facts = (name: LimitName): Limit => LIMITS[name];
   const step = (value: number) => Number((10 ** Math.floor(Math.log10(value) - 0.5)).toPrecision(1));
 
   const without = (name: LimitName) => Object.fromEntries(Object.entries(own).filter(([key]) => key !== name));
   const set = (name: LimitName, value: number) =>
-    store.change({ ...store.shoot, limits: { ...without(name), ...(value === LIMITS[name].value ? {} : { [name]: value }) } }, `limit.${name}`);
+    store.change(
+      { ...store.shoot, limits: { ...without(name), ...(value === LIMITS[name].value ? {} : { [name]: value }) } },
+      `limit.${name}`,
+    );
   const restore = (name: LimitName) => store.change({ ...store.shoot, limits: without(name) });
 </script>
 
 <main class="mx-auto max-w-4xl px-4 pb-12">
   <div class="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1 py-2">
     <h1 class="font-display text-3xl">What the reading is held against</h1>
-    <button class="quiet-button font-semibold" disabled={changed === 0} onclick={() => store.change({ ...store.shoot, limits: {} })}>Back to the usual limits</button>
+    <button
+      class="quiet-button font-semibold"
+      disabled={changed === 0}
+      onclick={() => store.change({ ...store.shoot, limits: {} })}>Back to the usual limits</button
+    >
   </div>
   <p class="max-w-prose leading-snug text-soft">
-    Every finding in this shoot reads its limit here. Type over one where your own eye or your own audience says otherwise; it goes with the shoot into its file. {changed === 0
+    Every finding in this shoot reads its limit here. Type over one where your own eye or your own audience says
+    otherwise; it goes with the shoot into its file. {changed === 0
       ? 'All are as they ship.'
       : `${changed} ${changed === 1 ? 'differs' : 'differ'} from what ships.`}
   </p>

@@ -57,10 +57,26 @@
     onchange={(v) => onaim({ place: { ...aim.place, v: v / 100 } }, 'aim.v')}
     {onsettle}
   /> up from the middle. It runs
-  <NumberField label="Smoothing time" value={aim.smoothingS} unit="s" min={0} max={5} step={0.05} onchange={(smoothingS) => onaim({ smoothingS }, 'aim.smoothing')} {onsettle} /> behind,
-  does not stir within
-  <NumberField label="Dead band" value={aim.deadBandDeg} unit="tenth" min={0} max={45} step={0.5} onchange={(deadBandDeg) => onaim({ deadBandDeg }, 'aim.deadBand')} {onsettle} />,
-  and turns at most
+  <NumberField
+    label="Smoothing time"
+    value={aim.smoothingS}
+    unit="s"
+    min={0}
+    max={5}
+    step={0.05}
+    onchange={(smoothingS) => onaim({ smoothingS }, 'aim.smoothing')}
+    {onsettle}
+  /> behind, does not stir within
+  <NumberField
+    label="Dead band"
+    value={aim.deadBandDeg}
+    unit="tenth"
+    min={0}
+    max={45}
+    step={0.5}
+    onchange={(deadBandDeg) => onaim({ deadBandDeg }, 'aim.deadBand')}
+    {onsettle}
+  />, and turns at most
   <NumberField
     label="Turning limit"
     value={aim.rateMaxDegps}

@@ -19,12 +19,20 @@
 
 {#snippet way(cure: Cure)}
   <button class="cure" onclick={() => oncure(cure)}>
-    <b>{cure.instruction}</b> <span class="effect">{[cure.numbers ? `${cure.effect}, ${cure.numbers}` : cure.effect, ...cure.costs].join('; ')}</span>
+    <b>{cure.instruction}</b>
+    <span class="effect"
+      >{[cure.numbers ? `${cure.effect}, ${cure.numbers}` : cure.effect, ...cure.costs].join('; ')}</span
+    >
   </button>
 {/snippet}
 
 <div class="finding" class:chosen>
-  <button class="lead" aria-pressed={chosen} aria-label="{finding.grade}: {finding.sentence} Show it at {finding.screenS.toFixed(1)} seconds" onclick={onchoose}>
+  <button
+    class="lead"
+    aria-pressed={chosen}
+    aria-label="{finding.grade}: {finding.sentence} Show it at {finding.screenS.toFixed(1)} seconds"
+    onclick={onchoose}
+  >
     <span class="shrink-0 pt-1"><GradeMark grade={finding.grade} /></span>
     <span class="min-w-0 leading-snug">
       <b class="word" class:hard={severity(finding) === 2} class:soft={severity(finding) === 1}>{finding.grade}</b>
@@ -36,7 +44,11 @@
     <div class="ways">
       {#if first}{@render way(first)}{/if}
       <details>
-        <summary>Why{more.length > 0 ? `, and ${more.length} more ${more.length === 1 ? 'way' : 'ways'} to mend it` : ''}</summary>
+        <summary
+          >Why{more.length > 0
+            ? `, and ${more.length} more ${more.length === 1 ? 'way' : 'ways'} to mend it`
+            : ''}</summary
+        >
         <p class="text-sm leading-snug text-soft">{finding.reason}</p>
         {#each more as cure, i (i)}{@render way(cure)}{/each}
       </details>

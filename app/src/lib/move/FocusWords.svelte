@@ -27,7 +27,13 @@
       from: { on: 'distance', distanceM: Math.max(closestM, Math.round(distanceM * 50) / 100) },
       racks: [{ atS, overS: 1, to: { on: 'subject' } }],
     };
-    onchange((row) => ({ ...row, focus: mode === 'fixed' ? { mode: 'fixed', distanceM } : mode === 'racks' ? racks : { mode: 'follow' } }), null);
+    onchange(
+      (row) => ({
+        ...row,
+        focus: mode === 'fixed' ? { mode: 'fixed', distanceM } : mode === 'racks' ? racks : { mode: 'follow' },
+      }),
+      null,
+    );
   }
 </script>
 
@@ -60,4 +66,9 @@ At f/<NumberField
       step={0.1}
       onchange={(distanceM) => onchange((row) => ({ ...row, focus: { mode: 'fixed', distanceM } }), 'focusDistance')}
       {onsettle}
-    />{/if}.{#if shot.focus.mode === 'racks'}&nbsp;<FocusRacks {setup} focus={shot.focus} {onchange} {onsettle} />{/if}{/if}
+    />{/if}.{#if shot.focus.mode === 'racks'}&nbsp;<FocusRacks
+      {setup}
+      focus={shot.focus}
+      {onchange}
+      {onsettle}
+    />{/if}{/if}

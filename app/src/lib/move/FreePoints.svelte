@@ -30,7 +30,15 @@
   /** One more, as far on as the last piece goes. */
   function add() {
     const [before, last] = move.points.slice(-2);
-    put([...move.points, { eastM: cm(2 * last.eastM - before.eastM), northM: cm(2 * last.northM - before.northM), heightM: last.heightM, look: null }]);
+    put([
+      ...move.points,
+      {
+        eastM: cm(2 * last.eastM - before.eastM),
+        northM: cm(2 * last.northM - before.northM),
+        heightM: last.heightM,
+        look: null,
+      },
+    ]);
   }
 
   /** A key of its own starts by looking at the pivot, level. */
@@ -55,7 +63,9 @@
         onchange={(heightM) => edit(i, { heightM }, `point.${i}.height`)}
         {onsettle}
       /> high,
-      <button class="link" aria-pressed={point.look !== null} onclick={() => key(i)}>{point.look ? 'looks to' : 'looks as the shot aims'}</button>
+      <button class="link" aria-pressed={point.look !== null} onclick={() => key(i)}
+        >{point.look ? 'looks to' : 'looks as the shot aims'}</button
+      >
       {#if point.look}
         {@const look = point.look}
         {#each ANGLES as { key, name, most }, k (key)}
@@ -73,17 +83,23 @@
         {/each}
       {/if}
       {#if move.points.length > 2}
-        <button class="quiet-button !min-h-0 !min-w-0 !p-1" onclick={() => put(move.points.filter((_, k) => k !== i))} aria-label="Delete point {i + 1}"
-          ><CloseOutline class="h-3.5 w-3.5" /></button
+        <button
+          class="quiet-button !min-h-0 !min-w-0 !p-1"
+          onclick={() => put(move.points.filter((_, k) => k !== i))}
+          aria-label="Delete point {i + 1}"><CloseOutline class="h-3.5 w-3.5" /></button
         >
       {/if}
     </li>
   {/each}
 </ol>
 {#if move.points.length < MOST_PATH_POINTS}
-  <button class="link" aria-pressed={drawing} onclick={ondraw}>{drawing ? 'The path is done' : 'Draw on the plan'}</button>
+  <button class="link" aria-pressed={drawing} onclick={ondraw}
+    >{drawing ? 'The path is done' : 'Draw on the plan'}</button
+  >
   <button class="link" onclick={add}>Add a point</button>
-  {#if drawing}<p class="text-sm text-soft" role="status">Press on the plan where the camera goes next; drag a point to move it.</p>{/if}
+  {#if drawing}<p class="text-sm text-soft" role="status">
+      Press on the plan where the camera goes next; drag a point to move it.
+    </p>{/if}
 {/if}
 
 <style>

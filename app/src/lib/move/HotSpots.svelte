@@ -50,7 +50,11 @@
   >
     <title>{mark.said}</title>
     <circle class="reach" r="15" />
-    <path d={mark.hard ? 'M0 -11L3 -4.5L9.5 -8L7 -1.5L12 3L5 4L3.5 11L-1 5.5L-7.5 9L-6 2.5L-12 -0.5L-5.5 -3.5L-6.5 -9.5Z' : 'M0 -9L9 7H-9Z'} />
+    <path
+      d={mark.hard
+        ? 'M0 -11L3 -4.5L9.5 -8L7 -1.5L12 3L5 4L3.5 11L-1 5.5L-7.5 9L-6 2.5L-12 -0.5L-5.5 -3.5L-6.5 -9.5Z'
+        : 'M0 -9L9 7H-9Z'}
+    />
     <path class="bang" d="M0 -4V1.5M0 4.2V4.4" />
   </g>
 {/each}

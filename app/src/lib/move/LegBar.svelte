@@ -29,20 +29,27 @@
       <MovePicture kind={leg.move.kind} size={legs.length > 2 ? 44 : 60} />
       <span class="text">
         <b>{leg.recipe.title}</b>
-        {#if legs.length > 1}<span class="text-soft">{trim(leg.fromS, 1)} to {trim(leg.toS, 1)} s{active === i ? ' · change' : ''}</span>{:else}<span class="text-soft"
-            >Choose another move</span
-          >{/if}
+        {#if legs.length > 1}<span class="text-soft"
+            >{trim(leg.fromS, 1)} to {trim(leg.toS, 1)} s{active === i ? ' · change' : ''}</span
+          >{:else}<span class="text-soft">Choose another move</span>{/if}
       </span>
     </button>
   {/each}
   <span class="flex-1"></span>
   {#if legs.length > 1}
-    <button class="quiet-button" onclick={() => onremove(active)} aria-label="Take out {legs[active].recipe.title}" title="Take this move out (can be undone)"
-      ><TrashBinOutline class="h-4 w-4" /></button
+    <button
+      class="quiet-button"
+      onclick={() => onremove(active)}
+      aria-label="Take out {legs[active].recipe.title}"
+      title="Take this move out (can be undone)"><TrashBinOutline class="h-4 w-4" /></button
     >
   {/if}
   {#if legs.length < MOST_LEGS}
-    <button class="quiet-button text-sm" onclick={onadd} aria-label="Then another move" title="Add a move that goes on from where this shot ends"
+    <button
+      class="quiet-button text-sm"
+      onclick={onadd}
+      aria-label="Then another move"
+      title="Add a move that goes on from where this shot ends"
       ><PlusOutline class="h-4 w-4" />{#if legs.length < 2}Then{/if}</button
     >
   {/if}

@@ -34,17 +34,26 @@
 <section class="chooser" aria-label="Choose a move" onkeydown={keys}>
   <div class="flex items-center justify-between gap-2">
     <h2 class="font-display text-xl" tabindex="-1" bind:this={heading}>What should happen on screen?</h2>
-    <button class="quiet-button shrink-0 font-semibold" onclick={onclose} title="Close (Escape)"><CloseOutline class="h-4 w-4" />Done</button>
+    <button class="quiet-button shrink-0 font-semibold" onclick={onclose} title="Close (Escape)"
+      ><CloseOutline class="h-4 w-4" />Done</button
+    >
   </div>
   <div class="effects" role="group" aria-label="What it does on screen">
     {#each EFFECT_KINDS as key (key)}
-      <button aria-pressed={wanted === key} onclick={() => (wanted = key)} title={EFFECTS[key].says}>{EFFECTS[key].label}</button>
+      <button aria-pressed={wanted === key} onclick={() => (wanted = key)} title={EFFECTS[key].says}
+        >{EFFECTS[key].label}</button
+      >
     {/each}
   </div>
   <p class="text-soft">{EFFECTS[wanted].says}</p>
   <div class="moves" role="group" aria-label="Moves">
     {#each kindsFor(wanted) as kind (kind)}
-      <button class="move" aria-pressed={chosen === kind} aria-label={RECIPES[kind].title} onclick={() => onchoose(kind)}>
+      <button
+        class="move"
+        aria-pressed={chosen === kind}
+        aria-label={RECIPES[kind].title}
+        onclick={() => onchoose(kind)}
+      >
         <MovePicture {kind} size={92} />
         <span class="min-w-0"><b>{RECIPES[kind].title}</b><span class="purpose">{RECIPES[kind].purpose}</span></span>
       </button>

@@ -14,10 +14,19 @@
   {#if drawing.shadow.length}<polyline class="shadow" points={points(drawing.shadow)} />{/if}
   {#each drawing.drops as drop, i (i)}<polyline class="shadow" points={points(drop)} />{/each}
   {#if drawing.walk.length}<polyline class="walk" points={points(drawing.walk)} />{/if}
-  <line class="body" x1={drawing.subject.foot[0]} y1={drawing.subject.foot[1]} x2={drawing.subject.head[0]} y2={drawing.subject.head[1]} />
+  <line
+    class="body"
+    x1={drawing.subject.foot[0]}
+    y1={drawing.subject.foot[1]}
+    x2={drawing.subject.head[0]}
+    y2={drawing.subject.head[1]}
+  />
   <circle class="headed" cx={drawing.subject.head[0]} cy={drawing.subject.head[1]} r="3.4" />
   {#if drawing.cover.length}<polygon class="cover" points={points(drawing.cover)} />{/if}
-  {#if drawing.way.length}<polyline class="track" points={points(drawing.way)} /><path class="track" d={drawing.tip} />{/if}
+  {#if drawing.way.length}<polyline class="track" points={points(drawing.way)} /><path
+      class="track"
+      d={drawing.tip}
+    />{/if}
   <circle class="start" cx={drawing.start[0]} cy={drawing.start[1]} r="3.6" />
   {#each drawing.focus as [cx, cy], i (i)}<circle class="focus" class:was={i === 0} {cx} {cy} r="7" />{/each}
   {#if drawing.leans}

@@ -56,7 +56,9 @@
   const setup = $derived(setupOf(shoot, shot));
   const motion = $derived(motionOf(setup));
   const samples = $derived(sampleShot(setup, motion));
-  const bodied = $derived([samples.body.bobM, samples.body.panDeg].some((column) => column.some((value) => value !== 0)));
+  const bodied = $derived(
+    [samples.body.bobM, samples.body.panDeg].some((column) => column.some((value) => value !== 0)),
+  );
   const shown = $derived(preferences.body && bodied ? withBody(samples) : samples);
   const active = $derived(Math.min(chosenLeg, motion.legs.length - 1));
   const leg = $derived(legsOf(shot)[active]);
@@ -76,12 +78,21 @@
   const change = (next: Shoot, join: string | null) => store.change(next, join);
   const changeShot = (edit: (row: Shot) => Shot, join: string | null) => store.changeShot(shot.id, edit, join);
 
-  const changeActive = (edit: (row: Leg) => Leg, join: string | null) => changeShot((row) => withLeg(row, active, edit), join && `${join}.${active}`);
+  const changeActive = (edit: (row: Leg) => Leg, join: string | null) =>
+    changeShot((row) => withLeg(row, active, edit), join && `${join}.${active}`);
 
   function chooseKind(kind: MoveKind) {
     drawing = null;
     if (active === 0) changeShot((given) => withKind(given, kind), null);
-    else changeActive((row) => ({ ...row, move: asKind(row.move, kind), timing: RECIPES[kind].usualTiming?.(row.timing) ?? row.timing }), null);
+    else
+      changeActive(
+        (row) => ({
+          ...row,
+          move: asKind(row.move, kind),
+          timing: RECIPES[kind].usualTiming?.(row.timing) ?? row.timing,
+        }),
+        null,
+      );
   }
 
   function addMove() {
@@ -114,7 +125,12 @@
   }
   takeDropped(() => {
     const piece = selected;
-    return { walk: piece && { landing: { xM: piece.xM, yM: piece.yM, zM: piece.zM }, take: (points) => void change(changeWalk(store.shoot, shot.id, piece.id, points), null) } };
+    return {
+      walk: piece && {
+        landing: { xM: piece.xM, yM: piece.yM, zM: piece.zM },
+        take: (points) => void change(changeWalk(store.shoot, shot.id, piece.id, points), null),
+      },
+    };
   });
 
   function apply(cure: Cure) {
@@ -161,10 +177,18 @@
 
   function keys(event: KeyboardEvent) {
     const { target } = event;
-    if (target instanceof HTMLInputElement || target instanceof HTMLSelectElement || target instanceof HTMLTextAreaElement || event.ctrlKey || event.metaKey || event.altKey)
+    if (
+      target instanceof HTMLInputElement ||
+      target instanceof HTMLSelectElement ||
+      target instanceof HTMLTextAreaElement ||
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey
+    )
       return;
     // Keys that do something to the plan are for whoever is on it, not for a button that happens to have the focus.
-    const onPlan = target === document.body || (target instanceof Element && target.closest('[role=application]') !== null);
+    const onPlan =
+      target === document.body || (target instanceof Element && target.closest('[role=application]') !== null);
     if (event.key === ' ' && !(event.target instanceof HTMLButtonElement)) playhead.toggle();
     else if (event.key === 'ArrowLeft') playhead.step(-1);
     else if (event.key === 'ArrowRight') playhead.step(1);
@@ -216,7 +240,14 @@
     <h1 class="sr-only">Move: {shot.name}</h1>
     <div class="left">
       <div class="picture">
-        <Picture {setup} samples={shown} {row} about={chosen && aboutOf(chosen.id)} playing={playhead.playing} onpick={pick} />
+        <Picture
+          {setup}
+          samples={shown}
+          {row}
+          about={chosen && aboutOf(chosen.id)}
+          playing={playhead.playing}
+          onpick={pick}
+        />
         <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
           <Transport {playhead} {samples} {bodied} />
           <span class="hidden sm:block">{@render variants()}</span>
@@ -224,7 +255,13 @@
       </div>
 
       <div class="strip">
-        <Strip {samples} reading={live.reading} {playhead} {chosenId} joinsS={motion.legs.slice(1).map(({ fromS }) => playingOf(shot, motion.durationS).screenAt(fromS))} />
+        <Strip
+          {samples}
+          reading={live.reading}
+          {playhead}
+          {chosenId}
+          joinsS={motion.legs.slice(1).map(({ fromS }) => playingOf(shot, motion.durationS).screenAt(fromS))}
+        />
       </div>
     </div>
 
@@ -277,7 +314,8 @@
           />
           {#if empty}
             <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
-              Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s path, a post or a hedge row, so that the move shows depth.
+              Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s
+              path, a post or a hedge row, so that the move shows depth.
             </p>
           {/if}
           {#if selected}
@@ -287,19 +325,28 @@
               isSubject={shot.subjectId === selected.id}
               drawingWalk={drawing === 'walk'}
               onchange={(edit, join) => change(changePiece(shoot, selected.id, edit), join && `${join}.${selected.id}`)}
-              onwalk={(points: WalkPoint[], join) => change(changeWalk(shoot, shot.id, selected.id, points), join && `${join}.${selected.id}`)}
+              onwalk={(points: WalkPoint[], join) =>
+                change(changeWalk(shoot, shot.id, selected.id, points), join && `${join}.${selected.id}`)}
               ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
               onimportwalk={importWalk}
               onsubject={() => changeShot((given) => ({ ...given, subjectId: selected.id }), null)}
               onduplicate={duplicate}
               ondelete={remove}
-              onplace={(xM, yM, join) => change(movePiece(shoot, shot.id, selected.id, xM, yM), `${join}.${selected.id}`)}
+              onplace={(xM, yM, join) =>
+                change(movePiece(shoot, shot.id, selected.id, xM, yM), `${join}.${selected.id}`)}
               onclose={unselect}
               onsettle={() => store.settle()}
             />
             <hr class="my-3 border-hairline" />
           {/if}
-          <ReadingList {live} {chosenId} limitsHref={limitsHref(shoot.id)} onseek={seek} onchoose={choose} oncure={apply} />
+          <ReadingList
+            {live}
+            {chosenId}
+            limitsHref={limitsHref(shoot.id)}
+            onseek={seek}
+            onchoose={choose}
+            oncure={apply}
+          />
           <hr class="my-3 border-hairline" />
           <ShotWords
             {setup}

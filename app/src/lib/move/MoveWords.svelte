@@ -31,8 +31,12 @@
   const handed = $derived(move.kind === 'free' || numbersOf(move.kind).some(({ mirror }) => mirror === 'side'));
 
   const values = $derived(move as unknown as Record<string, number & string & (string | null)>);
-  const set = (key: string, value: number | string | null, join: string | null) => onleg((row) => ({ ...row, move: { ...row.move, [key]: value } as Move }), join);
-  const pieceItems = $derived([{ value: '', name: 'the subject' }, ...pieces.filter((piece) => piece.id !== subjectId).map((piece) => ({ value: piece.id, name: piece.name }))]);
+  const set = (key: string, value: number | string | null, join: string | null) =>
+    onleg((row) => ({ ...row, move: { ...row.move, [key]: value } as Move }), join);
+  const pieceItems = $derived([
+    { value: '', name: 'the subject' },
+    ...pieces.filter((piece) => piece.id !== subjectId).map((piece) => ({ value: piece.id, name: piece.name })),
+  ]);
 </script>
 
 <p class="said">
@@ -55,7 +59,8 @@
           min={parameter.unit === 'share' ? parameter.min * 100 : parameter.min}
           max={parameter.unit === 'share' ? parameter.max * 100 : parameter.max}
           step={parameter.unit === 'share' ? parameter.step * 100 : parameter.step}
-          onchange={(value) => set(parameter.key, parameter.unit === 'share' ? value / 100 : value, `move.${parameter.key}`)}
+          onchange={(value) =>
+            set(parameter.key, parameter.unit === 'share' ? value / 100 : value, `move.${parameter.key}`)}
           {onsettle}
         />
       {:else if parameter.type === 'choice'}
@@ -66,25 +71,43 @@
           onchange={(value) => set(parameter.key, value, null)}
         />
       {:else}
-        <Choice label={parameter.label} value={values[parameter.key] ?? ''} items={pieceItems} onchange={(value) => set(parameter.key, value || null, null)} />
+        <Choice
+          label={parameter.label}
+          value={values[parameter.key] ?? ''}
+          items={pieceItems}
+          onchange={(value) => set(parameter.key, value || null, null)}
+        />
       {/if}</span
     >{/each}.
   {#if offPivot}
     <span class="text-soft"
-      >It goes by a point beside the subject. <button class="link" onclick={() => onleg((row) => ({ ...row, move: { ...row.move, pivotEastM: 0, pivotNorthM: 0 } }), null)}
+      >It goes by a point beside the subject. <button
+        class="link"
+        onclick={() => onleg((row) => ({ ...row, move: { ...row.move, pivotEastM: 0, pivotNorthM: 0 } }), null)}
         >Back onto it</button
       ></span
     >
   {/if}
   <span class="whitespace-nowrap">
-    {#if handed}<button class="link" onclick={() => onleg((row) => ({ ...row, move: mirrored(row.move) }), null)} title="Left for right, clockwise for anticlockwise"
-        >To the other side</button
+    {#if handed}<button
+        class="link"
+        onclick={() => onleg((row) => ({ ...row, move: mirrored(row.move) }), null)}
+        title="Left for right, clockwise for anticlockwise">To the other side</button
       >{/if}
-    <button class="link" aria-pressed={leg.backwards} onclick={() => onleg((row) => ({ ...row, backwards: !row.backwards }), null)} title="From its end to its start"
-      >{leg.backwards ? 'Forwards again' : 'Run it backwards'}</button
+    <button
+      class="link"
+      aria-pressed={leg.backwards}
+      onclick={() => onleg((row) => ({ ...row, backwards: !row.backwards }), null)}
+      title="From its end to its start">{leg.backwards ? 'Forwards again' : 'Run it backwards'}</button
     >
   </span>
 </p>
 {#if move.kind === 'free'}
-  <FreePoints {move} {drawing} {ondraw} onchange={(next, join) => onleg((row) => ({ ...row, move: next }), join)} {onsettle} />
+  <FreePoints
+    {move}
+    {drawing}
+    {ondraw}
+    onchange={(next, join) => onleg((row) => ({ ...row, move: next }), join)}
+    {onsettle}
+  />
 {/if}

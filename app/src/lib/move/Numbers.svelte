@@ -42,8 +42,11 @@
 </p>
 {#if figures.evenness.picture}
   <p>
-    Evenness in the picture {trim(figures.evenness.picture.spectral, 2)}{figures.evenness.rig ? `, in the rig ${trim(figures.evenness.rig.spectral, 2)}` : ''} (spectral arc length, −1.41
-    at best){figures.evenness.picture.jerk === null ? '' : `; log dimensionless jerk ${trim(figures.evenness.picture.jerk, 1)} (−5.3 at best)`}.
+    Evenness in the picture {trim(figures.evenness.picture.spectral, 2)}{figures.evenness.rig
+      ? `, in the rig ${trim(figures.evenness.rig.spectral, 2)}`
+      : ''} (spectral arc length, −1.41 at best){figures.evenness.picture.jerk === null
+      ? ''
+      : `; log dimensionless jerk ${trim(figures.evenness.picture.jerk, 1)} (−5.3 at best)`}.
   </p>
 {/if}
 {#if figures.marks.length > 0}

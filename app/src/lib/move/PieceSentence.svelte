@@ -26,12 +26,32 @@
     onclose: () => void;
     onsettle: () => void;
   }
-  let { piece, walk, isSubject, drawingWalk, onchange, onwalk, ondrawwalk, onimportwalk, onplace, onsubject, onduplicate, ondelete, onclose, onsettle }: Props = $props();
+  let {
+    piece,
+    walk,
+    isSubject,
+    drawingWalk,
+    onchange,
+    onwalk,
+    ondrawwalk,
+    onimportwalk,
+    onplace,
+    onsubject,
+    onduplicate,
+    ondelete,
+    onclose,
+    onsettle,
+  }: Props = $props();
 
   let files: HTMLInputElement | undefined = $state();
   let problem: string | null = $state(null);
   const MOST_TIMES = 12;
-  const LAYER_NAMES: Record<PieceLayer, string> = { auto: 'its distance says', near: 'near, always', subject: 'with the subject', far: 'far, always' };
+  const LAYER_NAMES: Record<PieceLayer, string> = {
+    auto: 'its distance says',
+    near: 'near, always',
+    subject: 'with the subject',
+    far: 'far, always',
+  };
   const LAYER_ITEMS = LAYERS.map((value) => ({ value, name: LAYER_NAMES[value] }));
 
   /** In a shot in which it walks, its walk says where it is. */
@@ -39,11 +59,17 @@
 
   const set = (key: 'xM' | 'yM' | 'zM' | 'headingDeg' | 'lengthM' | 'depthM' | 'heightM', value: number) =>
     onchange(
-      (row) => (PIECE_KINDS[row.kind].round && (key === 'lengthM' || key === 'depthM') ? { ...row, lengthM: value, depthM: value } : { ...row, [key]: value }),
+      (row) =>
+        PIECE_KINDS[row.kind].round && (key === 'lengthM' || key === 'depthM')
+          ? { ...row, lengthM: value, depthM: value }
+          : { ...row, [key]: value },
       `piece.${key}`,
     );
   const setOpening = (key: keyof Opening, value: number) =>
-    onchange((row) => (row.kind === 'wall' ? { ...row, opening: { ...row.opening, [key]: value } } : row), `opening.${key}`);
+    onchange(
+      (row) => (row.kind === 'wall' ? { ...row, opening: { ...row.opening, [key]: value } } : row),
+      `opening.${key}`,
+    );
 
   function setTime(index: number, tS: number) {
     if (!walk) return;
@@ -82,14 +108,48 @@
   <p class="leading-8">
     {PIECE_KINDS[piece.kind].label},
     {#if PIECE_KINDS[piece.kind].round}
-      <NumberField label="Width" value={piece.depthM} unit="m" min={0.02} max={2000} step={0.1} onchange={(v) => set('depthM', v)} {onsettle} /> across,
+      <NumberField
+        label="Width"
+        value={piece.depthM}
+        unit="m"
+        min={0.02}
+        max={2000}
+        step={0.1}
+        onchange={(v) => set('depthM', v)}
+        {onsettle}
+      /> across,
     {:else}
-      <NumberField label="Length" value={piece.lengthM} unit="m" min={0.02} max={2000} step={0.1} onchange={(v) => set('lengthM', v)} {onsettle} /> long,
-      <NumberField label="Depth" value={piece.depthM} unit="m" min={0.02} max={2000} step={0.1} onchange={(v) => set('depthM', v)} {onsettle} /> deep,
+      <NumberField
+        label="Length"
+        value={piece.lengthM}
+        unit="m"
+        min={0.02}
+        max={2000}
+        step={0.1}
+        onchange={(v) => set('lengthM', v)}
+        {onsettle}
+      /> long,
+      <NumberField
+        label="Depth"
+        value={piece.depthM}
+        unit="m"
+        min={0.02}
+        max={2000}
+        step={0.1}
+        onchange={(v) => set('depthM', v)}
+        {onsettle}
+      /> deep,
     {/if}
-    <NumberField label="Height" value={piece.heightM} unit="m" min={0.02} max={500} step={0.1} onchange={(v) => set('heightM', v)} {onsettle} /> high, {start
-      ? 'walking from'
-      : 'at'}
+    <NumberField
+      label="Height"
+      value={piece.heightM}
+      unit="m"
+      min={0.02}
+      max={500}
+      step={0.1}
+      onchange={(v) => set('heightM', v)}
+      {onsettle}
+    /> high, {start ? 'walking from' : 'at'}
     <NumberField
       label="East"
       value={start?.xM ?? piece.xM}
@@ -120,12 +180,57 @@
         onchange={(v) => set('zM', v)}
         {onsettle}
       /> up{/if}, heading
-    <NumberField label="Heading" value={piece.headingDeg} unit="deg" min={-360} max={360} step={5} onchange={(v) => set('headingDeg', v)} {onsettle} />.
+    <NumberField
+      label="Heading"
+      value={piece.headingDeg}
+      unit="deg"
+      min={-360}
+      max={360}
+      step={5}
+      onchange={(v) => set('headingDeg', v)}
+      {onsettle}
+    />.
     {#if piece.kind === 'wall'}
-      Opening <NumberField label="Opening width" value={piece.opening.widthM} unit="m" min={0} max={1000} step={0.1} onchange={(v) => setOpening('widthM', v)} {onsettle} /> wide from
-      <NumberField label="Opening sill" value={piece.opening.sillM} unit="m" min={0} max={500} step={0.1} onchange={(v) => setOpening('sillM', v)} {onsettle} /> to
-      <NumberField label="Opening head" value={piece.opening.heightM} unit="m" min={0} max={500} step={0.1} onchange={(v) => setOpening('heightM', v)} {onsettle} /> up,
-      <NumberField label="Opening offset" value={piece.opening.offsetM} unit="m" min={-1000} max={1000} step={0.1} onchange={(v) => setOpening('offsetM', v)} {onsettle} /> from the middle.
+      Opening <NumberField
+        label="Opening width"
+        value={piece.opening.widthM}
+        unit="m"
+        min={0}
+        max={1000}
+        step={0.1}
+        onchange={(v) => setOpening('widthM', v)}
+        {onsettle}
+      /> wide from
+      <NumberField
+        label="Opening sill"
+        value={piece.opening.sillM}
+        unit="m"
+        min={0}
+        max={500}
+        step={0.1}
+        onchange={(v) => setOpening('sillM', v)}
+        {onsettle}
+      /> to
+      <NumberField
+        label="Opening head"
+        value={piece.opening.heightM}
+        unit="m"
+        min={0}
+        max={500}
+        step={0.1}
+        onchange={(v) => setOpening('heightM', v)}
+        {onsettle}
+      /> up,
+      <NumberField
+        label="Opening offset"
+        value={piece.opening.offsetM}
+        unit="m"
+        min={-1000}
+        max={1000}
+        step={0.1}
+        onchange={(v) => setOpening('offsetM', v)}
+        {onsettle}
+      /> from the middle.
     {/if}
     {#if !isSubject}In the reading it counts as <Choice
         label="Layer"
@@ -152,15 +257,32 @@
   {#if problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2 text-sm">{problem}</p>{/if}
   <div class="mt-1 flex flex-wrap gap-1 text-sm">
     {#if !isSubject}<button class="quiet-button font-semibold" onclick={onsubject}>Make it the subject</button>{/if}
-    <button class="quiet-button" aria-pressed={drawingWalk} onclick={ondrawwalk}>{drawingWalk ? 'Walk is done' : 'Draw a walk'}</button>
-    <button class="quiet-button" onclick={() => files?.click()} title="CSV with the header t,x,y,z, or GPX 1.1, up to {MOST_MB.walk} MB">Walk from a file…</button>
-    <input bind:this={files} class="sr-only" type="file" accept=".csv,.gpx,text/csv,application/gpx+xml" aria-label="Walk file" tabindex="-1" onchange={open} />
+    <button class="quiet-button" aria-pressed={drawingWalk} onclick={ondrawwalk}
+      >{drawingWalk ? 'Walk is done' : 'Draw a walk'}</button
+    >
+    <button
+      class="quiet-button"
+      onclick={() => files?.click()}
+      title="CSV with the header t,x,y,z, or GPX 1.1, up to {MOST_MB.walk} MB">Walk from a file…</button
+    >
+    <input
+      bind:this={files}
+      class="sr-only"
+      type="file"
+      accept=".csv,.gpx,text/csv,application/gpx+xml"
+      aria-label="Walk file"
+      tabindex="-1"
+      onchange={open}
+    />
     {#if walk}<button class="quiet-button" onclick={() => onwalk([], null)}>Stand still</button>{/if}
     <button class="quiet-button" onclick={onduplicate}>Duplicate</button>
     <button class="quiet-button" onclick={ondelete}>Delete</button>
   </div>
   {#if drawingWalk}<p class="mt-1 text-sm text-soft" role="status">
-      Press on the plan where {piece.name} goes next; each point is reached at walking pace ({saySpeed(1.2, preferences.units)}), then drag points or type their times.
+      Press on the plan where {piece.name} goes next; each point is reached at walking pace ({saySpeed(
+        1.2,
+        preferences.units,
+      )}), then drag points or type their times.
     </p>{/if}
 </section>
 

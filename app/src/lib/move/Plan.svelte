@@ -63,7 +63,9 @@
     const spots = [
       ...motion.legs.map(({ stage }) => stage.pivot),
       ...setup.shot.walks.flatMap(({ points }) => points),
-      ...(selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M ? [-0.5, 0.5].map((half) => toSite(selected, half * selected.lengthM, 0)) : []),
+      ...(selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M
+        ? [-0.5, 0.5].map((half) => toSite(selected, half * selected.lengthM, 0))
+        : []),
     ];
     const [x0, x1] = extent([...extent(samples.xM), ...extent(spots, ({ xM }) => xM)].map(Number)).map(Number);
     const [y0, y1] = extent([...extent(samples.yM), ...extent(spots, ({ yM }) => yM)].map(Number)).map(Number);
@@ -108,7 +110,12 @@
       const size = Math.hypot(dx, dy);
       if (size < 1e-7) continue;
       const [cx, cy] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
-      marks.push({ x1: cx + (5 * dy) / size, y1: cy + (5 * dx) / size, x2: cx - (5 * dy) / size, y2: cy - (5 * dx) / size });
+      marks.push({
+        x1: cx + (5 * dy) / size,
+        y1: cy + (5 * dx) / size,
+        x2: cx - (5 * dy) / size,
+        y2: cy - (5 * dx) / size,
+      });
     }
     return marks;
   });
@@ -119,7 +126,8 @@
     const pan = (samples.panDeg[last] * Math.PI) / 180;
     const reach = Math.max(4, samples.focusDistanceM[last] * 2.2);
     const [x, y] = [samples.xM[last], samples.yM[last]];
-    const end = (angle: number) => `${view.x(x + (reach * Math.sin(angle)) / Math.cos(half))},${view.y(y + (reach * Math.cos(angle)) / Math.cos(half))}`;
+    const end = (angle: number) =>
+      `${view.x(x + (reach * Math.sin(angle)) / Math.cos(half))},${view.y(y + (reach * Math.cos(angle)) / Math.cos(half))}`;
     return `M${view.x(x)},${view.y(y)}L${end(pan - half)}L${end(pan + half)}Z`;
   });
 
@@ -139,7 +147,13 @@
     event.stopPropagation();
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
     const { xM, yM } = under(event);
-    grabbed = { move, dx: at.xM - xM, dy: at.yM - yM, moved: false, over: !(event.currentTarget as Element).hasAttribute('data-piece') };
+    grabbed = {
+      move,
+      dx: at.xM - xM,
+      dy: at.yM - yM,
+      moved: false,
+      over: !(event.currentTarget as Element).hasAttribute('data-piece'),
+    };
     heldAt = { x: event.clientX, y: event.clientY };
   }
   function drag(event: PointerEvent) {
@@ -159,7 +173,9 @@
 
   /** Chooses the piece that lies under a pointer, whatever grips lie over it. */
   function chooseUnder(event: PointerEvent) {
-    const under = document.elementsFromPoint(event.clientX, event.clientY).find((element) => element.hasAttribute('data-piece'));
+    const under = document
+      .elementsFromPoint(event.clientX, event.clientY)
+      .find((element) => element.hasAttribute('data-piece'));
     if (under) props.onselect(under.getAttribute('data-piece'));
   }
 
@@ -190,7 +206,17 @@
 
 <div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
-  <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press} onpointermove={drag} onpointerup={drop} onpointercancel={drop}>
+  <svg
+    bind:this={svg}
+    {width}
+    {height}
+    role="application"
+    aria-label="Plan from above"
+    onclick={press}
+    onpointermove={drag}
+    onpointerup={drop}
+    onpointercancel={drop}
+  >
     <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
       {#each pieces as piece (piece.id)}
         {@const at = shownPlace(piece)}
@@ -222,7 +248,9 @@
               event.stopPropagation();
               props.onselect(piece.id);
             }
-            nudge(event, setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) => props.onmovepiece(piece.id, xM, yM));
+            nudge(event, setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
+              props.onmovepiece(piece.id, xM, yM),
+            );
           }}
         >
           <title>{piece.name}</title>
@@ -237,7 +265,8 @@
       {view}
       {selectedId}
       ongrab={(event, at, pieceId, index) => grab(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
-      onnudge={(event, at, pieceId, index) => nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
+      onnudge={(event, at, pieceId, index) =>
+        nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
     />
 
     <polyline class="track" points={track} />
@@ -258,20 +287,40 @@
         }}>{name}</text
       >
     {/if}
-    <PathHandles {leg} isFirst={leg === motion.legs[0]} {view} {grab} {nudge} onmovehandle={props.onmovehandle} onmovepivot={props.onmovepivot} />
+    <PathHandles
+      {leg}
+      isFirst={leg === motion.legs[0]}
+      {view}
+      {grab}
+      {nudge}
+      onmovehandle={props.onmovehandle}
+      onmovepivot={props.onmovepivot}
+    />
     <HotSpots {findings} {samples} {view} onseek={props.onseek} />
-    <g class="camera" transform="translate({view.x(samples.xM[last])} {view.y(samples.yM[last])}) rotate({samples.panDeg[last]})">
+    <g
+      class="camera"
+      transform="translate({view.x(samples.xM[last])} {view.y(samples.yM[last])}) rotate({samples.panDeg[last]})"
+    >
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
 
     {#if selected && !drawing}
-      <PieceGrips piece={{ ...selected, ...placeOnly(shownPlace(selected)) }} {view} {grab} {nudge} onturn={props.onturnpiece} onresize={props.onresizepiece} />
+      <PieceGrips
+        piece={{ ...selected, ...placeOnly(shownPlace(selected)) }}
+        {view}
+        {grab}
+        {nudge}
+        onturn={props.onturnpiece}
+        onresize={props.onresizepiece}
+      />
     {/if}
 
     <ScaleBar {view} {width} {height} />
   </svg>
   <div class="zoom">
-    <button class="quiet-button" onclick={() => view.by(1.4)} aria-label="Closer" title="Closer (wheel or pinch)">+</button>
+    <button class="quiet-button" onclick={() => view.by(1.4)} aria-label="Closer" title="Closer (wheel or pinch)"
+      >+</button
+    >
     <button class="quiet-button" onclick={() => view.by(1 / 1.4)} aria-label="Farther" title="Farther">−</button>
     <button class="quiet-button text-sm" onclick={fit} title="Show the whole move">Fit</button>
   </div>

@@ -34,7 +34,22 @@
     onleg: (edit: (leg: Leg) => Leg, join: string | null) => void;
     onsettle: () => void;
   }
-  let { shoot, setup, motion, samples, row, active, findings, selected, drawing, onselect, onseek, onchange, onleg, onsettle }: Props = $props();
+  let {
+    shoot,
+    setup,
+    motion,
+    samples,
+    row,
+    active,
+    findings,
+    selected,
+    drawing,
+    onselect,
+    onseek,
+    onchange,
+    onleg,
+    onsettle,
+  }: Props = $props();
 
   let plan: ReturnType<typeof Plan> | undefined = $state();
   let host: HTMLElement | undefined = $state();
@@ -56,7 +71,14 @@
     const limited = (m: number) => Math.min(2000, Math.max(-2000, cm(m)));
     onleg((leg) => {
       const { pivotEastM, pivotNorthM } = leg.move;
-      return { ...leg, move: { ...leg.move, pivotEastM: limited(pivotEastM + xM - pivot.xM), pivotNorthM: limited(pivotNorthM + yM - pivot.yM) } };
+      return {
+        ...leg,
+        move: {
+          ...leg.move,
+          pivotEastM: limited(pivotEastM + xM - pivot.xM),
+          pivotNorthM: limited(pivotNorthM + yM - pivot.yM),
+        },
+      };
     }, 'pivot');
   }
 
@@ -68,21 +90,33 @@
     }
   }
 
-  const edit = (id: string, change: (piece: Piece) => Piece, join: string) => onchange(changePiece(shoot, id, change), `${join}.${id}`);
+  const edit = (id: string, change: (piece: Piece) => Piece, join: string) =>
+    onchange(changePiece(shoot, id, change), `${join}.${id}`);
 
   /** Two fingers turn the chosen piece, or the whole move about its pivot. */
   function twist(byDeg: number) {
-    if (selected) edit(selected.id, (piece) => ({ ...piece, headingDeg: (piece.headingDeg + byDeg + 360) % 360 }), 'turn');
+    if (selected)
+      edit(selected.id, (piece) => ({ ...piece, headingDeg: (piece.headingDeg + byDeg + 360) % 360 }), 'turn');
     else onleg((leg) => ({ ...leg, move: turned(leg.move, byDeg) }), 'twist');
   }
 
   async function add(kind: PieceKind) {
     const id = newId('piece');
     const middle = Math.floor(samples.count / 2);
-    const { xM, yM } = spotFor(kind, { xM: samples.xM[middle], yM: samples.yM[middle] }, motion.pivot, shoot.site.pieces);
+    const { xM, yM } = spotFor(
+      kind,
+      { xM: samples.xM[middle], yM: samples.yM[middle] },
+      motion.pivot,
+      shoot.site.pieces,
+    );
     const next = addPiece(shoot, kind, id, xM, yM);
     const firstSubject = kind === 'figure' && shot.subjectId === null;
-    const added = onchange(firstSubject ? { ...next, shots: next.shots.map((other) => (other.id === shot.id ? { ...other, subjectId: id } : other)) } : next, null);
+    const added = onchange(
+      firstSubject
+        ? { ...next, shots: next.shots.map((other) => (other.id === shot.id ? { ...other, subjectId: id } : other)) }
+        : next,
+      null,
+    );
     if (!added) return;
     onselect(id);
     await tick();
@@ -111,8 +145,15 @@
     onmovepivot={movePivot}
     onmovepiece={(id, xM, yM) => onchange(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
     onturnpiece={(id, headingDeg) => edit(id, (piece) => ({ ...piece, headingDeg }), 'turn')}
-    onresizepiece={(id, lengthM, depthM) => edit(id, (piece) => (PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM }), 'size')}
-    onmovewalkpoint={(pieceId, index, xM, yM) => onchange(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${pieceId}.${index}`)}
+    onresizepiece={(id, lengthM, depthM) =>
+      edit(
+        id,
+        (piece) =>
+          PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM },
+        'size',
+      )}
+    onmovewalkpoint={(pieceId, index, xM, yM) =>
+      onchange(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${pieceId}.${index}`)}
     {onsettle}
   />
   <div class="add">
@@ -120,8 +161,10 @@
       id="add-piece"
       label="Add a piece"
       width="w-56"
-      items={Object.entries(PIECE_KINDS).map(([kind, facts]) => ({ name: facts.label, onpress: () => void add(kind as PieceKind) }))}
-      ><PlusOutline class="h-4 w-4" />Add a piece</Menu
+      items={Object.entries(PIECE_KINDS).map(([kind, facts]) => ({
+        name: facts.label,
+        onpress: () => void add(kind as PieceKind),
+      }))}><PlusOutline class="h-4 w-4" />Add a piece</Menu
     >
   </div>
 </div>

@@ -28,7 +28,13 @@
 </script>
 
 {#snippet row(finding: Finding)}
-  <FindingRow {finding} cures={live.cures.get(finding.id) ?? []} chosen={chosenId === finding.id} onchoose={() => onchoose(finding)} {oncure} />
+  <FindingRow
+    {finding}
+    cures={live.cures.get(finding.id) ?? []}
+    chosen={chosenId === finding.id}
+    onchoose={() => onchoose(finding)}
+    {oncure}
+  />
 {/snippet}
 
 <section aria-label="Reading" aria-busy={live.progress !== null}>
@@ -36,7 +42,9 @@
   {#if !live.reading}
     <p class="py-2 text-soft">Reading…</p>
   {:else}
-    <h2 class="flex items-center gap-2.5 font-display text-xl" aria-live="polite"><GradeMark grade={verdict.grade} />{verdict.text}</h2>
+    <h2 class="flex items-center gap-2.5 font-display text-xl" aria-live="polite">
+      <GradeMark grade={verdict.grade} />{verdict.text}
+    </h2>
     {#if live.progress}
       <div class="search" role="status">
         <progress max={Math.max(1, live.progress.of)} value={live.progress.done} aria-label="Changes tried"></progress>
@@ -44,7 +52,9 @@
         <button class="link" onclick={() => live.callOff()}>Stop</button>
       </div>
     {:else if live.calledOff}
-      <p class="search">Stopped before every change was tried. <button class="link" onclick={() => live.searchAgain()}>Go on</button></p>
+      <p class="search">
+        Stopped before every change was tried. <button class="link" onclick={() => live.searchAgain()}>Go on</button>
+      </p>
     {/if}
     <div class="divide-y divide-hairline">
       {#each troubles as finding (finding.id)}{@render row(finding)}{/each}
@@ -62,10 +72,14 @@
     </details>
     {#each live.reading.approaches as approach (approach.pieceId)}
       <p class="mt-2 text-sm leading-snug text-soft">
-        Nearest to {approach.name}: <b class="text-ink">{sayLength(approach.distanceM, preferences.units)}</b>{approach.closingMps > 0.05
+        Nearest to {approach.name}:
+        <b class="text-ink">{sayLength(approach.distanceM, preferences.units)}</b>{approach.closingMps > 0.05
           ? `, closing at up to ${saySpeed(approach.closingMps, preferences.units)} before that`
           : ''},
-        <button class="link" onclick={() => onseek(approach.screenS)} aria-label="Show the nearest at {approach.screenS.toFixed(1)} seconds"
+        <button
+          class="link"
+          onclick={() => onseek(approach.screenS)}
+          aria-label="Show the nearest at {approach.screenS.toFixed(1)} seconds"
           >at {approach.screenS.toFixed(1)} s</button
         >
       </p>
@@ -73,7 +87,10 @@
     {#if live.reading.cautions.length}
       <div class="mt-2 border-l-4 border-ink px-3 py-1 text-sm leading-snug">
         {#each live.reading.cautions as caution (caution.id)}
-          <p class="mb-1" class:strongest={caution.strongest}><b>{caution.strongest ? 'Stop and think.' : 'Caution.'}</b> {caution.sentence.replace(` ${DECIDES}`, '')}</p>
+          <p class="mb-1" class:strongest={caution.strongest}>
+            <b>{caution.strongest ? 'Stop and think.' : 'Caution.'}</b>
+            {caution.sentence.replace(` ${DECIDES}`, '')}
+          </p>
         {/each}
         <p class="text-soft">{DECIDES}</p>
       </div>

@@ -57,19 +57,24 @@
     { key: 'usualMps', label: 'At this speed (0: at any)', unit: 'mps', min: 0, max: 30, step: 0.1 },
     { key: 'shakeDeg', label: 'Tremor of the hands', unit: 'tenth', min: 0, max: 20, step: 0.1 },
   ];
-  const cameraRows: Row<Camera>[] = [{ key: 'readOutMs', label: 'Read out from first line to last, ms', unit: 'plain', min: 0, max: 200, step: 1 }];
+  const cameraRows: Row<Camera>[] = [
+    { key: 'readOutMs', label: 'Read out from first line to last, ms', unit: 'plain', min: 0, max: 200, step: 1 },
+  ];
   const lensRows: Row<Lens>[] = [
     { key: 'fNumberMin', label: 'Widest opening, f/', unit: 'plain', min: 0.5, max: 45, step: 0.1 },
     { key: 'closestFocusM', label: 'Focuses from', unit: 'm', min: 0, max: 50, step: 0.01 },
   ];
   const numbers = (row: Rig | Gait | Camera | Lens) => row as unknown as Record<string, number>;
 
-  const setRig = (change: Partial<Rig>, join: string | null) => onkit({ ...kit, rigs: kit.rigs.map((row) => (row.id === rig.id ? { ...row, ...change } : row)) }, join);
-  const setGait = (change: Partial<Gait>, join: string | null) => onkit({ ...kit, gaits: kit.gaits.map((row) => (row.id === gait.id ? { ...row, ...change } : row)) }, join);
+  const setRig = (change: Partial<Rig>, join: string | null) =>
+    onkit({ ...kit, rigs: kit.rigs.map((row) => (row.id === rig.id ? { ...row, ...change } : row)) }, join);
+  const setGait = (change: Partial<Gait>, join: string | null) =>
+    onkit({ ...kit, gaits: kit.gaits.map((row) => (row.id === gait.id ? { ...row, ...change } : row)) }, join);
 
   const setCamera = (change: Partial<Camera>, join: string | null) =>
     onkit({ ...kit, cameras: kit.cameras.map((row) => (row.id === camera.id ? { ...row, ...change } : row)) }, join);
-  const setLens = (change: Partial<Lens>, join: string | null) => onkit({ ...kit, lenses: kit.lenses.map((row) => (row.id === lens.id ? { ...row, ...change } : row)) }, join);
+  const setLens = (change: Partial<Lens>, join: string | null) =>
+    onkit({ ...kit, lenses: kit.lenses.map((row) => (row.id === lens.id ? { ...row, ...change } : row)) }, join);
 
   /** Lowest stays below highest: the other one gives way. */
   function setRigNumber(key: string, value: number) {
@@ -89,8 +94,14 @@
     onkit(
       {
         ...kit,
-        cameras: kit.cameras.map((row) => (row.id === camera.id && usualCamera ? { ...row, readOutMs: usualCamera.readOutMs } : row)),
-        lenses: kit.lenses.map((row) => (row.id === lens.id && usualLens ? { ...row, fNumberMin: usualLens.fNumberMin, closestFocusM: usualLens.closestFocusM } : row)),
+        cameras: kit.cameras.map((row) =>
+          row.id === camera.id && usualCamera ? { ...row, readOutMs: usualCamera.readOutMs } : row,
+        ),
+        lenses: kit.lenses.map((row) =>
+          row.id === lens.id && usualLens
+            ? { ...row, fNumberMin: usualLens.fNumberMin, closestFocusM: usualLens.closestFocusM }
+            : row,
+        ),
         rigs: kit.rigs.map((row) => (row.id === rig.id ? { ...known, name: rig.name } : row)),
         gaits: kit.gaits.map((row) => (row.id === gait.id && usualGait ? { ...usualGait, name: gait.name } : row)),
       },
@@ -102,9 +113,16 @@
 <button class="link" onclick={() => (open = true)}>Their figures</button>
 
 <Modal bind:open size="md" title="{rig.name}, {gait.name}" class="bg-raised text-ink">
-  <p class="leading-snug text-soft">Usual figures: common practice, no published source. Type over them with what you measured; every shot with this rig reads by them.</p>
+  <p class="leading-snug text-soft">
+    Usual figures: common practice, no published source. Type over them with what you measured; every shot with this rig
+    reads by them.
+  </p>
   <div class="columns">
-    {#snippet figures(rows: Row<Rig>[] | Row<Gait>[] | Row<Camera>[] | Row<Lens>[], of: Rig | Gait | Camera | Lens, put: (key: string, value: number) => void)}
+    {#snippet figures(
+      rows: Row<Rig>[] | Row<Gait>[] | Row<Camera>[] | Row<Lens>[],
+      of: Rig | Gait | Camera | Lens,
+      put: (key: string, value: number) => void,
+    )}
       {#each rows as row (row.key)}
         <span>{row.label}</span>
         <NumberField
@@ -125,13 +143,19 @@
     </section>
     <section aria-label="Figures of the gait">
       <h3>{gait.name}</h3>
-      <div class="figures">{@render figures(gaitRows, gait, (key, value) => setGait({ [key]: value }, `gait.${key}`))}</div>
+      <div class="figures">
+        {@render figures(gaitRows, gait, (key, value) => setGait({ [key]: value }, `gait.${key}`))}
+      </div>
     </section>
     <section aria-label="Figures of camera and lens">
       <h3>{camera.name}</h3>
-      <div class="figures">{@render figures(cameraRows, camera, (key, value) => setCamera({ [key]: value }, `camera.${key}`))}</div>
+      <div class="figures">
+        {@render figures(cameraRows, camera, (key, value) => setCamera({ [key]: value }, `camera.${key}`))}
+      </div>
       <h3 class="mt-3">{lens.name}</h3>
-      <div class="figures">{@render figures(lensRows, lens, (key, value) => setLens({ [key]: value }, `lens.${key}`))}</div>
+      <div class="figures">
+        {@render figures(lensRows, lens, (key, value) => setLens({ [key]: value }, `lens.${key}`))}
+      </div>
     </section>
   </div>
   <button class="link" onclick={restore}>Back to the usual figures</button>

@@ -51,7 +51,15 @@
     const chosen = kit.cameras.find((row) => row.id === id);
     if (!chosen) return;
     const most = chosen.frameRatesHz.reduce((a, b) => Math.max(a, b));
-    onchange((row) => ({ ...row, cameraId: id, frameRateHz: Math.min(most, row.frameRateHz), captureRateHz: Math.min(most, row.captureRateHz) }), null);
+    onchange(
+      (row) => ({
+        ...row,
+        cameraId: id,
+        frameRateHz: Math.min(most, row.frameRateHz),
+        captureRateHz: Math.min(most, row.captureRateHz),
+      }),
+      null,
+    );
   }
 
   /** A rig is carried as its kind usually is. */
@@ -59,12 +67,23 @@
     const chosen = kit.rigs.find((row) => row.id === rigId);
     if (!chosen) return;
     const usual = kit.gaits.find((row) => row.id === USUAL_GAIT[chosen.kind]);
-    onchange((row) => ({ ...row, rigId, gaitId: chosen.kind === setup.rig.kind || !usual ? row.gaitId : usual.id }), null);
+    onchange(
+      (row) => ({ ...row, rigId, gaitId: chosen.kind === setup.rig.kind || !usual ? row.gaitId : usual.id }),
+      null,
+    );
   }
 
   /** Shown frames keep to what is recorded when both were the same; otherwise slow motion stays slow. */
   const setCapture = (hz: number) => onchange((row) => ({ ...row, captureRateHz: hz }), 'capture');
-  const setShown = (hz: number) => onchange((row) => ({ ...row, frameRateHz: hz, captureRateHz: row.captureRateHz === row.frameRateHz ? hz : row.captureRateHz }), 'rate');
+  const setShown = (hz: number) =>
+    onchange(
+      (row) => ({
+        ...row,
+        frameRateHz: hz,
+        captureRateHz: row.captureRateHz === row.frameRateHz ? hz : row.captureRateHz,
+      }),
+      'rate',
+    );
 
   const ALSO_NAMES: Record<Delivery['alsoShape'], string> = {
     none: 'in no other shape',
@@ -74,13 +93,26 @@
   };
   const slow = $derived(shot.captureRateHz / shot.frameRateHz);
   const lensRange = (row: Kit['lenses'][number]) =>
-    row.focalLengthMinMm === row.focalLengthMaxMm ? `${trim(row.focalLengthMinMm, 0)} mm` : `${trim(row.focalLengthMinMm, 0)}–${trim(row.focalLengthMaxMm, 0)} mm`;
+    row.focalLengthMinMm === row.focalLengthMaxMm
+      ? `${trim(row.focalLengthMinMm, 0)} mm`
+      : `${trim(row.focalLengthMinMm, 0)}–${trim(row.focalLengthMaxMm, 0)} mm`;
 </script>
 
 <p class="said">
-  <Choice label="Camera" value={shot.cameraId} items={kit.cameras.map((row) => ({ value: row.id, name: row.name }))} onchange={setCamera} />
-  with <Choice label="Lens" value={shot.lensId} items={kit.lenses.map((row) => ({ value: row.id, name: `${row.name} (${lensRange(row)})` }))} onchange={setLens} />
-  at {#if isPrime && shot.focalLengthMm === lens.focalLengthMinMm}<b>{trim(shot.focalLengthMm, 0)} mm</b>{:else}<NumberField
+  <Choice
+    label="Camera"
+    value={shot.cameraId}
+    items={kit.cameras.map((row) => ({ value: row.id, name: row.name }))}
+    onchange={setCamera}
+  />
+  with <Choice
+    label="Lens"
+    value={shot.lensId}
+    items={kit.lenses.map((row) => ({ value: row.id, name: `${row.name} (${lensRange(row)})` }))}
+    onchange={setLens}
+  />
+  at {#if isPrime && shot.focalLengthMm === lens.focalLengthMinMm}<b>{trim(shot.focalLengthMm, 0)} mm</b
+    >{:else}<NumberField
       label="Focal length"
       value={shot.focalLengthMm}
       unit="mm"
@@ -90,7 +122,12 @@
       onchange={(v) => onchange((row) => ({ ...row, focalLengthMm: v }), 'focal')}
       {onsettle}
     />{/if}
-  on <Choice label="Rig" value={shot.rigId} items={kit.rigs.map((row) => ({ value: row.id, name: row.name }))} onchange={setRig} />, going with
+  on <Choice
+    label="Rig"
+    value={shot.rigId}
+    items={kit.rigs.map((row) => ({ value: row.id, name: row.name }))}
+    onchange={setRig}
+  />, going with
   <Choice
     label="Gait"
     value={shot.gaitId}
@@ -116,9 +153,28 @@
   <BuildNeed {kit} {shot} {shootId} />
 </p>
 <p class="said">
-  It records <NumberField label="Capture rate" value={shot.captureRateHz} unit="hz" min={1} max={2000} step={1} onchange={setCapture} {onsettle} /> frames a second and shows
-  <NumberField label="Frame rate" value={shot.frameRateHz} unit="hz" min={1} max={1000} step={1} onchange={setShown} {onsettle} />{#if slow !== 1}
-    <b>({slow > 1 ? `${trim(slow, 2)} times slower than life` : `${trim(1 / slow, 2)} times faster than life`})</b>{/if}, shutter
+  It records <NumberField
+    label="Capture rate"
+    value={shot.captureRateHz}
+    unit="hz"
+    min={1}
+    max={2000}
+    step={1}
+    onchange={setCapture}
+    {onsettle}
+  /> frames a second and shows
+  <NumberField
+    label="Frame rate"
+    value={shot.frameRateHz}
+    unit="hz"
+    min={1}
+    max={1000}
+    step={1}
+    onchange={setShown}
+    {onsettle}
+  />{#if slow !== 1}
+    <b>({slow > 1 ? `${trim(slow, 2)} times slower than life` : `${trim(1 / slow, 2)} times faster than life`})</b
+    >{/if}, shutter
   <NumberField
     label="Shutter"
     value={shot.shutterDeg}
@@ -130,7 +186,12 @@
     onchange={(v) => onchange((row) => ({ ...row, shutterDeg: v }), 'shutter')}
     {onsettle}
   />
-  (1/{trim((360 * shot.captureRateHz) / shot.shutterDeg, 0)} s). <FocusWords {setup} {subjectDistanceM} {onchange} {onsettle} />
+  (1/{trim((360 * shot.captureRateHz) / shot.shutterDeg, 0)} s). <FocusWords
+    {setup}
+    {subjectDistanceM}
+    {onchange}
+    {onsettle}
+  />
 </p>
 <p class="said">
   The whole shoot is delivered

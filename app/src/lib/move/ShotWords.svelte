@@ -29,7 +29,24 @@
     ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, shootId, mostOverlapS, subjectDistanceM, kit, leg, isFirst, led, drifts, drawing, ondraw, onleg, onchange, onkit, ondeliver, onsettle }: Props = $props();
+  let {
+    setup,
+    shootId,
+    mostOverlapS,
+    subjectDistanceM,
+    kit,
+    leg,
+    isFirst,
+    led,
+    drifts,
+    drawing,
+    ondraw,
+    onleg,
+    onchange,
+    onkit,
+    ondeliver,
+    onsettle,
+  }: Props = $props();
 
   const shot = $derived(setup.shot);
 </script>
@@ -47,6 +64,12 @@
     {onsettle}
   />
   <TimingWords {leg} {isFirst} {mostOverlapS} {onleg} {onsettle} />
-  <AimWords aim={shot.aim} {led} {drifts} onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)} {onsettle} />
+  <AimWords
+    aim={shot.aim}
+    {led}
+    {drifts}
+    onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)}
+    {onsettle}
+  />
   <SetupWords {setup} {shootId} {subjectDistanceM} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
 </section>

@@ -29,12 +29,23 @@
       return { letter: i === 0 ? ('A' as const) : ('B' as const), way, setup, samples: sampleShot(setup) };
     }),
   );
-  const longest = $derived(sides.reduce((most, side) => (side.samples.screenS[side.samples.count - 1] > most.samples.screenS[most.samples.count - 1] ? side : most), sides[0]));
+  const longest = $derived(
+    sides.reduce(
+      (most, side) =>
+        side.samples.screenS[side.samples.count - 1] > most.samples.screenS[most.samples.count - 1] ? side : most,
+      sides[0],
+    ),
+  );
 
   // The playhead runs through the longer of the two; the other waits at its end.
   $effect(() => playhead.fit(longest.samples.count, longest.samples.frameRateHz));
   $effect(() => {
-    for (const { letter, way } of sides) readings[letter].ask({ ...shoot, shots: shoot.shots.map((row) => (row.id === way.id ? way : row)) }, way.id, preferences.units);
+    for (const { letter, way } of sides)
+      readings[letter].ask(
+        { ...shoot, shots: shoot.shots.map((row) => (row.id === way.id ? way : row)) },
+        way.id,
+        preferences.units,
+      );
   });
   onDestroy(() => {
     readings.A.close();
@@ -53,13 +64,23 @@
       <Picture {setup} {samples} {row} playing={playhead.playing} />
       <h2 class="flex items-center gap-2 py-1 font-display text-lg">
         <span class="letter">{letter}</span>
-        {#if live.reading}<GradeMark grade={verdict.grade} /><span class="min-w-0 flex-1">{verdict.text}</span>{:else}<span class="flex-1 text-soft">Reading…</span>{/if}
+        {#if live.reading}<GradeMark grade={verdict.grade} /><span class="min-w-0 flex-1">{verdict.text}</span
+          >{:else}<span class="flex-1 text-soft">Reading…</span>{/if}
         <button class="quiet-button font-sans text-sm" onclick={() => ontake(letter)}>Take {letter}</button>
       </h2>
-      <div class="strip"><span class="letter small" aria-hidden="true">{letter}</span><Strip {samples} reading={live.reading} {playhead} {row} /></div>
+      <div class="strip">
+        <span class="letter small" aria-hidden="true">{letter}</span><Strip
+          {samples}
+          reading={live.reading}
+          {playhead}
+          {row}
+        />
+      </div>
       <ul>
         {#each (live.reading?.findings ?? []).filter((finding) => severity(finding) > 0) as finding (finding.id)}
-          <li class="flex gap-2 py-1 leading-snug"><span class="shrink-0 pt-0.5"><GradeMark grade={finding.grade} /></span>{finding.sentence}</li>
+          <li class="flex gap-2 py-1 leading-snug">
+            <span class="shrink-0 pt-0.5"><GradeMark grade={finding.grade} /></span>{finding.sentence}
+          </li>
         {/each}
       </ul>
     </section>

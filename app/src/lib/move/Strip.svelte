@@ -46,14 +46,25 @@
   const x = $derived(scaleLinear([0, durationS || 1], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
   const row = $derived(given ?? Math.min(playhead.row, samples.count - 1));
 
-  const peak = (...columns: Float64Array[]) => columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
+  const peak = (...columns: Float64Array[]) =>
+    columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
   const least = (column: Float64Array) => column.reduce((m, v) => (v < m ? v : m), Infinity);
   const at = (column: Float64Array, scale: number, unit: string) =>
     Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`;
 
   const lanes = $derived.by((): Lane[] => {
     if (!reading) return [];
-    const { nearSpeed, subjectSpeed, farSpeed, subjectHeight, visible, cameraSpeedMps, cameraHeightM, focalLengthMm, focusDistanceM } = reading.columns;
+    const {
+      nearSpeed,
+      subjectSpeed,
+      farSpeed,
+      subjectHeight,
+      visible,
+      cameraSpeedMps,
+      cameraHeightM,
+      focalLengthMm,
+      focusDistanceM,
+    } = reading.columns;
     const varies = (column: Float64Array, share: number) => peak(column) > least(column) * (1 + share);
     const longest = peak(focalLengthMm);
     return [
@@ -78,7 +89,16 @@
         say: () => at(subjectHeight, 100, '%'),
       },
       ...(varies(visible, 0.02)
-        ? [{ label: 'In sight', height: 24, least: 0, most: 1, curves: [{ column: visible, colour: 'var(--subject)' }], say: () => at(visible, 100, '%') }]
+        ? [
+            {
+              label: 'In sight',
+              height: 24,
+              least: 0,
+              most: 1,
+              curves: [{ column: visible, colour: 'var(--subject)' }],
+              say: () => at(visible, 100, '%'),
+            },
+          ]
         : []),
       {
         label: 'Camera speed',
@@ -113,12 +133,23 @@
           ]
         : []),
       ...(varies(focalLengthMm, 0.001)
-        ? [{ label: 'Focal length', height: 24, least: 0, most: longest * 1.1, curves: [{ column: focalLengthMm, colour: 'var(--ink)' }], say: () => at(focalLengthMm, 1, ' mm') }]
+        ? [
+            {
+              label: 'Focal length',
+              height: 24,
+              least: 0,
+              most: longest * 1.1,
+              curves: [{ column: focalLengthMm, colour: 'var(--ink)' }],
+              say: () => at(focalLengthMm, 1, ' mm'),
+            },
+          ]
         : []),
     ];
   });
 
-  const tops = $derived(lanes.map((_, i) => MARKS + lanes.slice(0, i).reduce((sum, lane) => sum + lane.height + GAP, 0)));
+  const tops = $derived(
+    lanes.map((_, i) => MARKS + lanes.slice(0, i).reduce((sum, lane) => sum + lane.height + GAP, 0)),
+  );
   const height = $derived(lanes.length ? tops[lanes.length - 1] + lanes[lanes.length - 1].height + 18 : 200);
 
   function path(lane: Lane, curve: Curve, top: number): string {
@@ -172,16 +203,30 @@
   >
     {#each ticks as tick (tick)}
       <line class="grid" x1={x(tick)} x2={x(tick)} y1={MARKS} y2={height - 16} />
-      <text class="tick" x={x(tick)} y={height - 4} text-anchor="middle">{tick}{tick === ticks[ticks.length - 1] ? ' s' : ''}</text>
+      <text class="tick" x={x(tick)} y={height - 4} text-anchor="middle"
+        >{tick}{tick === ticks[ticks.length - 1] ? ' s' : ''}</text
+      >
     {/each}
-    {#each joinsS as joinS, i (i)}<line class="join" x1={x(joinS)} x2={x(joinS)} y1={MARKS - 4} y2={height - 16} />{/each}
+    {#each joinsS as joinS, i (i)}<line
+        class="join"
+        x1={x(joinS)}
+        x2={x(joinS)}
+        y1={MARKS - 4}
+        y2={height - 16}
+      />{/each}
     {#each lanes as lane, i (lane.label)}
       <line class="base" x1={LEFT} x2={width - RIGHT} y1={tops[i] + lane.height} y2={tops[i] + lane.height} />
       <text class="label" x="0" y={tops[i] + (i === 0 ? 11 : 10)}>{lane.label}</text>
       {#if i === 0 && reading}
-        <text class="value" x="0" y={tops[i] + 26} fill="var(--near)">near {at(reading.columns.nearSpeed, 100, ' %/s')}</text>
-        <text class="value" x="0" y={tops[i] + 41} fill="var(--subject)">subject {at(reading.columns.subjectSpeed, 100, ' %/s')}</text>
-        <text class="value" x="0" y={tops[i] + 56} fill="var(--far)">far {at(reading.columns.farSpeed, 100, ' %/s')}</text>
+        <text class="value" x="0" y={tops[i] + 26} fill="var(--near)"
+          >near {at(reading.columns.nearSpeed, 100, ' %/s')}</text
+        >
+        <text class="value" x="0" y={tops[i] + 41} fill="var(--subject)"
+          >subject {at(reading.columns.subjectSpeed, 100, ' %/s')}</text
+        >
+        <text class="value" x="0" y={tops[i] + 56} fill="var(--far)"
+          >far {at(reading.columns.farSpeed, 100, ' %/s')}</text
+        >
       {:else}
         <text class="value" x="0" y={tops[i] + 23}>{lane.say(row)}</text>
       {/if}
@@ -190,7 +235,14 @@
       {/each}
     {/each}
     {#each troubles as finding (finding.id)}
-      {#if finding.id === chosenId}<rect class="chosen" x={x(finding.screenS) - 12} y="0" width="24" height={MARKS} rx="9" />{/if}
+      {#if finding.id === chosenId}<rect
+          class="chosen"
+          x={x(finding.screenS) - 12}
+          y="0"
+          width="24"
+          height={MARKS}
+          rx="9"
+        />{/if}
       <path
         class={severity(finding) === 2 ? 'jag' : 'wave'}
         transform="translate({x(finding.screenS) - 9} 1)"

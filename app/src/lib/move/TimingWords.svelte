@@ -17,13 +17,27 @@
 
   const timing = $derived(leg.timing);
   const mostOf = (key: TimingPart) => mostOfPart(timing, key);
-  const SHAPES: Record<Timing['featherShape'], string> = { minimumJerk: 'softest', cosine: 'cosine', constantAcceleration: 'steady push' };
+  const SHAPES: Record<Timing['featherShape'], string> = {
+    minimumJerk: 'softest',
+    cosine: 'cosine',
+    constantAcceleration: 'steady push',
+  };
 
-  const set = (key: TimingPart, value: number) => onleg((row) => ({ ...row, timing: withTiming(row.timing, key, value) }), `timing.${key}`);
+  const set = (key: TimingPart, value: number) =>
+    onleg((row) => ({ ...row, timing: withTiming(row.timing, key, value) }), `timing.${key}`);
 </script>
 
 <p class="said">
-  It takes <NumberField label="Duration" value={timing.durationS} unit="s" min={0.2} max={600} step={0.5} onchange={(v) => set('durationS', v)} {onsettle} />{#if !isFirst}, begins
+  It takes <NumberField
+    label="Duration"
+    value={timing.durationS}
+    unit="s"
+    min={0.2}
+    max={600}
+    step={0.5}
+    onchange={(v) => set('durationS', v)}
+    {onsettle}
+  />{#if !isFirst}, begins
     <NumberField
       label="Overlap with the move before"
       value={Math.min(leg.overlapS, mostOverlapS)}
@@ -35,15 +49,51 @@
       {onsettle}
     /> before the one before it ends{/if}:
   {isFirst ? 'holds' : 'pauses'}
-  <NumberField label="Hold at the start" value={timing.holdStartS} unit="s" min={0} max={mostOf('holdStartS')} step={0.1} onchange={(v) => set('holdStartS', v)} {onsettle} />,
-  feathers in over
-  <NumberField label="Feather in" value={timing.featherInS} unit="s" min={0} max={mostOf('featherInS')} step={0.1} onchange={(v) => set('featherInS', v)} {onsettle} />, out over
-  <NumberField label="Feather out" value={timing.featherOutS} unit="s" min={0} max={mostOf('featherOutS')} step={0.1} onchange={(v) => set('featherOutS', v)} {onsettle} />
+  <NumberField
+    label="Hold at the start"
+    value={timing.holdStartS}
+    unit="s"
+    min={0}
+    max={mostOf('holdStartS')}
+    step={0.1}
+    onchange={(v) => set('holdStartS', v)}
+    {onsettle}
+  />, feathers in over
+  <NumberField
+    label="Feather in"
+    value={timing.featherInS}
+    unit="s"
+    min={0}
+    max={mostOf('featherInS')}
+    step={0.1}
+    onchange={(v) => set('featherInS', v)}
+    {onsettle}
+  />, out over
+  <NumberField
+    label="Feather out"
+    value={timing.featherOutS}
+    unit="s"
+    min={0}
+    max={mostOf('featherOutS')}
+    step={0.1}
+    onchange={(v) => set('featherOutS', v)}
+    {onsettle}
+  />
   (<Choice
     label="Feather shape"
     value={timing.featherShape}
     items={FEATHER_SHAPES.map((value) => ({ value, name: SHAPES[value] }))}
-    onchange={(value) => onleg((row) => ({ ...row, timing: { ...row.timing, featherShape: value as Timing['featherShape'] } }), null)}
+    onchange={(value) =>
+      onleg((row) => ({ ...row, timing: { ...row.timing, featherShape: value as Timing['featherShape'] } }), null)}
   />), holds
-  <NumberField label="Hold at the end" value={timing.holdEndS} unit="s" min={0} max={mostOf('holdEndS')} step={0.1} onchange={(v) => set('holdEndS', v)} {onsettle} />.
+  <NumberField
+    label="Hold at the end"
+    value={timing.holdEndS}
+    unit="s"
+    min={0}
+    max={mostOf('holdEndS')}
+    step={0.1}
+    onchange={(v) => set('holdEndS', v)}
+    {onsettle}
+  />.
 </p>

@@ -1,5 +1,11 @@
 <script lang="ts">
-  import { BackwardStepOutline, CaretLeftOutline, CaretRightOutline, PauseSolid, PlaySolid } from 'flowbite-svelte-icons';
+  import {
+    BackwardStepOutline,
+    CaretLeftOutline,
+    CaretRightOutline,
+    PauseSolid,
+    PlaySolid,
+  } from 'flowbite-svelte-icons';
   import { trim } from '@gentle-arc/core/model/units';
   import { keepPreferences, preferences } from '$lib/store/preferences.svelte';
   import type { Samples } from '@gentle-arc/core/motion/sample';
@@ -17,7 +23,17 @@
     { value: 'both', name: 'both blurs' },
     { value: 'tone', name: 'what is sharp' },
   ];
-  const look = $derived(preferences.sharpTone ? 'tone' : preferences.lensBlur ? (preferences.motionBlur ? 'both' : 'lens') : preferences.motionBlur ? 'motion' : 'plain');
+  const look = $derived(
+    preferences.sharpTone
+      ? 'tone'
+      : preferences.lensBlur
+        ? preferences.motionBlur
+          ? 'both'
+          : 'lens'
+        : preferences.motionBlur
+          ? 'motion'
+          : 'plain',
+  );
   function setLook(value: string) {
     preferences.lensBlur = value === 'lens' || value === 'both';
     preferences.motionBlur = value === 'motion' || value === 'both';
@@ -28,13 +44,29 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-1" role="group" aria-label="Playback">
-  <button class="quiet-button" onclick={() => playhead.toRow(0)} aria-label="To the start" title="To the start (Home)"><BackwardStepOutline class="h-5 w-5" /></button>
-  <button class="quiet-button" onclick={() => playhead.step(-1)} aria-label="One frame back" title="One frame back (←)"><CaretLeftOutline class="h-5 w-5" /></button>
-  <button class="play" onclick={() => playhead.toggle()} aria-label={playhead.playing ? 'Pause' : 'Play'} title="Play or pause (space)">
+  <button class="quiet-button" onclick={() => playhead.toRow(0)} aria-label="To the start" title="To the start (Home)"
+    ><BackwardStepOutline class="h-5 w-5" /></button
+  >
+  <button class="quiet-button" onclick={() => playhead.step(-1)} aria-label="One frame back" title="One frame back (←)"
+    ><CaretLeftOutline class="h-5 w-5" /></button
+  >
+  <button
+    class="play"
+    onclick={() => playhead.toggle()}
+    aria-label={playhead.playing ? 'Pause' : 'Play'}
+    title="Play or pause (space)"
+  >
     {#if playhead.playing}<PauseSolid class="h-5 w-5" />{:else}<PlaySolid class="h-5 w-5" />{/if}
   </button>
-  <button class="quiet-button" onclick={() => playhead.step(1)} aria-label="One frame on" title="One frame on (→)"><CaretRightOutline class="h-5 w-5" /></button>
-  <button class="quiet-button text-sm" aria-pressed={playhead.loop} onclick={() => (playhead.loop = !playhead.loop)} title="Start again at the end">Loop</button>
+  <button class="quiet-button" onclick={() => playhead.step(1)} aria-label="One frame on" title="One frame on (→)"
+    ><CaretRightOutline class="h-5 w-5" /></button
+  >
+  <button
+    class="quiet-button text-sm"
+    aria-pressed={playhead.loop}
+    onclick={() => (playhead.loop = !playhead.loop)}
+    title="Start again at the end">Loop</button
+  >
   <Choice label="Picture shown" value={look} items={LOOKS} onchange={setLook} />
   {#if bodied}
     <button

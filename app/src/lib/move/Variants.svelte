@@ -28,9 +28,17 @@
         >
       {/each}
     {/if}
-    <button class="quiet-button" aria-pressed={beside} onclick={onbeside}>{beside ? 'One at a time' : 'Side by side'}</button>
-    {#if !beside}<button class="quiet-button" onclick={ondrop} title="Keep only what is shown; undo brings the other back">Keep {shot.variant} only</button>{/if}
+    <button class="quiet-button" aria-pressed={beside} onclick={onbeside}
+      >{beside ? 'One at a time' : 'Side by side'}</button
+    >
+    {#if !beside}<button
+        class="quiet-button"
+        onclick={ondrop}
+        title="Keep only what is shown; undo brings the other back">Keep {shot.variant} only</button
+      >{/if}
   </div>
 {:else}
-  <button class="quiet-button text-sm" onclick={onkeep} title="Keeps this as A and goes on as B, to compare">Try a second way</button>
+  <button class="quiet-button text-sm" onclick={onkeep} title="Keeps this as A and goes on as B, to compare"
+    >Try a second way</button
+  >
 {/if}

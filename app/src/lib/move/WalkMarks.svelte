@@ -35,7 +35,9 @@
         >
           <circle class="reach" r="12" />
           <rect x="-4" y="-4" width="8" height="8" />
-          {#if walk.pieceId === selectedId || i === 0 || i === walk.points.length - 1}<text x="8" y="14">{trim(point.tS, 1)} s</text>{/if}
+          {#if walk.pieceId === selectedId || i === 0 || i === walk.points.length - 1}<text x="8" y="14"
+              >{trim(point.tS, 1)} s</text
+            >{/if}
         </g>
       {/each}
     {/if}

@@ -20,7 +20,19 @@ const SUBJECT = [
   'turn.centre',
   'rig.subject',
 ];
-const LAYERS = ['parallax', 'start', 'stop', 'join', 'even.', 'turn.even', 'lean', 'stagger', 'zoom.', 'wobble', 'blur.shutter'];
+const LAYERS = [
+  'parallax',
+  'start',
+  'stop',
+  'join',
+  'even.',
+  'turn.even',
+  'lean',
+  'stagger',
+  'zoom.',
+  'wobble',
+  'blur.shutter',
+];
 
 export function aboutOf(findingId: string): About {
   if (findingId === 'speed.near') return 'near';

@@ -13,5 +13,7 @@ export const deliveryKey = ({ widthPx, heightPx }: Raster): string => `${widthPx
 
 /** The shapes to choose from: the usual ones, and the given one when it is another. */
 export function choicesOf(given: Raster): (Raster & { name: string })[] {
-  return SHAPES.some((row) => deliveryKey(row) === deliveryKey(given)) ? SHAPES : [{ ...given, name: deliveryKey(given) }, ...SHAPES];
+  return SHAPES.some((row) => deliveryKey(row) === deliveryKey(given))
+    ? SHAPES
+    : [{ ...given, name: deliveryKey(given) }, ...SHAPES];
 }

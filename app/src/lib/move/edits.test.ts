@@ -6,7 +6,18 @@ import { ShotSchema } from '@gentle-arc/core/model/shot';
 import { withVariant } from '@gentle-arc/core/model/variants';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { MoveSchema } from '@gentle-arc/core/model/move';
-import { addLeg, addPathPoint, addPiece, addWalkPoint, changeWalk, movePiece, moveWalkPoint, removeLeg, removePiece, spotFor } from './edits';
+import {
+  addLeg,
+  addPathPoint,
+  addPiece,
+  addWalkPoint,
+  changeWalk,
+  movePiece,
+  moveWalkPoint,
+  removeLeg,
+  removePiece,
+  spotFor,
+} from './edits';
 
 const slab = { ...newPiece('slab', 'slab', 'Slab', 10, 0, 0), lengthM: 6, depthM: 6, heightM: 0.8 };
 
@@ -66,7 +77,9 @@ describe('changes on the plan', () => {
     expect(Math.abs(spotFor('post', camera, pivot, []).xM)).toBeGreaterThan(0.3);
     expect(spotFor('wall', camera, pivot, []).yM).toBeGreaterThan(2);
     const taken = [newPiece('figure', 'a', 'A', 0, 0, 0)];
-    expect(Math.hypot(spotFor('figure', camera, pivot, taken).xM, spotFor('figure', camera, pivot, taken).yM)).toBeGreaterThan(1);
+    expect(
+      Math.hypot(spotFor('figure', camera, pivot, taken).xM, spotFor('figure', camera, pivot, taken).yM),
+    ).toBeGreaterThan(1);
     expect(Number.isFinite(spotFor('box', pivot, pivot, []).xM)).toBe(true);
   });
 });
@@ -91,7 +104,13 @@ describe('the moves of a shot', () => {
   });
   it('no longer name a piece that has gone', () => {
     const posted = addPiece(given, 'post', 'post-1', 1, 1);
-    const racked = { ...posted, shots: posted.shots.map((row) => ({ ...row, move: { ...asKind(row.move, 'rackFocus'), fromPieceId: 'post-1' } as typeof row.move })) };
+    const racked = {
+      ...posted,
+      shots: posted.shots.map((row) => ({
+        ...row,
+        move: { ...asKind(row.move, 'rackFocus'), fromPieceId: 'post-1' } as typeof row.move,
+      })),
+    };
     expect(ShootSchema.safeParse(racked).success).toBe(true);
     const gone = removePiece(racked, 'post-1');
     expect(gone.shots[0].move).toMatchObject({ kind: 'rackFocus', fromPieceId: null });

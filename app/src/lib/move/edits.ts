@@ -2,7 +2,15 @@ import { newPiece, PIECE_KINDS, WallSchema, type Piece, type PieceKind } from '@
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Move } from '@gentle-arc/core/model/move';
 import { LEAST_APART_M, MOST_PATH_POINTS } from '@gentle-arc/core/model/moves/free';
-import { legsOf, WalkPointSchema, type Focus, type FocusTarget, type Plan, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
+import {
+  legsOf,
+  WalkPointSchema,
+  type Focus,
+  type FocusTarget,
+  type Plan,
+  type Shot,
+  type WalkPoint,
+} from '@gentle-arc/core/model/shot';
 import { asKind } from '@gentle-arc/core/motion/moves/index';
 import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 
@@ -12,7 +20,8 @@ import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
 const WALKING_MPS = 1.2;
 
 const cm = (m: number) => Math.round(m * 100) / 100;
-const within = (m: number, { minValue, maxValue }: { minValue: number | null; maxValue: number | null }) => Math.min(maxValue ?? Infinity, Math.max(minValue ?? -Infinity, cm(m)));
+const within = (m: number, { minValue, maxValue }: { minValue: number | null; maxValue: number | null }) =>
+  Math.min(maxValue ?? Infinity, Math.max(minValue ?? -Infinity, cm(m)));
 /** A place on the site or of a walk as far out as there is any. */
 const onSite = (m: number) => within(m, PLACE.xM);
 const upSite = (m: number) => within(m, PLACE.zM);
@@ -31,8 +40,21 @@ const PAUSE_S = 1;
 export function addLeg(shot: Shot): Shot {
   const legs = legsOf(shot);
   const last = legs[legs.length - 1];
-  const timing = { durationS: 5, holdStartS: PAUSE_S, featherInS: 1.2, featherOutS: 1.5, holdEndS: 0.5, featherShape: last.timing.featherShape };
-  return { ...shot, then: [...shot.then, { move: asKind(last.move, last.move.kind === 'push' ? 'arc' : 'push'), timing, backwards: false, overlapS: 0 }] };
+  const timing = {
+    durationS: 5,
+    holdStartS: PAUSE_S,
+    featherInS: 1.2,
+    featherOutS: 1.5,
+    holdEndS: 0.5,
+    featherShape: last.timing.featherShape,
+  };
+  return {
+    ...shot,
+    then: [
+      ...shot.then,
+      { move: asKind(last.move, last.move.kind === 'push' ? 'arc' : 'push'), timing, backwards: false, overlapS: 0 },
+    ],
+  };
 }
 
 /** Takes a move out of a shot; the first can go when another can take its place. */
@@ -52,18 +74,28 @@ export function addPathPoint(move: Move, eastM: number, northM: number): Move {
 
 /** A move that no longer names a piece that has gone. */
 function withoutPiece(move: Move, id: string): Move {
-  return move.kind === 'rackFocus' ? { ...move, fromPieceId: move.fromPieceId === id ? null : move.fromPieceId, toPieceId: move.toPieceId === id ? null : move.toPieceId } : move;
+  return move.kind === 'rackFocus'
+    ? {
+        ...move,
+        fromPieceId: move.fromPieceId === id ? null : move.fromPieceId,
+        toPieceId: move.toPieceId === id ? null : move.toPieceId,
+      }
+    : move;
 }
 
 /** A focus that rested on a piece stays at the subject. */
 function focusWithoutPiece(focus: Focus, id: string): Focus {
   if (focus.mode !== 'racks') return focus;
-  const kept = (target: FocusTarget): FocusTarget => (target.on === 'piece' && target.pieceId === id ? { on: 'subject' } : target);
+  const kept = (target: FocusTarget): FocusTarget =>
+    target.on === 'piece' && target.pieceId === id ? { on: 'subject' } : target;
   return { ...focus, from: kept(focus.from), racks: focus.racks.map((rack) => ({ ...rack, to: kept(rack.to) })) };
 }
 
 const withPieces = (shoot: Shoot, pieces: Piece[]): Shoot => ({ ...shoot, site: { ...shoot.site, pieces } });
-const withShot = (shoot: Shoot, shotId: string, edit: (shot: Shot) => Shot): Shoot => ({ ...shoot, shots: shoot.shots.map((shot) => (shot.id === shotId ? edit(shot) : shot)) });
+const withShot = (shoot: Shoot, shotId: string, edit: (shot: Shot) => Shot): Shoot => ({
+  ...shoot,
+  shots: shoot.shots.map((shot) => (shot.id === shotId ? edit(shot) : shot)),
+});
 
 export function changePiece(shoot: Shoot, id: string, edit: (piece: Piece) => Piece): Shoot {
   return withPieces(
@@ -78,22 +110,41 @@ export function movePiece(shoot: Shoot, shotId: string, id: string, xM: number, 
   const piece = pieces.find((row) => row.id === id);
   if (!piece) return shoot;
   const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === id);
-  const rise = (fromX: number, fromY: number, toX: number, toY: number) => groundAt(pieces, toX, toY, id) - groundAt(pieces, fromX, fromY, id);
-  if (!walk) return changePiece(shoot, id, (row) => ({ ...row, xM: onSite(xM), yM: onSite(yM), zM: upSite(row.zM + rise(row.xM, row.yM, xM, yM)) }));
+  const rise = (fromX: number, fromY: number, toX: number, toY: number) =>
+    groundAt(pieces, toX, toY, id) - groundAt(pieces, fromX, fromY, id);
+  if (!walk)
+    return changePiece(shoot, id, (row) => ({
+      ...row,
+      xM: onSite(xM),
+      yM: onSite(yM),
+      zM: upSite(row.zM + rise(row.xM, row.yM, xM, yM)),
+    }));
   const [first] = walk.points;
   const [dx, dy] = [xM - first.xM, yM - first.yM];
   return changeWalk(
     shoot,
     shotId,
     id,
-    walk.points.map((point) => ({ ...point, xM: onWalk(point.xM + dx), yM: onWalk(point.yM + dy), zM: cm(point.zM + rise(point.xM, point.yM, point.xM + dx, point.yM + dy)) })),
+    walk.points.map((point) => ({
+      ...point,
+      xM: onWalk(point.xM + dx),
+      yM: onWalk(point.yM + dy),
+      zM: cm(point.zM + rise(point.xM, point.yM, point.xM + dx, point.yM + dy)),
+    })),
   );
 }
 
 export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, yM: number): Shoot {
   const { label } = PIECE_KINDS[kind];
   const alike = shoot.site.pieces.filter((piece) => piece.kind === kind).length;
-  const piece = newPiece(kind, id, alike ? `${label} ${alike + 1}` : label, onSite(xM), onSite(yM), upSite(groundAt(shoot.site.pieces, xM, yM)));
+  const piece = newPiece(
+    kind,
+    id,
+    alike ? `${label} ${alike + 1}` : label,
+    onSite(xM),
+    onSite(yM),
+    upSite(groundAt(shoot.site.pieces, xM, yM)),
+  );
   return withPieces(shoot, [...shoot.site.pieces, piece]);
 }
 
@@ -105,17 +156,37 @@ export function duplicatePiece(shoot: Shoot, id: string, copyId: string): Shoot 
   const aside = piece.depthM + 0.5;
   // At the edge of the site there is only one side left.
   const xM = onSite(piece.xM + aside) === cm(piece.xM + aside) ? cm(piece.xM + aside) : onSite(piece.xM - aside);
-  const rise = piece.kind === 'slab' || piece.kind === 'ridge' ? 0 : groundAt(pieces, xM, piece.yM) - groundAt(pieces, piece.xM, piece.yM, id);
-  return withPieces(shoot, [...pieces, { ...piece, id: copyId, name: `${piece.name} again`.slice(0, 80), xM, zM: upSite(piece.zM + rise) }]);
+  const rise =
+    piece.kind === 'slab' || piece.kind === 'ridge'
+      ? 0
+      : groundAt(pieces, xM, piece.yM) - groundAt(pieces, piece.xM, piece.yM, id);
+  return withPieces(shoot, [
+    ...pieces,
+    { ...piece, id: copyId, name: `${piece.name} again`.slice(0, 80), xM, zM: upSite(piece.zM + rise) },
+  ]);
 }
 
 /** Where a new piece helps, as a share of the way from the camera (0) to the pivot (1) and beyond: a post near the lens, a figure at the pivot, the rest behind it. */
-const WAY: Record<PieceKind, number> = { figure: 1, post: 0.45, hedge: 1.4, wall: 1.9, box: 1.7, slab: 2.2, tree: 2.6, ridge: 8 };
+const WAY: Record<PieceKind, number> = {
+  figure: 1,
+  post: 0.45,
+  hedge: 1.4,
+  wall: 1.9,
+  box: 1.7,
+  slab: 2.2,
+  tree: 2.6,
+  ridge: 8,
+};
 const ASIDE_M = 1.2;
 const CLEAR_M = 0.6;
 
 /** A place for a new piece, seen from the camera; a little aside for each piece whose middle is there already. */
-export function spotFor(kind: PieceKind, camera: { xM: number; yM: number }, pivot: { xM: number; yM: number }, pieces: readonly Piece[]): { xM: number; yM: number } {
+export function spotFor(
+  kind: PieceKind,
+  camera: { xM: number; yM: number },
+  pivot: { xM: number; yM: number },
+  pieces: readonly Piece[],
+): { xM: number; yM: number } {
   const [dx, dy] = [pivot.xM - camera.xM, pivot.yM - camera.yM];
   const wayM = Math.hypot(dx, dy) || 1;
   const [right, up] = [dy / wayM, -dx / wayM];
@@ -162,16 +233,35 @@ export function addWalkPoint(shoot: Shoot, shotId: string, piece: Piece, xM: num
   const last = points[points.length - 1];
   const distanceM = Math.hypot(xM - last.xM, yM - last.yM);
   const tS = Math.round((last.tS + Math.max(0.1, distanceM / WALKING_MPS)) * 10) / 10;
-  return changeWalk(shoot, shotId, piece.id, [...points, { tS: Math.max(tS, last.tS + 0.1), xM: onWalk(xM), yM: onWalk(yM), zM: groundAt(shoot.site.pieces, xM, yM, piece.id) }]);
+  return changeWalk(shoot, shotId, piece.id, [
+    ...points,
+    {
+      tS: Math.max(tS, last.tS + 0.1),
+      xM: onWalk(xM),
+      yM: onWalk(yM),
+      zM: groundAt(shoot.site.pieces, xM, yM, piece.id),
+    },
+  ]);
 }
 
-export function moveWalkPoint(shoot: Shoot, shotId: string, pieceId: string, index: number, xM: number, yM: number): Shoot {
+export function moveWalkPoint(
+  shoot: Shoot,
+  shotId: string,
+  pieceId: string,
+  index: number,
+  xM: number,
+  yM: number,
+): Shoot {
   const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === pieceId);
   if (!walk) return shoot;
   return changeWalk(
     shoot,
     shotId,
     pieceId,
-    walk.points.map((point, i) => (i === index ? { ...point, xM: onWalk(xM), yM: onWalk(yM), zM: groundAt(shoot.site.pieces, xM, yM, pieceId) } : point)),
+    walk.points.map((point, i) =>
+      i === index
+        ? { ...point, xM: onWalk(xM), yM: onWalk(yM), zM: groundAt(shoot.site.pieces, xM, yM, pieceId) }
+        : point,
+    ),
   );
 }

@@ -5,7 +5,18 @@ import { drawingOf } from './move-picture';
 describe('the small picture of a move', () => {
   it.each(MOVE_KINDS)('%s stays inside its field', (kind) => {
     const { way, start, shadow, drops, views, subject, walk, cover, focus } = drawingOf(kind);
-    for (const [x, y] of [...way, start, ...shadow, ...drops.flat(), ...views.flat(), subject.foot, subject.head, ...walk, ...cover, ...focus]) {
+    for (const [x, y] of [
+      ...way,
+      start,
+      ...shadow,
+      ...drops.flat(),
+      ...views.flat(),
+      subject.foot,
+      subject.head,
+      ...walk,
+      ...cover,
+      ...focus,
+    ]) {
       expect(x).toBeGreaterThanOrEqual(0);
       expect(x).toBeLessThanOrEqual(96);
       expect(y).toBeGreaterThanOrEqual(0);

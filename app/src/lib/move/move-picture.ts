@@ -34,7 +34,15 @@ export interface MoveDrawing {
 const WIDTH = 96;
 const HEIGHT = 64;
 const EDGE = 9;
-const WALKED = new Set<MoveKind>(['follow', 'lead', 'alongside', 'holdDistance', 'overtake', 'enterLeave', 'standingDollyZoom']);
+const WALKED = new Set<MoveKind>([
+  'follow',
+  'lead',
+  'alongside',
+  'holdDistance',
+  'overtake',
+  'enterLeave',
+  'standingDollyZoom',
+]);
 const LOOKING = new Set<MoveKind>(['pan', 'whipPan', 'tilt', 'zoom', 'dollyZoom', 'standingDollyZoom', 'still', 'groundStart', 'skyEnd', 'overheadStill', 'overheadSlide', 'overheadSpin', 'rackFocus', 'approachTiltDown', 'tiltToHorizon', 'enterLeave', 'driftingOrbit', 'rise', 'drop', 'backAwayReveal']); // prettier-ignore
 const COVERED = new Set<MoveKind>(['slideOutReveal', 'riseOverReveal']);
 
@@ -51,10 +59,17 @@ export function drawingOf(kind: MoveKind): MoveDrawing {
 function film(kind: MoveKind): Samples {
   const empty = newShoot('drawing', 'Drawing', 'shot');
   const walks = WALKED.has(kind) ? [{ pieceId: 'who', points: [{ tS: -2, xM: -2.4, yM: 0, zM: 0 }, { tS: 4, xM: 2.4, yM: 0, zM: 0 }] }] : []; // prettier-ignore
-  const lens = DEFAULT_KIT.lenses.find((row) => row.focalLengthMinMm <= 24 && row.focalLengthMaxMm >= 70) ?? DEFAULT_KIT.lenses[0];
-  const stood: Move = RECIPES[kind].startingFrom({ distanceM: 3.2, bearingDeg: 197, heightM: 1.2 }, { pivotEastM: 0, pivotNorthM: 0 });
+  const lens =
+    DEFAULT_KIT.lenses.find((row) => row.focalLengthMinMm <= 24 && row.focalLengthMaxMm >= 70) ?? DEFAULT_KIT.lenses[0];
+  const stood: Move = RECIPES[kind].startingFrom(
+    { distanceM: 3.2, bearingDeg: 197, heightM: 1.2 },
+    { pivotEastM: 0, pivotNorthM: 0 },
+  );
   // Small things are drawn larger than life.
-  const move = 'travelM' in stood || kind === 'crane' || kind === 'rise' || kind === 'drop' ? recipeOf(stood).scaleTravel(stood, 1.9) : stood;
+  const move =
+    'travelM' in stood || kind === 'crane' || kind === 'rise' || kind === 'drop'
+      ? recipeOf(stood).scaleTravel(stood, 1.9)
+      : stood;
   const shot = {
     ...empty.shots[0],
     subjectId: 'who',
@@ -63,7 +78,14 @@ function film(kind: MoveKind): Samples {
     gaitId: DEFAULT_KIT.gaits[0].id,
     captureRateHz: 24,
     frameRateHz: 24,
-    timing: { durationS: 2, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' as const },
+    timing: {
+      durationS: 2,
+      holdStartS: 0,
+      featherInS: 0,
+      featherOutS: 0,
+      holdEndS: 0,
+      featherShape: 'minimumJerk' as const,
+    },
     move,
   };
   const shoot = { ...empty, site: { pieces: [newPiece('figure', 'who', 'Who', 0, 0, 0)] }, shots: [shot] };
@@ -81,7 +103,9 @@ function draw(kind: MoveKind): MoveDrawing {
   const rows = Array.from({ length: count }, (_, i) => i);
   const at = (i: number) => slant(xM[i], yM[i], zM[i]);
   const down = (i: number) => slant(xM[i], yM[i], 0);
-  const lengthM = rows.slice(1).reduce((sum, i) => sum + Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]), 0);
+  const lengthM = rows
+    .slice(1)
+    .reduce((sum, i) => sum + Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]), 0);
   const moves = lengthM > 0.05;
   const lifted = Math.max(...zM) - Math.min(...zM) > 0.3;
   const subjectAt = (i: number) => ({ x: samples.subjectXM[i], y: samples.subjectYM[i] });
@@ -91,12 +115,25 @@ function draw(kind: MoveKind): MoveDrawing {
   const walk = WALKED.has(kind) ? rows.map((i) => slant(subjectAt(i).x, subjectAt(i).y, 0)) : [];
   const camera = { x: xM[0], y: yM[0] };
   const cover: Dot[] = COVERED.has(kind) ? wall(camera.x * 0.55, camera.y * 0.55, kind === 'riseOverReveal' ? 1.5 : 2) : kind === 'backAwayReveal' ? [slant(-3, 0.4, 0), slant(0, 0, 0.9), slant(3, -0.4, 0)] : []; // prettier-ignore
-  const focus: Dot[] = RECIPES[kind].focus ? [slant(camera.x * 0.55 - 0.4, camera.y * 0.55, 0.9), slant(x, y, 1.1)] : [];
-  const raw = [...(moves ? rows.map(at) : [at(0)]), ...(lifted ? rows.map(down) : []), ...views.flat(), ...walk, slant(x, y, 0), slant(x, y, 1.9), ...cover];
+  const focus: Dot[] = RECIPES[kind].focus
+    ? [slant(camera.x * 0.55 - 0.4, camera.y * 0.55, 0.9), slant(x, y, 1.1)]
+    : [];
+  const raw = [
+    ...(moves ? rows.map(at) : [at(0)]),
+    ...(lifted ? rows.map(down) : []),
+    ...views.flat(),
+    ...walk,
+    slant(x, y, 0),
+    slant(x, y, 1.9),
+    ...cover,
+  ];
   const [x0, x1] = [Math.min(...raw.map((p) => p[0])), Math.max(...raw.map((p) => p[0]))];
   const [y0, y1] = [Math.min(...raw.map((p) => p[1])), Math.max(...raw.map((p) => p[1]))];
   const scale = Math.min((WIDTH - 2 * EDGE) / Math.max(1, x1 - x0), (HEIGHT - 2 * EDGE) / Math.max(1, y1 - y0));
-  const fit = ([px, py]: Dot): Dot => [WIDTH / 2 + (px - (x0 + x1) / 2) * scale, HEIGHT / 2 + (py - (y0 + y1) / 2) * scale];
+  const fit = ([px, py]: Dot): Dot => [
+    WIDTH / 2 + (px - (x0 + x1) / 2) * scale,
+    HEIGHT / 2 + (py - (y0 + y1) / 2) * scale,
+  ];
   const way = moves ? rows.map((i) => fit(at(i))) : [];
   const rolled = Math.max(...samples.rollDeg.map(Math.abs)) > 1 || kind === 'overheadSpin';
   const spin = kind === 'overheadSpin' ? samples.panDeg[last] - samples.panDeg[0] : 0;
@@ -123,7 +160,11 @@ function view(samples: Samples, i: number): [Dot, Dot, Dot] {
   const far = Math.min(4.2, tilt < -0.3 ? z / Math.sin(-tilt) : 4.2);
   const edge = (side: number): Dot => {
     const aside = side * far * Math.tan(half) * 0.8;
-    return slant(x + far * Math.cos(tilt) * Math.sin(pan) + aside * Math.cos(pan), y + far * Math.cos(tilt) * Math.cos(pan) - aside * Math.sin(pan), z + far * Math.sin(tilt));
+    return slant(
+      x + far * Math.cos(tilt) * Math.sin(pan) + aside * Math.cos(pan),
+      y + far * Math.cos(tilt) * Math.cos(pan) - aside * Math.sin(pan),
+      z + far * Math.sin(tilt),
+    );
   };
   return [slant(x, y, z), edge(-1), edge(1)];
 }

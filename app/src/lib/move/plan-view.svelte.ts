@@ -14,10 +14,15 @@ export interface Twist {
 const TWIST_FROM_DEG = 9;
 
 /** Watches two touches and tells by how much the line between them has turned since last told, clockwise as seen. */
-function watchTwist(svg: SVGSVGElement, { ontwist, onsettle }: Twist, onturning: (turning: boolean) => void): () => void {
+function watchTwist(
+  svg: SVGSVGElement,
+  { ontwist, onsettle }: Twist,
+  onturning: (turning: boolean) => void,
+): () => void {
   let from: number | null = null;
   let turning = false;
-  const angleOf = ({ touches: [a, b] }: TouchEvent) => (Math.atan2(b.clientY - a.clientY, b.clientX - a.clientX) * 180) / Math.PI;
+  const angleOf = ({ touches: [a, b] }: TouchEvent) =>
+    (Math.atan2(b.clientY - a.clientY, b.clientX - a.clientX) * 180) / Math.PI;
   const begin = (event: TouchEvent) => {
     if (event.touches.length === 2) from = angleOf(event);
   };
@@ -65,7 +70,8 @@ export class PlanView {
   attach(svg: SVGSVGElement, twist: Twist): () => void {
     this.svg = svg;
     const stopTwist = watchTwist(svg, twist, (turning) => {
-      if (!turning && this.turning) select(svg).property('__zoom', zoomIdentity.translate(this.originX, this.originY).scale(this.scale));
+      if (!turning && this.turning)
+        select(svg).property('__zoom', zoomIdentity.translate(this.originX, this.originY).scale(this.scale));
       this.turning = turning;
     });
     this.behaviour = zoom<SVGSVGElement, unknown>()
@@ -91,7 +97,9 @@ export class PlanView {
     if (!this.svg || !this.behaviour) return;
     const free = { width: Math.max(50, width - 2 * SIDE_PX), height: Math.max(50, height - TOP_PX) };
     const scale = Math.min(120, Math.min(free.width / Math.max(1, x1 - x0), free.height / Math.max(1, y1 - y0)));
-    const transform = zoomIdentity.translate(width / 2 - ((x0 + x1) / 2) * scale, TOP_PX + free.height / 2 + ((y0 + y1) / 2) * scale).scale(scale);
+    const transform = zoomIdentity
+      .translate(width / 2 - ((x0 + x1) / 2) * scale, TOP_PX + free.height / 2 + ((y0 + y1) / 2) * scale)
+      .scale(scale);
     select(this.svg).call(this.behaviour.transform, transform);
   }
 

@@ -6,5 +6,7 @@ export function verdictOf(findings: readonly Finding[]): { grade: 'calm' | 'ripp
   const hard = findings.filter((finding) => severity(finding) === 2).length;
   const soft = findings.filter((finding) => severity(finding) === 1).length;
   if (hard > 0) return { grade: 'jolt', text: `Will not work yet: ${counted(hard)} to mend` };
-  return soft > 0 ? { grade: 'ripple', text: `Nearly: ${counted(soft)} to look at` } : { grade: 'calm', text: 'Reads smoothly' };
+  return soft > 0
+    ? { grade: 'ripple', text: `Nearly: ${counted(soft)} to look at` }
+    : { grade: 'calm', text: 'Reads smoothly' };
 }

@@ -4,8 +4,19 @@
   /** A grade as a shape: a calm line, a ripple, a jag; the word stands beside it for those who listen. */
   let { grade }: { grade: Finding['grade'] } = $props();
 
-  const PATHS: Record<string, string> = { calm: 'M2 8H26', ripple: 'M2 8c3-6 5-6 8 0s5 6 8 0 5-6 8 0', jolt: 'M2 8h5l4-7 5 14 4-7h6' };
-  const LIKE: Record<Finding['grade'], string> = { calm: 'calm', fits: 'calm', ripple: 'ripple', tight: 'ripple', jolt: 'jolt', cannot: 'jolt' };
+  const PATHS: Record<string, string> = {
+    calm: 'M2 8H26',
+    ripple: 'M2 8c3-6 5-6 8 0s5 6 8 0 5-6 8 0',
+    jolt: 'M2 8h5l4-7 5 14 4-7h6',
+  };
+  const LIKE: Record<Finding['grade'], string> = {
+    calm: 'calm',
+    fits: 'calm',
+    ripple: 'ripple',
+    tight: 'ripple',
+    jolt: 'jolt',
+    cannot: 'jolt',
+  };
   const shape = $derived(LIKE[grade]);
 </script>
 

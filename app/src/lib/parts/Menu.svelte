@@ -28,7 +28,12 @@
   function keys(event: KeyboardEvent) {
     const all = rows();
     const here = all.indexOf(document.activeElement as HTMLElement);
-    const to = { ArrowDown: (here + 1) % all.length, ArrowUp: (here - 1 + all.length) % all.length, Home: 0, End: all.length - 1 }[event.key];
+    const to = {
+      ArrowDown: (here + 1) % all.length,
+      ArrowUp: (here - 1 + all.length) % all.length,
+      Home: 0,
+      End: all.length - 1,
+    }[event.key];
     if (to !== undefined) all[to].focus();
     else if (event.key === 'Escape') {
       open = false;
@@ -56,9 +61,24 @@
 
 <!-- The list opens when it is pressed, not whenever the focus passes. -->
 <span class="contents" onfocusincapture={(event) => event.stopPropagation()}>
-  <button bind:this={trigger} class="quiet-button" {id} aria-label={label} {title} aria-haspopup="menu" aria-expanded={open} onkeydown={openByKey}>{@render children()}</button>
+  <button
+    bind:this={trigger}
+    class="quiet-button"
+    {id}
+    aria-label={label}
+    {title}
+    aria-haspopup="menu"
+    aria-expanded={open}
+    onkeydown={openByKey}>{@render children()}</button
+  >
 </span>
-<Dropdown triggeredBy="#{id}" bind:isOpen={open} role="menu" aria-label={label} class="z-40 {width} bg-raised text-ink shadow-lg">
+<Dropdown
+  triggeredBy="#{id}"
+  bind:isOpen={open}
+  role="menu"
+  aria-label={label}
+  class="z-40 {width} bg-raised text-ink shadow-lg"
+>
   <div bind:this={list} class="contents">
     {#each items as { name, onpress, href }, i (i)}
       {#if href}<a class="row" role="menuitem" {href} onclick={() => press()} onkeydown={keys}>{name}</a>

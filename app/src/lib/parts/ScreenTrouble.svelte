@@ -8,7 +8,8 @@
 <main class="mx-auto max-w-xl p-8">
   <h1 class="font-display text-3xl">This screen stumbled</h1>
   <p role="alert" class="mt-4 border-l-4 border-near bg-raised px-4 py-3">
-    It could not be drawn ({(error as Error)?.message?.slice(0, 160) ?? 'no reason is known'}). What you made is kept as it was.
+    It could not be drawn ({(error as Error)?.message?.slice(0, 160) ?? 'no reason is known'}). What you made is kept as
+    it was.
   </p>
   <p class="mt-4 flex flex-wrap gap-4">
     <button class="link font-semibold" onclick={reset}>Try again</button>

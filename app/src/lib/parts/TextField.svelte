@@ -38,4 +38,14 @@
   }
 </script>
 
-<input class={look} type="text" aria-label={label} maxlength={most} {placeholder} {size} {value} onchange={(event) => take(event.currentTarget)} onkeydown={keys} />
+<input
+  class={look}
+  type="text"
+  aria-label={label}
+  maxlength={most}
+  {placeholder}
+  {size}
+  {value}
+  onchange={(event) => take(event.currentTarget)}
+  onkeydown={keys}
+/>

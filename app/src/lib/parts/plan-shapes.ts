@@ -17,7 +17,9 @@ export function outline(piece: Piece): string {
     case 'wall': {
       const from = Math.max(-y, piece.opening.offsetM - piece.opening.widthM / 2);
       const to = Math.min(y, piece.opening.offsetM + piece.opening.widthM / 2);
-      return to > from ? `M${-x} ${-y}H${x}V${from}H${-x}ZM${-x} ${to}H${x}V${y}H${-x}Z` : `M${-x} ${-y}H${x}V${y}H${-x}Z`;
+      return to > from
+        ? `M${-x} ${-y}H${x}V${from}H${-x}ZM${-x} ${to}H${x}V${y}H${-x}Z`
+        : `M${-x} ${-y}H${x}V${y}H${-x}Z`;
     }
     case 'ridge':
       return `M${-x} ${-y}H${x}V${y}H${-x}ZM0 ${-y}V${y}`;
@@ -27,10 +29,20 @@ export function outline(piece: Piece): string {
 }
 
 /** Where a piece lies: for the `transform` of a group that is already in site metres with y up. */
-export const placed = (piece: Pick<Piece, 'xM' | 'yM' | 'headingDeg'>) => `translate(${piece.xM} ${piece.yM}) rotate(${-piece.headingDeg})`;
+export const placed = (piece: Pick<Piece, 'xM' | 'yM' | 'headingDeg'>) =>
+  `translate(${piece.xM} ${piece.yM}) rotate(${-piece.headingDeg})`;
 
 /** Pieces from the ground up, so that the higher is drawn over the lower. */
 export const drawingOrder = (pieces: readonly Piece[]): Piece[] => {
-  const rank: Record<Piece['kind'], number> = { ridge: 0, slab: 1, box: 3, wall: 3, hedge: 4, tree: 6, post: 5, figure: 7 };
+  const rank: Record<Piece['kind'], number> = {
+    ridge: 0,
+    slab: 1,
+    box: 3,
+    wall: 3,
+    hedge: 4,
+    tree: 6,
+    post: 5,
+    figure: 7,
+  };
   return [...pieces].sort((a, b) => rank[a.kind] - rank[b.kind] || a.zM - b.zM);
 };

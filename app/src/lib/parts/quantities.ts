@@ -1,11 +1,57 @@
 import { clipped } from '@gentle-arc/core/model/text';
-import { parseLength, parseMass, parseMm, parseSpeed, sayExactLength, sayExactMass, sayExactMm, saySpeed, trim, type Units } from '@gentle-arc/core/model/units';
+import {
+  parseLength,
+  parseMass,
+  parseMm,
+  parseSpeed,
+  sayExactLength,
+  sayExactMass,
+  sayExactMm,
+  saySpeed,
+  trim,
+  type Units,
+} from '@gentle-arc/core/model/units';
 
 /** What a number of a field is. `size`: millimetres of a rig or a part; `mm`: of a lens, which nobody says in inches; `shutter`: degrees, or a time such as 1/50. */
-export type Unit = 'm' | 'deg' | 'tenth' | 'degps' | 's' | 'mm' | 'size' | 'mps' | 'percent' | 'fine' | 'plain' | 'g' | 'newton' | 'hz' | 'shutter';
+export type Unit =
+  | 'm'
+  | 'deg'
+  | 'tenth'
+  | 'degps'
+  | 's'
+  | 'mm'
+  | 'size'
+  | 'mps'
+  | 'percent'
+  | 'fine'
+  | 'plain'
+  | 'g'
+  | 'newton'
+  | 'hz'
+  | 'shutter';
 
-const SUFFIX: Partial<Record<Unit, string>> = { deg: '°', tenth: '°', degps: '°/s', s: ' s', mm: ' mm', percent: '%', newton: ' N', shutter: '°' };
-const DIGITS: Partial<Record<Unit, number>> = { deg: 1, tenth: 2, degps: 1, s: 3, mm: 2, percent: 2, newton: 2, plain: 3, hz: 3, shutter: 1 };
+const SUFFIX: Partial<Record<Unit, string>> = {
+  deg: '°',
+  tenth: '°',
+  degps: '°/s',
+  s: ' s',
+  mm: ' mm',
+  percent: '%',
+  newton: ' N',
+  shutter: '°',
+};
+const DIGITS: Partial<Record<Unit, number>> = {
+  deg: 1,
+  tenth: 2,
+  degps: 1,
+  s: 3,
+  mm: 2,
+  percent: 2,
+  newton: 2,
+  plain: 3,
+  hz: 3,
+  shutter: 1,
+};
 
 /** A number as its field shows it: what is kept, not rounded to be read. */
 export function sayQuantity(value: number, unit: Unit, units: Units): string {
@@ -32,14 +78,28 @@ export function readQuantity(text: string, unit: Unit, units: Units, rateHz = 24
   return match ? Number(match[1].replace('−', '-').replace(',', '.')) : null;
 }
 
-const HINTS: Partial<Record<Unit, string>> = { m: ' or a length such as 1.2 or 4′ 6″', shutter: ' of degrees or a time such as 1/50' };
+const HINTS: Partial<Record<Unit, string>> = {
+  m: ' or a length such as 1.2 or 4′ 6″',
+  shutter: ' of degrees or a time such as 1/50',
+};
 
 /** What a typed text becomes within a range: a number, or why it is refused. A range's ends are inside it, as they are shown. */
-export function within(text: string, label: string, unit: Unit, units: Units, min: number, max: number, rateHz?: number): number | string {
+export function within(
+  text: string,
+  label: string,
+  unit: Unit,
+  units: Units,
+  min: number,
+  max: number,
+  rateHz?: number,
+): number | string {
   const say = (value: number) => sayQuantity(value, unit, units);
   const value = readQuantity(text, unit, units, rateHz);
-  if (value === null || !Number.isFinite(value)) return `${label}: “${clipped(text, 40)}” is not a number${HINTS[unit] ?? ''}; type one from ${say(min)} to ${say(max)}.`;
-  for (const end of [min, max]) if (say(value) === say(end) || Math.abs(value - end) <= 1e-9 * Math.max(1, Math.abs(end))) return end;
-  if (value < min || value > max) return `${label} must be from ${say(min)} to ${say(max)}; “${clipped(text, 40)}” is outside.`;
+  if (value === null || !Number.isFinite(value))
+    return `${label}: “${clipped(text, 40)}” is not a number${HINTS[unit] ?? ''}; type one from ${say(min)} to ${say(max)}.`;
+  for (const end of [min, max])
+    if (say(value) === say(end) || Math.abs(value - end) <= 1e-9 * Math.max(1, Math.abs(end))) return end;
+  if (value < min || value > max)
+    return `${label} must be from ${say(min)} to ${say(max)}; “${clipped(text, 40)}” is outside.`;
   return value;
 }

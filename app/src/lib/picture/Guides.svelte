@@ -7,7 +7,11 @@
   let { samples, row, alsoShape }: { samples: Samples; row: number; alsoShape: Delivery['alsoShape'] } = $props();
 
   /** Where the horizon lies, as a share of the frame from its top. */
-  const horizon = $derived(0.5 + (Math.tan((Math.max(-89, Math.min(89, samples.tiltDeg[row])) * Math.PI) / 180) * samples.focalLengthMm[row]) / samples.frameHeightMm);
+  const horizon = $derived(
+    0.5 +
+      (Math.tan((Math.max(-89, Math.min(89, samples.tiltDeg[row])) * Math.PI) / 180) * samples.focalLengthMm[row]) /
+        samples.frameHeightMm,
+  );
   const aspect = $derived(samples.frameWidthMm / samples.frameHeightMm);
   const inner = $derived(innerArea(alsoShape, aspect));
   const leaning = $derived(Math.abs(samples.rollDeg[row]) > 0.5);
@@ -21,7 +25,12 @@
   {/if}
   {#if leaning}
     <!-- The true horizon's lean, through the middle. -->
-    <path class="level" d="M22 50H36M64 50H78" transform="translate(50 50) scale(1 {aspect}) rotate({-samples.rollDeg[row]}) scale(1 {1 / aspect}) translate(-50 -50)" />
+    <path
+      class="level"
+      d="M22 50H36M64 50H78"
+      transform="translate(50 50) scale(1 {aspect}) rotate({-samples.rollDeg[row]}) scale(1 {1 /
+        aspect}) translate(-50 -50)"
+    />
   {:else if horizon > 0 && horizon < 1}<path class="level" d="M0 {horizon * 100}H6M94 {horizon * 100}H100" />{/if}
 </svg>
 

@@ -17,15 +17,30 @@
   const streaksAt = $derived(streaker(setup, samples));
   const subject = $derived(subjectInFrame(samples, setup.subject));
   const layers = $derived(
-    about === 'near' || about === 'layers' ? (about === 'near' ? (['near'] as const) : (['near', 'far'] as const)) : about === 'far' ? (['far'] as const) : [],
+    about === 'near' || about === 'layers'
+      ? about === 'near'
+        ? (['near'] as const)
+        : (['near', 'far'] as const)
+      : about === 'far'
+        ? (['far'] as const)
+        : [],
   );
   const x = (u: number) => (u + 0.5) * 100;
   const y = (v: number) => (0.5 - v) * 100;
   const longEnough = ({ fromU, fromV, toU, toV }: Streak) => Math.hypot(toU - fromU, toV - fromV) > 0.002;
   const box = $derived.by(() => {
     if (about !== 'subject' || !setup.subject || !isInFrame(subject, row)) return null;
-    const [half, top, base] = [Math.max(0.012, subject.halfWidth[row] * 1.15), subject.topV[row] + 0.015, subject.baseV[row] - 0.015];
-    return { left: x(subject.u[row] - half), right: x(subject.u[row] + half), top: y(Math.max(top, base)), bottom: y(Math.min(top, base)) };
+    const [half, top, base] = [
+      Math.max(0.012, subject.halfWidth[row] * 1.15),
+      subject.topV[row] + 0.015,
+      subject.baseV[row] - 0.015,
+    ];
+    return {
+      left: x(subject.u[row] - half),
+      right: x(subject.u[row] + half),
+      top: y(Math.max(top, base)),
+      bottom: y(Math.min(top, base)),
+    };
   });
 </script>
 

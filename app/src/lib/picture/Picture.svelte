@@ -46,12 +46,14 @@
 <figure
   class="frame"
   onclick={press}
-  style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}; --aspect: {setup.delivery.widthPx / setup.delivery.heightPx}"
+  style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}; --aspect: {setup.delivery.widthPx /
+    setup.delivery.heightPx}"
   aria-label="Picture through the lens"
 >
   {#if !drawable || problem}
     <p class="why" role="status">
-      {problem ?? 'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
+      {problem ??
+        'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
     </p>
   {:else if Canvas3d}
     <Canvas3d {setup} {samples} {row} {playing} />

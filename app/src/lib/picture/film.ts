@@ -58,7 +58,15 @@ export class Film {
   private readonly look = new WebGLRenderTarget(1, 1, { type: HalfFloatType });
   /** What has been laid together so far, one for each view. */
   private readonly means: WebGLRenderTarget[] = [];
-  private readonly lay = new FullScreenQuad(new MeshBasicMaterial({ map: this.look.texture, transparent: true, blending: NormalBlending, depthTest: false, depthWrite: false }));
+  private readonly lay = new FullScreenQuad(
+    new MeshBasicMaterial({
+      map: this.look.texture,
+      transparent: true,
+      blending: NormalBlending,
+      depthTest: false,
+      depthWrite: false,
+    }),
+  );
   private readonly printed = new MeshBasicMaterial({ blending: NoBlending, depthTest: false, depthWrite: false });
   private readonly print = new FullScreenQuad(this.printed);
   private places: { y: number; width: number; height: number }[] = [];

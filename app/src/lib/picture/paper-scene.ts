@@ -1,4 +1,17 @@
-import { Color, DirectionalLight, Fog, Group, HemisphereLight, Matrix4, Mesh, type BufferGeometry, type Material, Object3D, PlaneGeometry, Scene } from 'three';
+import {
+  Color,
+  DirectionalLight,
+  Fog,
+  Group,
+  HemisphereLight,
+  Matrix4,
+  Mesh,
+  type BufferGeometry,
+  type Material,
+  Object3D,
+  PlaneGeometry,
+  Scene,
+} from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import type { Piece } from '@gentle-arc/core/model/piece';
 import type { Setup } from '@gentle-arc/core/model/shoot';
@@ -26,13 +39,22 @@ export class PaperScene {
     sun.shadow.mapSize.set(2048, 2048);
     sun.shadow.bias = -0.0006;
     sun.shadow.normalBias = 0.04;
-    Object.assign(sun.shadow.camera, { left: -SHADOW_REACH_M, right: SHADOW_REACH_M, top: SHADOW_REACH_M, bottom: -SHADOW_REACH_M, near: 1, far: 160 });
+    Object.assign(sun.shadow.camera, {
+      left: -SHADOW_REACH_M,
+      right: SHADOW_REACH_M,
+      top: SHADOW_REACH_M,
+      bottom: -SHADOW_REACH_M,
+      near: 1,
+      far: 160,
+    });
     sun.target = new Object3D();
     const site = new Group();
     // The site has z up; three.js has y up.
     site.rotation.x = -Math.PI / 2;
     const plane = new PlaneGeometry(3000, 3000);
-    const ground = simple ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground')) : new Mesh(plane, groundMaterial);
+    const ground = simple
+      ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground'))
+      : new Mesh(plane, groundMaterial);
     ground.receiveShadow = true;
     // Last, so that what stands in front of it need not be drawn over it.
     ground.renderOrder = 1;
@@ -54,7 +76,13 @@ export class PaperScene {
   /** Puts the pieces where they stand; whether anything is different from before. */
   setSite(setup: Setup): boolean {
     const before = this.setup;
-    if (before && before.pieces === setup.pieces && before.subject === setup.subject && before.shot.walks === setup.shot.walks) return false;
+    if (
+      before &&
+      before.pieces === setup.pieces &&
+      before.subject === setup.subject &&
+      before.shot.walks === setup.shot.walks
+    )
+      return false;
     this.setup = setup;
     this.standing.clear();
     this.walkers.length = 0;
@@ -64,7 +92,8 @@ export class PaperScene {
     for (const piece of setup.pieces) {
       const isSubject = piece.id === setup.subject?.id;
       const material = this.simple ? simpleMaterial('plain') : materialOf(piece.kind, isSubject);
-      const solid = (geometry: BufferGeometry) => (this.simple ? painted(geometry, paintOf(piece.kind, isSubject)) : geometry);
+      const solid = (geometry: BufferGeometry) =>
+        this.simple ? painted(geometry, paintOf(piece.kind, isSubject)) : geometry;
       const walk = setup.shot.walks.find((row) => row.pieceId === piece.id);
       if (walk) {
         const mesh = this.stand(solid(geometryOf(piece)), material);

@@ -66,7 +66,9 @@ function tinted(colour: string, share: number, texture: Texture): MeshLambertMat
     shader.uniforms.subjectM = depthTint;
     shader.uniforms.tintShare = { value: share };
     shader.uniforms.focusTone = focusTone;
-    shader.vertexShader = 'varying vec3 onPiece;\n' + shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonPiece = position;');
+    shader.vertexShader =
+      'varying vec3 onPiece;\n' +
+      shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonPiece = position;');
     shader.fragmentShader =
       'uniform float subjectM;\nuniform float tintShare;\nuniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
       shader.fragmentShader.replace('#include <color_fragment>', SURFACES[texture] + TINT + SHARPNESS);
@@ -76,10 +78,20 @@ function tinted(colour: string, share: number, texture: Texture): MeshLambertMat
 }
 
 /** Light of sun and sky, and the haze. */
-export const LIGHT = { sun: '#fff0d2', sunStrength: 2.3, sky: '#eef3f6', soil: '#d8c8a4', skyStrength: 1.75, from: new Vector3(-32, 42, 26), hazeFromM: 60, hazeToM: 420 };
+export const LIGHT = {
+  sun: '#fff0d2',
+  sunStrength: 2.3,
+  sky: '#eef3f6',
+  soil: '#d8c8a4',
+  skyStrength: 1.75,
+  from: new Vector3(-32, 42, 26),
+  hazeFromM: 60,
+  hazeToM: 420,
+};
 
 /** What a piece is painted in, and how much depth tints it. */
-export const paintOf = (kind: PieceKind, isSubject: boolean) => (isSubject ? { colour: SUBJECT, tintShare: 0 } : { colour: COLOURS[kind], tintShare: 1 });
+export const paintOf = (kind: PieceKind, isSubject: boolean) =>
+  isSubject ? { colour: SUBJECT, tintShare: 0 } : { colour: COLOURS[kind], tintShare: 1 };
 export const GROUND_PAINT = { colour: GROUND, tintShare: 0.8 };
 
 /** A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would shimmer. */
@@ -106,7 +118,11 @@ float seen = smoothstep(0.07, 0.01, fwidth(onPiece.x) + fwidth(onPiece.y) + fwid
 diffuseColor.rgb *= mix(1.0, 0.72 + 0.56 * leaf, seen);
 `;
 
-const SURFACES: Record<Texture, string> = { plain: '#include <color_fragment>', ground: `#include <color_fragment>\n${LINES}`, leaves: LEAVES };
+const SURFACES: Record<Texture, string> = {
+  plain: '#include <color_fragment>',
+  ground: `#include <color_fragment>\n${LINES}`,
+  leaves: LEAVES,
+};
 
 const materials = new Map<string, MeshLambertMaterial>();
 
@@ -114,7 +130,9 @@ export function materialOf(kind: PieceKind, isSubject: boolean): MeshLambertMate
   const key = isSubject ? 'subject' : kind;
   const known = materials.get(key);
   if (known) return known;
-  const made = isSubject ? tinted(SUBJECT, 0, 'plain') : tinted(COLOURS[kind], 1, kind === 'hedge' || kind === 'tree' ? 'leaves' : 'plain');
+  const made = isSubject
+    ? tinted(SUBJECT, 0, 'plain')
+    : tinted(COLOURS[kind], 1, kind === 'hedge' || kind === 'tree' ? 'leaves' : 'plain');
   materials.set(key, made);
   return made;
 }

@@ -16,8 +16,24 @@ function taken(more: Partial<Shot>) {
   const shoot = newShoot('s', 'S', 'one');
   const pieces = [newPiece('figure', 'figure', 'Ansa', 0, 0, 0)];
   const base = newShot(shoot.kit, 'one', 'One', 'figure');
-  const move = { kind: 'still' as const, pivotEastM: 0, pivotNorthM: 0, heightM: pieces[0].heightM / 2, distanceM: 4, bearingDeg: 180 };
-  const shot = { ...base, move, lensId: 'lens-moss-85', focalLengthMm: 85, fNumber: 1.8, rigId: 'rig-tripod', gaitId: 'gait-stand', ...more };
+  const move = {
+    kind: 'still' as const,
+    pivotEastM: 0,
+    pivotNorthM: 0,
+    heightM: pieces[0].heightM / 2,
+    distanceM: 4,
+    bearingDeg: 180,
+  };
+  const shot = {
+    ...base,
+    move,
+    lensId: 'lens-moss-85',
+    focalLengthMm: 85,
+    fNumber: 1.8,
+    rigId: 'rig-tripod',
+    gaitId: 'gait-stand',
+    ...more,
+  };
   const setup = setupOf({ ...shoot, site: { pieces }, shots: [shot] }, shot);
   return { setup, samples: sampleShot(setup) };
 }
@@ -26,7 +42,12 @@ const LOOKS = 400;
 const WIDTH_PX = 1920;
 
 /** Draws a point of light through every look of one frame onto a line of pixels, as the picture is laid together; how many pixels it lights, from first to last. */
-function drawn({ setup, samples }: ReturnType<typeof taken>, row: number, at: (share: number) => Vector3, blur: { lens: boolean; motion: boolean }): number {
+function drawn(
+  { setup, samples }: ReturnType<typeof taken>,
+  row: number,
+  at: (share: number) => Vector3,
+  blur: { lens: boolean; motion: boolean },
+): number {
   const camera = new PerspectiveCamera();
   camera.rotation.order = 'YXZ';
   const lit = new Set<number>();
@@ -50,29 +71,60 @@ describe('the picture through the lens, drawn with three.js', () => {
     for (const distanceM of [1.2, 2.5, 4, 7, 30]) {
       const point = () => new Vector3(0, film.samples.zM[0], 4 - distanceM);
       const expectedPx = (blurDiscMm(85, 1.8, 4, distanceM) / film.samples.frameWidthMm) * WIDTH_PX;
-      expect(Math.abs(drawn(film, 0, point, { lens: true, motion: false }) - expectedPx), `${distanceM} m`).toBeLessThan(2 + expectedPx * 0.04);
+      expect(
+        Math.abs(drawn(film, 0, point, { lens: true, motion: false }) - expectedPx),
+        `${distanceM} m`,
+      ).toBeLessThan(2 + expectedPx * 0.04);
     }
   });
   it('smears what moves while the shutter is open by as many pixels as the reading says', () => {
-    const slide = { kind: 'slide' as const, pivotEastM: 0, pivotNorthM: 0, heightM: 0.85, distanceM: 4, bearingDeg: 180, travelM: 3, skewDeg: 0 };
+    const slide = {
+      kind: 'slide' as const,
+      pivotEastM: 0,
+      pivotNorthM: 0,
+      heightM: 0.85,
+      distanceM: 4,
+      bearingDeg: 180,
+      travelM: 3,
+      skewDeg: 0,
+    };
     const aim = { mode: 'locked' as const, place: { u: 0, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 };
     for (const shutterDeg of [90, 180, 360]) {
-      const film = taken({ move: slide, aim, shutterDeg, timing: { durationS: 4, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' } });
-      const said = layerFigures(measurePicture(film.setup, { units: 'metric' })).find(({ layer }) => layer === 'subject');
+      const film = taken({
+        move: slide,
+        aim,
+        shutterDeg,
+        timing: {
+          durationS: 4,
+          holdStartS: 0,
+          featherInS: 0,
+          featherOutS: 0,
+          holdEndS: 0,
+          featherShape: 'minimumJerk',
+        },
+      });
+      const said = layerFigures(measurePicture(film.setup, { units: 'metric' })).find(
+        ({ layer }) => layer === 'subject',
+      );
       const expectedPx = (said?.blurShare ?? 0) * WIDTH_PX;
       expect(expectedPx).toBeGreaterThan(3);
       const middle = film.samples.count >> 1;
-      expect(Math.abs(drawn(film, middle, () => new Vector3(0, 0.85, 0), { lens: false, motion: true }) - expectedPx), `${shutterDeg}°`).toBeLessThan(1.6);
+      expect(
+        Math.abs(drawn(film, middle, () => new Vector3(0, 0.85, 0), { lens: false, motion: true }) - expectedPx),
+        `${shutterDeg}°`,
+      ).toBeLessThan(1.6);
     }
   });
   it('spreads its looks evenly: over the opening about the middle, over the time about half of it', () => {
     const looks = Array.from({ length: 64 }, (_, k) => lookOfMany(k, 64));
-    const mean = (value: (look: (typeof looks)[number]) => number) => looks.reduce((sum, look) => sum + value(look), 0) / looks.length;
+    const mean = (value: (look: (typeof looks)[number]) => number) =>
+      looks.reduce((sum, look) => sum + value(look), 0) / looks.length;
     expect(Math.abs(mean(({ x }) => x))).toBeLessThan(0.03);
     expect(Math.abs(mean(({ y }) => y))).toBeLessThan(0.03);
     expect(mean(({ share }) => share)).toBeCloseTo(0.5, 1);
     expect(mean(({ x, y }) => x * x + y * y)).toBeCloseTo(0.5, 2);
-    for (const { share, pixelX, pixelY } of looks) expect(share >= 0 && share < 1 && Math.abs(pixelX) <= 0.5 && Math.abs(pixelY) <= 0.5).toBe(true);
+    for (const { share, pixelX, pixelY } of looks)
+      expect(share >= 0 && share < 1 && Math.abs(pixelX) <= 0.5 && Math.abs(pixelY) <= 0.5).toBe(true);
   });
   it('nudges the whole picture alike, however deep things lie', () => {
     const camera = new PerspectiveCamera();

@@ -5,7 +5,11 @@ import type { Moment } from '@gentle-arc/core/screen/sub-frames';
 const RAD = Math.PI / 180;
 
 /** Puts a camera of three.js where the shot's is at a moment. Its rotation order must be YXZ. */
-export function standAt(camera: PerspectiveCamera, moment: Moment, { frameWidthMm, frameHeightMm }: Pick<Samples, 'frameWidthMm' | 'frameHeightMm'>): void {
+export function standAt(
+  camera: PerspectiveCamera,
+  moment: Moment,
+  { frameWidthMm, frameHeightMm }: Pick<Samples, 'frameWidthMm' | 'frameHeightMm'>,
+): void {
   camera.position.set(moment.xM, moment.zM, -moment.yM);
   camera.rotation.set(moment.tiltDeg * RAD, -moment.panDeg * RAD, -moment.rollDeg * RAD);
   camera.fov = (2 * Math.atan(frameHeightMm / (2 * moment.focalLengthMm))) / RAD;

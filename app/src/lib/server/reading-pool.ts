@@ -41,9 +41,18 @@ export async function readInPool(task: ReadingTask): Promise<ReadingAnswer> {
     return await running.run(task, { signal: signal.signal });
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
-    if (late) return refusal(413, 'shots', `Reading this takes longer than ${MOST_MS / 1000} s here: ask for one shot at a time with ?shot=, or shorter ones.`);
+    if (late)
+      return refusal(
+        413,
+        'shots',
+        `Reading this takes longer than ${MOST_MS / 1000} s here: ask for one shot at a time with ?shot=, or shorter ones.`,
+      );
     if (code === 'ERR_WORKER_OUT_OF_MEMORY')
-      return refusal(413, 'shots', 'Reading this takes more memory than there is here: ask for one shot at a time with ?shot=, or shorter ones.');
+      return refusal(
+        413,
+        'shots',
+        'Reading this takes more memory than there is here: ask for one shot at a time with ?shot=, or shorter ones.',
+      );
     if (/queue/i.test(message)) return busy();
     throw error;
   } finally {
@@ -51,4 +60,5 @@ export async function readInPool(task: ReadingTask): Promise<ReadingAnswer> {
   }
 }
 
-const busy = (): ReadingAnswer => refusal(503, 'server', 'The server has enough to read for now: try again in a few seconds.');
+const busy = (): ReadingAnswer =>
+  refusal(503, 'server', 'The server has enough to read for now: try again in a few seconds.');

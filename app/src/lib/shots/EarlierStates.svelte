@@ -25,7 +25,11 @@
     statesOf(now.id).then(
       (states) => {
         rows = states
-          .map(({ atMs, shoot }) => ({ atMs, shoot, differences: differencesOf(now, shoot, { one: 'now', other: 'then' }) }))
+          .map(({ atMs, shoot }) => ({
+            atMs,
+            shoot,
+            differences: differencesOf(now, shoot, { one: 'now', other: 'then' }),
+          }))
           .filter(({ differences }) => differences.length > 0)
           .map(({ atMs, shoot, differences }) => ({ atMs, shoot, differs: sayDifferences(differences, 2) }));
       },
@@ -35,18 +39,25 @@
 
   const day = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short' });
   const time = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
-  const said = (atMs: number) => (new Date(atMs).toDateString() === new Date().toDateString() ? `today, ${time.format(atMs)}` : `${day.format(atMs)}, ${time.format(atMs)}`);
+  const said = (atMs: number) =>
+    new Date(atMs).toDateString() === new Date().toDateString()
+      ? `today, ${time.format(atMs)}`
+      : `${day.format(atMs)}, ${time.format(atMs)}`;
 </script>
 
 <Modal bind:open title="Go back to" class="bg-raised text-ink" size="md">
   {#if problem}<p role="alert">{problem}</p>
   {:else if rows === null}<p class="text-soft">Looking…</p>
-  {:else if rows.length === 0}<p class="text-soft">Nothing earlier is kept yet: a state is kept when you begin to work, then each minute, hour and day.</p>
+  {:else if rows.length === 0}<p class="text-soft">
+      Nothing earlier is kept yet: a state is kept when you begin to work, then each minute, hour and day.
+    </p>
   {:else}
     <ul class="divide-y divide-hairline">
       {#each rows as { atMs, shoot, differs } (atMs)}
         <li class="flex items-start justify-between gap-3 py-2">
-          <div class="min-w-0"><b>{said(atMs)}</b><span class="block text-sm leading-snug text-soft">{differs}</span></div>
+          <div class="min-w-0">
+            <b>{said(atMs)}</b><span class="block text-sm leading-snug text-soft">{differs}</span>
+          </div>
           <button
             class="quiet-button shrink-0 font-semibold"
             aria-label="Go back to {said(atMs)}"

@@ -11,13 +11,15 @@
 </script>
 
 {#if elsewhere}
-  <section role="alert" aria-label="Another tab" class="mx-4 my-1 border-l-4 border-near bg-raised px-4 py-2 print:hidden">
+  <section
+    role="alert"
+    aria-label="Another tab"
+    class="mx-4 my-1 border-l-4 border-near bg-raised px-4 py-2 print:hidden"
+  >
     {#if elsewhere.what === 'changed'}
       <p class="leading-snug">
-        <b>Another tab changed “{store.shoot.name}” as well.</b> Both are kept; what you made here also lies in “{elsewhere.keptAs.name}”. {sayDifferences(
-          elsewhere.differences,
-          3,
-        )}
+        <b>Another tab changed “{store.shoot.name}” as well.</b> Both are kept; what you made here also lies in “{elsewhere
+          .keptAs.name}”. {sayDifferences(elsewhere.differences, 3)}
       </p>
       <p class="mt-1 flex flex-wrap gap-2">
         <button class="quiet-button font-semibold" onclick={() => store.choose('mine')}>Go on with mine</button>
@@ -25,7 +27,9 @@
         <button class="quiet-button" onclick={() => store.choose('both')}>Keep both</button>
       </p>
     {:else}
-      <p class="leading-snug"><b>Another tab deleted “{store.shoot.name}”.</b> It is still here as you see it, but not kept any more.</p>
+      <p class="leading-snug">
+        <b>Another tab deleted “{store.shoot.name}”.</b> It is still here as you see it, but not kept any more.
+      </p>
       <p class="mt-1 flex flex-wrap gap-2">
         <button class="quiet-button font-semibold" onclick={() => store.putBack()}>Put it back</button>
         <button class="quiet-button" onclick={() => goto(resolve('/'))}>Let it go</button>

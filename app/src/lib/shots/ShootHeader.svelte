@@ -29,7 +29,12 @@
 </script>
 
 <header class="flex h-12 print:hidden items-center gap-1 px-2 md:gap-2 md:px-4">
-  <a href={resolve('/')} class="quiet-button !px-1 {shotId ? 'hidden md:inline-flex' : ''}" aria-label="All shoots" title="All shoots"><Mark /></a>
+  <a
+    href={resolve('/')}
+    class="quiet-button !px-1 {shotId ? 'hidden md:inline-flex' : ''}"
+    aria-label="All shoots"
+    title="All shoots"><Mark /></a
+  >
   <TextField
     class="shoot-name hidden font-display text-lg md:block"
     label="Name of the shoot"
@@ -39,19 +44,42 @@
     size={Math.max(6, store.shoot.name.length)}
   />
   <nav class="flex min-w-0 items-center gap-1" aria-label="Screens">
-    <a class="quiet-button shrink-0" href={shotsHref(store.shoot.id)} aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a>
-    <a class="quiet-button tab shrink-0 {shotId ? 'hidden md:inline-flex' : ''}" href={kitHref(store.shoot.id)} aria-current={kit ? 'page' : undefined}>Kit</a>
-    {#if limits}<span class="text-soft" aria-hidden="true">›</span> <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
+    <a
+      class="quiet-button shrink-0"
+      href={shotsHref(store.shoot.id)}
+      aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a
+    >
+    <a
+      class="quiet-button tab shrink-0 {shotId ? 'hidden md:inline-flex' : ''}"
+      href={kitHref(store.shoot.id)}
+      aria-current={kit ? 'page' : undefined}>Kit</a
+    >
+    {#if limits}<span class="text-soft" aria-hidden="true">›</span>
+      <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
-      <span class="hidden min-w-0 truncate sm:inline"><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span>
+      <span class="hidden min-w-0 truncate sm:inline"
+        ><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span
+      >
       {#each [{ name: 'Move', href: moveHref(store.shoot.id, shotId), here: !bench }, { name: 'Lens', href: lensHref(store.shoot.id, shotId), here: bench }] as tab (tab.name)}
         <a class="quiet-button tab" href={tab.href} aria-current={tab.here ? 'page' : undefined}>{tab.name}</a>
       {/each}
     {/if}
   </nav>
   <span class="flex-1"></span>
-  <button class="quiet-button" disabled={!store.canUndo} onclick={() => store.undo()} aria-label="Undo" title="Undo (Ctrl Z)"><UndoOutline class="h-5 w-5" /></button>
-  <button class="quiet-button" disabled={!store.canRedo} onclick={() => store.redo()} aria-label="Redo" title="Redo (Ctrl Shift Z)"><RedoOutline class="h-5 w-5" /></button>
+  <button
+    class="quiet-button"
+    disabled={!store.canUndo}
+    onclick={() => store.undo()}
+    aria-label="Undo"
+    title="Undo (Ctrl Z)"><UndoOutline class="h-5 w-5" /></button
+  >
+  <button
+    class="quiet-button"
+    disabled={!store.canRedo}
+    onclick={() => store.redo()}
+    aria-label="Redo"
+    title="Redo (Ctrl Shift Z)"><RedoOutline class="h-5 w-5" /></button
+  >
   <Menu
     id="export"
     label="Export: take it away as a file"
@@ -71,9 +99,18 @@
     label="View"
     title="Units, light, limits, earlier states"
     items={[
-      { name: preferences.units === 'metric' ? 'Show feet and inches' : 'Show metres', onpress: () => set({ units: preferences.units === 'metric' ? 'imperial' : 'metric' }) },
-      { name: preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight', onpress: () => set({ light: preferences.light === 'paper' ? 'dim' : 'paper' }) },
-      { name: preferences.guides ? 'Hide level and thirds' : 'Show level and thirds', onpress: () => set({ guides: !preferences.guides }) },
+      {
+        name: preferences.units === 'metric' ? 'Show feet and inches' : 'Show metres',
+        onpress: () => set({ units: preferences.units === 'metric' ? 'imperial' : 'metric' }),
+      },
+      {
+        name: preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight',
+        onpress: () => set({ light: preferences.light === 'paper' ? 'dim' : 'paper' }),
+      },
+      {
+        name: preferences.guides ? 'Hide level and thirds' : 'Show level and thirds',
+        onpress: () => set({ guides: !preferences.guides }),
+      },
       { name: 'Go back to…', onpress: () => (goingBack = true) },
       { name: 'Limits of the reading', href: limitsHref(store.shoot.id) },
     ]}><AdjustmentsHorizontalOutline class="h-5 w-5" /></Menu

@@ -2,7 +2,13 @@
   import { moveHref } from '$lib/links';
   import { goto } from '$app/navigation';
   import { Button } from 'flowbite-svelte';
-  import { ArrowDownOutline, ArrowUpOutline, DotsVerticalOutline, FileCopyOutline, TrashBinOutline } from 'flowbite-svelte-icons';
+  import {
+    ArrowDownOutline,
+    ArrowUpOutline,
+    DotsVerticalOutline,
+    FileCopyOutline,
+    TrashBinOutline,
+  } from 'flowbite-svelte-icons';
   import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
   import { newShot } from '@gentle-arc/core/model/defaults';
   import { legsOf, type Shot } from '@gentle-arc/core/model/shot';
@@ -75,7 +81,12 @@
   >
     {#each rows as shot, i (shot.id)}
       <li class="flex items-center gap-1 bg-paper py-2 md:gap-3">
-        <span class="cursor-grab px-1 text-soft" use:dragHandle aria-label="Move {shot.name}" title="Drag to another place"><DotsVerticalOutline class="h-5 w-5" /></span>
+        <span
+          class="cursor-grab px-1 text-soft"
+          use:dragHandle
+          aria-label="Move {shot.name}"
+          title="Drag to another place"><DotsVerticalOutline class="h-5 w-5" /></span
+        >
         <span class="w-4 text-right text-soft md:w-6">{i + 1}</span>
         <a href={href(shot)} class="shrink-0" aria-label="Open {shot.name}"><MovePicture kind={shot.move.kind} /></a>
         <div class="min-w-0 flex-1">
@@ -87,18 +98,40 @@
             onchange={(name) => store.changeShot(shot.id, (row) => ({ ...row, name }))}
           />
           <p class="truncate text-sm text-soft">
-            {titleOf(shot)}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(lengthOnScreenS(shot), 1)} s · {trim(shot.focalLengthMm, 0)} mm
+            {titleOf(shot)}{subject(shot) ? ` · ${subject(shot)}` : ''} · {trim(lengthOnScreenS(shot), 1)} s · {trim(
+              shot.focalLengthMm,
+              0,
+            )} mm
           </p>
         </div>
-        <a class="quiet-button hidden font-semibold md:inline-flex" href={href(shot)} aria-label="Plan {shot.name}">Plan</a>
+        <a class="quiet-button hidden font-semibold md:inline-flex" href={href(shot)} aria-label="Plan {shot.name}"
+          >Plan</a
+        >
         <span class="hidden md:contents">
-          <button class="quiet-button" disabled={i === 0} onclick={() => shift(i, -1)} aria-label="Earlier: {shot.name}" title="Earlier"><ArrowUpOutline class="h-5 w-5" /></button>
-          <button class="quiet-button" disabled={i === rows.length - 1} onclick={() => shift(i, 1)} aria-label="Later: {shot.name}" title="Later"
-            ><ArrowDownOutline class="h-5 w-5" /></button
+          <button
+            class="quiet-button"
+            disabled={i === 0}
+            onclick={() => shift(i, -1)}
+            aria-label="Earlier: {shot.name}"
+            title="Earlier"><ArrowUpOutline class="h-5 w-5" /></button
+          >
+          <button
+            class="quiet-button"
+            disabled={i === rows.length - 1}
+            onclick={() => shift(i, 1)}
+            aria-label="Later: {shot.name}"
+            title="Later"><ArrowDownOutline class="h-5 w-5" /></button
           >
         </span>
-        <button class="quiet-button" onclick={() => duplicate(i)} aria-label="Duplicate {shot.name}" title="Duplicate"><FileCopyOutline class="h-5 w-5" /></button>
-        <button class="quiet-button" onclick={() => remove(i)} aria-label="Delete {shot.name}" title="Delete (can be undone)"><TrashBinOutline class="h-5 w-5" /></button>
+        <button class="quiet-button" onclick={() => duplicate(i)} aria-label="Duplicate {shot.name}" title="Duplicate"
+          ><FileCopyOutline class="h-5 w-5" /></button
+        >
+        <button
+          class="quiet-button"
+          onclick={() => remove(i)}
+          aria-label="Delete {shot.name}"
+          title="Delete (can be undone)"><TrashBinOutline class="h-5 w-5" /></button
+        >
       </li>
     {/each}
   </ol>

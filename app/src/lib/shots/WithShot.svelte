@@ -19,6 +19,9 @@
 {:else}
   <main class="mx-auto max-w-xl p-8">
     <h1 class="font-display text-3xl">This shot is gone</h1>
-    <p class="mt-3">It is not in the shoot any more. {back ? `${back} brings it back, or` : 'You can'} <a class="link" href={shotsHref(store.shoot.id)}>choose another</a>.</p>
+    <p class="mt-3">
+      It is not in the shoot any more. {back ? `${back} brings it back, or` : 'You can'}
+      <a class="link" href={shotsHref(store.shoot.id)}>choose another</a>.
+    </p>
   </main>
 {/if}

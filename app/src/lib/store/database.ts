@@ -57,7 +57,8 @@ export interface Kept {
 
 /** A shoot of the list: whole, or one that cannot be read, with why. */
 export type Listed =
-  { id: string; savedAtMs: number; name: string; shoot: Shoot; problem: null } | { id: string; savedAtMs: number; name: string; shoot: null; problem: string; raw: unknown };
+  | { id: string; savedAtMs: number; name: string; shoot: Shoot; problem: null }
+  | { id: string; savedAtMs: number; name: string; shoot: null; problem: string; raw: unknown };
 
 const revOf = (row: StoredShoot | undefined): string | null => (row ? (row.rev ?? '') : null);
 
@@ -67,11 +68,20 @@ function nameIn(raw: unknown, id: string): string {
 }
 
 function listed(row: StoredShoot): Listed {
-  const common = { id: String(row.id), savedAtMs: typeof row.savedAtMs === 'number' ? row.savedAtMs : 0, name: nameIn(row.shoot, String(row.id)) };
+  const common = {
+    id: String(row.id),
+    savedAtMs: typeof row.savedAtMs === 'number' ? row.savedAtMs : 0,
+    name: nameIn(row.shoot, String(row.id)),
+  };
   try {
     return { ...common, shoot: checkShoot(row.shoot), problem: null };
   } catch (error) {
-    return { ...common, shoot: null, problem: error instanceof Refusal ? error.message : (error as Error).message, raw: row.shoot };
+    return {
+      ...common,
+      shoot: null,
+      problem: error instanceof Refusal ? error.message : (error as Error).message,
+      raw: row.shoot,
+    };
   }
 }
 
@@ -98,7 +108,12 @@ export async function loadShoot(id: string): Promise<Kept | null> {
   const [row, undo] = await Promise.all([database.shoots.get(id), database.undos.get(id)]);
   if (!row) return null;
   const own = undo !== undefined && undo.rev === revOf(row);
-  return { shoot: checkShoot(row.shoot), rev: revOf(row), past: own ? steps(undo.past) : [], future: own ? [...steps([...undo.future].reverse())].reverse() : [] };
+  return {
+    shoot: checkShoot(row.shoot),
+    rev: revOf(row),
+    past: own ? steps(undo.past) : [],
+    future: own ? [...steps([...undo.future].reverse())].reverse() : [],
+  };
 }
 
 /** The state that a shoot has in the database now: changes with every save, null when there is none. */
@@ -114,22 +129,34 @@ export async function saveShoot(kept: Kept, before: Shoot | null = null): Promis
   const { shoot, past, future } = kept;
   const [problem] = problemsIn(shoot);
   if (problem) throw new Refusal([problem]);
-  const saved = await database.transaction('rw', database.shoots, database.undos, database.states, async (): Promise<Saved> => {
-    const row = await database.shoots.get(shoot.id);
-    if (revOf(row) !== kept.rev) return { outcome: row ? 'changed' : 'gone' };
-    const rev = crypto.randomUUID();
-    const nowMs = Date.now();
-    await database.shoots.put({ id: shoot.id, savedAtMs: nowMs, rev, shoot });
-    await database.undos.put({ shootId: shoot.id, rev, past: past.slice(-MOST_STEPS_KEPT), future: future.slice(0, MOST_STEPS_KEPT) });
-    await keepState(shoot, before, nowMs);
-    return { outcome: 'saved', rev };
-  });
+  const saved = await database.transaction(
+    'rw',
+    database.shoots,
+    database.undos,
+    database.states,
+    async (): Promise<Saved> => {
+      const row = await database.shoots.get(shoot.id);
+      if (revOf(row) !== kept.rev) return { outcome: row ? 'changed' : 'gone' };
+      const rev = crypto.randomUUID();
+      const nowMs = Date.now();
+      await database.shoots.put({ id: shoot.id, savedAtMs: nowMs, rev, shoot });
+      await database.undos.put({
+        shootId: shoot.id,
+        rev,
+        past: past.slice(-MOST_STEPS_KEPT),
+        future: future.slice(0, MOST_STEPS_KEPT),
+      });
+      await keepState(shoot, before, nowMs);
+      return { outcome: 'saved', rev };
+    },
+  );
   if (saved.outcome === 'saved') tellTabs({ shootId: shoot.id, what: 'saved' });
   return saved;
 }
 
 const ownStates = (shootId: string) => database.states.where('shootId').equals(shootId);
-const stateTimes = async (shootId: string): Promise<number[]> => (await ownStates(shootId).primaryKeys()).map(([, atMs]) => atMs);
+const stateTimes = async (shootId: string): Promise<number[]> =>
+  (await ownStates(shootId).primaryKeys()).map(([, atMs]) => atMs);
 
 /** Within a save: keeps the state before this work, and from then on one a minute; thins out what is older. */
 async function keepState(shoot: Shoot, before: Shoot | null, nowMs: number): Promise<void> {
@@ -144,7 +171,9 @@ async function keepState(shoot: Shoot, before: Shoot | null, nowMs: number): Pro
   const kept = new Set(keptStates(times, nowMs));
   // The newest is never thinned away.
   kept.add(Math.max(...times));
-  await database.states.bulkDelete(times.filter((atMs) => !kept.has(atMs)).map((atMs): [string, number] => [shoot.id, atMs]));
+  await database.states.bulkDelete(
+    times.filter((atMs) => !kept.has(atMs)).map((atMs): [string, number] => [shoot.id, atMs]),
+  );
 }
 
 /** Earlier states of a shoot, newest first. What cannot be read any more is left out. */
@@ -175,11 +204,28 @@ export interface Removed {
 
 /** Deletes a shoot with its photograph, its undo and its earlier states; gives back what brings it all back. */
 export async function removeShoot(id: string): Promise<Removed> {
-  const removed = await database.transaction('rw', database.shoots, database.undos, database.states, database.photos, async () => {
-    const found: Removed = { row: await database.shoots.get(id), undo: await database.undos.get(id), photo: await database.photos.get(id), states: await ownStates(id).toArray() };
-    await Promise.all([database.shoots.delete(id), database.undos.delete(id), database.photos.delete(id), ownStates(id).delete()]);
-    return found;
-  });
+  const removed = await database.transaction(
+    'rw',
+    database.shoots,
+    database.undos,
+    database.states,
+    database.photos,
+    async () => {
+      const found: Removed = {
+        row: await database.shoots.get(id),
+        undo: await database.undos.get(id),
+        photo: await database.photos.get(id),
+        states: await ownStates(id).toArray(),
+      };
+      await Promise.all([
+        database.shoots.delete(id),
+        database.undos.delete(id),
+        database.photos.delete(id),
+        ownStates(id).delete(),
+      ]);
+      return found;
+    },
+  );
   tellTabs({ shootId: id, what: 'deleted' });
   return removed;
 }

@@ -16,7 +16,8 @@ const RUN_MS = 1000;
 /** What another tab did to the shoot that is open here. */
 export type Elsewhere =
   /** It was changed there and here; what was made here lies beside it as a shoot of its own until the person has chosen. */
-  { what: 'changed'; theirs: Kept; keptAs: { id: string; name: string; rev: string | null }; differences: string[] } | { what: 'deleted' };
+  | { what: 'changed'; theirs: Kept; keptAs: { id: string; name: string; rev: string | null }; differences: string[] }
+  | { what: 'deleted' };
 
 /** The open shoot: every change goes through `change`, is in order or refused, can be undone, and is saved by itself. */
 export class ShootStore {
@@ -75,7 +76,10 @@ export class ShootStore {
   }
 
   changeShot(id: string, edit: (shot: Shot) => Shot, join: string | null = null): boolean {
-    return this.change({ ...this.shoot, shots: this.shoot.shots.map((shot) => (shot.id === id ? edit(shot) : shot)) }, join && `${id}.${join}`);
+    return this.change(
+      { ...this.shoot, shots: this.shoot.shots.map((shot) => (shot.id === id ? edit(shot) : shot)) },
+      join && `${id}.${join}`,
+    );
   }
 
   /** Ends a run of joined changes: the next one is a step of its own. */

@@ -2,7 +2,18 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { newShoot } from '@gentle-arc/core/model/defaults';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
-import { bringBack, findShoot, listShoots, loadPhoto, loadShoot, putRow, removeShoot, savePhoto, saveShoot, statesOf } from './database';
+import {
+  bringBack,
+  findShoot,
+  listShoots,
+  loadPhoto,
+  loadShoot,
+  putRow,
+  removeShoot,
+  savePhoto,
+  saveShoot,
+  statesOf,
+} from './database';
 import { ShootStore } from './shoot-store.svelte';
 import { keptStates } from './thinning';
 
@@ -95,7 +106,9 @@ describe('the open shoot', () => {
     expect(store.shoot).toBe(before);
     expect(store.canUndo).toBe(false);
     expect(store.refusal).toBe('This was not changed. “First shot”: timing.durationS must be at most 600; it is 900.');
-    expect(store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) })).toBe(false);
+    expect(
+      store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) }),
+    ).toBe(false);
     expect(store.refusal).toContain('at most 500 entries; it is a list of 501');
     store.change(open('good'));
     expect(store.refusal).toBeNull();
@@ -203,30 +216,35 @@ describe('two tabs', () => {
     two.hold(false);
     await vi.waitFor(() => expect(two.shoot.name).toBe('newer'));
   });
-  it.each(['mine', 'theirs', 'both'] as const)('where both changed it both are kept, and the person chooses: %s', async (which) => {
-    await keep(shoot());
-    const [one, two] = [await tab(), await tab()];
-    one.change(named('theirs'));
-    await one.saveNow();
-    two.change({ ...shoot(), note: 'mine' });
-    await two.saveNow();
-    if (two.elsewhere?.what !== 'changed') throw new Error('not asked');
-    expect(two.elsewhere.differences.join()).toContain('theirs');
-    const beside = two.elsewhere.keptAs.id;
-    expect((await loadShoot(beside))?.shoot.note).toBe('mine');
-    // Work that goes on before the answer is kept as well.
-    two.change({ ...two.shoot, note: 'mine, more' });
-    await two.saveNow();
-    expect((await loadShoot(beside))?.shoot.note).toBe('mine, more');
-    expect((await loadShoot('s'))?.shoot.name).toBe('theirs');
-    await two.choose(which);
-    expect((await loadShoot('s'))?.shoot).toMatchObject(which === 'mine' ? { name: 'First', note: 'mine, more' } : { name: 'theirs', note: '' });
-    expect((await loadShoot(beside)) !== null).toBe(which === 'both');
-    if (which === 'theirs') {
-      two.undo();
-      expect(two.shoot.note).toBe('mine, more');
-    }
-  });
+  it.each(['mine', 'theirs', 'both'] as const)(
+    'where both changed it both are kept, and the person chooses: %s',
+    async (which) => {
+      await keep(shoot());
+      const [one, two] = [await tab(), await tab()];
+      one.change(named('theirs'));
+      await one.saveNow();
+      two.change({ ...shoot(), note: 'mine' });
+      await two.saveNow();
+      if (two.elsewhere?.what !== 'changed') throw new Error('not asked');
+      expect(two.elsewhere.differences.join()).toContain('theirs');
+      const beside = two.elsewhere.keptAs.id;
+      expect((await loadShoot(beside))?.shoot.note).toBe('mine');
+      // Work that goes on before the answer is kept as well.
+      two.change({ ...two.shoot, note: 'mine, more' });
+      await two.saveNow();
+      expect((await loadShoot(beside))?.shoot.note).toBe('mine, more');
+      expect((await loadShoot('s'))?.shoot.name).toBe('theirs');
+      await two.choose(which);
+      expect((await loadShoot('s'))?.shoot).toMatchObject(
+        which === 'mine' ? { name: 'First', note: 'mine, more' } : { name: 'theirs', note: '' },
+      );
+      expect((await loadShoot(beside)) !== null).toBe(which === 'both');
+      if (which === 'theirs') {
+        two.undo();
+        expect(two.shoot.note).toBe('mine, more');
+      }
+    },
+  );
   it('a shoot that the other tab deleted is not brought back by itself', async () => {
     await keep(shoot());
     const two = await tab();
@@ -256,19 +274,29 @@ describe('the browser’s database', () => {
     await keep(shoot('old'));
     await new Promise((resolve) => setTimeout(resolve, 5));
     await keep(shoot('new'));
-    await putRow({ id: 'broken', savedAtMs: Date.now() + 1000, shoot: { ...shoot('broken'), name: 'Sunk', shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] } });
+    await putRow({
+      id: 'broken',
+      savedAtMs: Date.now() + 1000,
+      shoot: { ...shoot('broken'), name: 'Sunk', shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] },
+    });
     await putRow({ id: 'timeless', shoot: named('Timeless', 'timeless') });
     await putRow({ id: 'nothing', savedAtMs: 1 });
     const rows = await listShoots();
     expect(rows.map(({ id }) => id)).toEqual(['broken', 'new', 'old', 'nothing', 'timeless']);
-    expect(rows[0]).toMatchObject({ name: 'Sunk', shoot: null, problem: 'shots[0].focalLengthMm must be at least 1; it is -1.' });
+    expect(rows[0]).toMatchObject({
+      name: 'Sunk',
+      shoot: null,
+      problem: 'shots[0].focalLengthMm must be at least 1; it is -1.',
+    });
     expect(rows[3]).toMatchObject({ name: 'nothing', shoot: null });
     expect(rows[4]).toMatchObject({ name: 'Timeless', problem: null });
     await expect(loadShoot('broken')).rejects.toThrow('shots[0].focalLengthMm must be at least 1; it is -1.');
     expect((await loadShoot('timeless'))?.rev).toBe('');
   });
   it('never takes what could not be read back', async () => {
-    await expect(keep({ ...shoot('bad'), shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] })).rejects.toThrow('shots[0].focalLengthMm must be at least 1');
+    await expect(keep({ ...shoot('bad'), shots: [{ ...shoot().shots[0], focalLengthMm: -1 }] })).rejects.toThrow(
+      'shots[0].focalLengthMm must be at least 1',
+    );
     expect(await findShoot('bad')).toBeNull();
   });
   it('undo of a delete brings back the shoot, its photograph, its undo and its earlier states', async () => {

@@ -26,7 +26,10 @@ export class WorkerHost<Api> {
     let give: (reason: WorkerGone) => void = () => undefined;
     const gone = new Promise<never>((_, reject) => (give = reject));
     this.pending.add(give);
-    const timer = mostMs === undefined ? undefined : setTimeout(() => this.end(`${this.what} took longer than ${mostMs / 1000} s and was stopped.`), mostMs);
+    const timer =
+      mostMs === undefined
+        ? undefined
+        : setTimeout(() => this.end(`${this.what} took longer than ${mostMs / 1000} s and was stopped.`), mostMs);
     try {
       return await Promise.race([work(remote), gone]);
     } finally {
@@ -49,11 +52,15 @@ export class WorkerHost<Api> {
     try {
       this.worker = this.start();
     } catch (error) {
-      throw new WorkerGone(`${this.what} cannot be started in this browser (${(error as Error).message}).`, { cause: error });
+      throw new WorkerGone(`${this.what} cannot be started in this browser (${(error as Error).message}).`, {
+        cause: error,
+      });
     }
     this.worker.addEventListener('error', (event) => {
       event.preventDefault();
-      this.end(`${this.what} stopped${event.message ? ` (${event.message.slice(0, 80)})` : ''}; it is started again with the next change.`);
+      this.end(
+        `${this.what} stopped${event.message ? ` (${event.message.slice(0, 80)})` : ''}; it is started again with the next change.`,
+      );
     });
     this.worker.addEventListener('messageerror', () => this.end(`${this.what} was asked something it cannot be told.`));
     this.remote = Comlink.wrap<Api>(this.worker);

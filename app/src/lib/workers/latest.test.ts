@@ -23,7 +23,9 @@ describe('answers to the latest question', () => {
     expect(worked).toEqual([1, 3]);
   });
   it('says what went wrong, keeps the answer it had, and goes on with the next question', async () => {
-    const latest = new Latest<{ n: number }, number>(({ n: question }) => (question === 2 ? Promise.reject(new Error('no two')) : Promise.resolve(question)));
+    const latest = new Latest<{ n: number }, number>(({ n: question }) =>
+      question === 2 ? Promise.reject(new Error('no two')) : Promise.resolve(question),
+    );
     void latest.ask({ n: 1 });
     await settled();
     void latest.ask({ n: 2 });

@@ -5,10 +5,17 @@ import type { LensRequest, LensWorker } from './lens-messages';
 
 /** A shot through several focal lengths, read off the page's main thread: `shown` for the pictures, `spread` for the chart. */
 export class LiveLenses {
-  private readonly host = new WorkerHost<LensWorker>(() => new Worker(new URL('./lens.worker.ts', import.meta.url), { type: 'module' }), 'The comparison');
+  private readonly host = new WorkerHost<LensWorker>(
+    () => new Worker(new URL('./lens.worker.ts', import.meta.url), { type: 'module' }),
+    'The comparison',
+  );
 
-  readonly shown = new Latest<LensRequest, LensColumn[]>((request) => this.host.call((remote) => remote.compare(request)));
-  readonly spread = new Latest<LensRequest, LensColumn[]>((request) => this.host.call((remote) => remote.compare(request)));
+  readonly shown = new Latest<LensRequest, LensColumn[]>((request) =>
+    this.host.call((remote) => remote.compare(request)),
+  );
+  readonly spread = new Latest<LensRequest, LensColumn[]>((request) =>
+    this.host.call((remote) => remote.compare(request)),
+  );
 
   close(): void {
     this.shown.close();

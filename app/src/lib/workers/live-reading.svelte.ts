@@ -9,7 +9,11 @@ import type { ReadingRequest, ReadingWorker, ShownReading } from './messages';
 
 const REST_MS = 350;
 
-const start = (what: string) => new WorkerHost<ReadingWorker>(() => new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' }), what);
+const start = (what: string) =>
+  new WorkerHost<ReadingWorker>(
+    () => new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' }),
+    what,
+  );
 
 /** The reading of the shown shot, kept in step off the page's main thread: one worker reads, one looks for changes that help. */
 export class LiveReading {
@@ -22,7 +26,9 @@ export class LiveReading {
   private searchProblem: string | null = $state(null);
   private readonly reader = start('The reading');
   private readonly searcher: WorkerHost<ReadingWorker> | null;
-  private readonly latest = new Latest<ReadingRequest, ShownReading>((request) => this.reader.call((remote) => remote.read(request)));
+  private readonly latest = new Latest<ReadingRequest, ShownReading>((request) =>
+    this.reader.call((remote) => remote.read(request)),
+  );
   private searching = false;
   private asked = 0;
   private rest: ReturnType<typeof setTimeout> | undefined;
@@ -48,7 +54,8 @@ export class LiveReading {
     this.calledOff = false;
     const request = { shoot, shotId, units };
     void this.latest.ask(request).then((answered) => {
-      if (answered && number === this.asked && this.searcher) this.rest = setTimeout(() => void this.search(request, number), REST_MS);
+      if (answered && number === this.asked && this.searcher)
+        this.rest = setTimeout(() => void this.search(request, number), REST_MS);
     });
   }
 
@@ -94,7 +101,8 @@ export class LiveReading {
       await this.searcher.call((remote) => remote.search(request, Comlink.proxy(tell)));
       this.searchProblem = null;
     } catch (error) {
-      if (number === this.asked) this.searchProblem = `Changes that would help could not be looked for. ${(error as Error).message}`;
+      if (number === this.asked)
+        this.searchProblem = `Changes that would help could not be looked for. ${(error as Error).message}`;
     }
     if (number !== this.asked) return;
     this.searching = false;

@@ -8,7 +8,11 @@ import type { Figures } from '@gentle-arc/core/reading/read-figures';
 import type { SearchStep } from '@gentle-arc/core/search/cures';
 
 /** What the page asks the reading worker. */
-export const ReadingRequestSchema = z.object({ shoot: ShootSchema, shotId: z.string(), units: z.enum(['metric', 'imperial']) });
+export const ReadingRequestSchema = z.object({
+  shoot: ShootSchema,
+  shotId: z.string(),
+  units: z.enum(['metric', 'imperial']),
+});
 export type ReadingRequest = z.infer<typeof ReadingRequestSchema>;
 
 /** A reading as the page shows it: columns for the strip, sentences for the list. */

@@ -13,11 +13,18 @@ let host: WorkerHost<FileWorker> | null = null;
 let started = false;
 
 /** Reads a file that a person chose or dropped, off the page's thread. Gives its contents, or a sentence when it is refused: by its name, its size, what is in it, or how long it takes. */
-export async function readFile(file: File, wanted: FileKind | null = null, landing: Landing = { xM: 0, yM: 0, zM: 0 }): Promise<FileContents | string> {
+export async function readFile(
+  file: File,
+  wanted: FileKind | null = null,
+  landing: Landing = { xM: 0, yM: 0, zM: 0 },
+): Promise<FileContents | string> {
   const not = (why: string) => `“${clipped(file.name, 60)}” was not taken in, and nothing here has changed. ${why}`;
   try {
     checkFile(file.name, file.size, wanted);
-    host ??= new WorkerHost<FileWorker>(() => new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }), 'Reading the file');
+    host ??= new WorkerHost<FileWorker>(
+      () => new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }),
+      'Reading the file',
+    );
     const { xM, yM, zM } = landing;
     const contents = await host.call<FileContents | string>(
       (remote) => remote.read({ file, wanted, landing: { xM, yM, zM } }) as Promise<FileContents | string>,

@@ -26,7 +26,11 @@ const worker: ReadingWorker = {
   async read(message) {
     const from = performance.now();
     const request = ReadingRequestSchema.parse(message);
-    const { picture, findings, cautions, approaches, heights } = readShot(request.shoot, shotOf(request), request.units);
+    const { picture, findings, cautions, approaches, heights } = readShot(
+      request.shoot,
+      shotOf(request),
+      request.units,
+    );
     const { samples, site, subject } = picture;
     const columns: ShownReading['columns'] = {
       // As they are judged: a shorter flicker is not seen as motion.
@@ -43,7 +47,9 @@ const worker: ReadingWorker = {
     const reading: ShownReading = {
       frameRateHz: samples.frameRateHz,
       columns,
-      racks: picture.setup.shot.focus.mode === 'racks' || picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
+      racks:
+        picture.setup.shot.focus.mode === 'racks' ||
+        picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
       drifts: driftByAim(picture.setup),
       findings,
       figures: readFigures(picture, request.units),

@@ -16,15 +16,36 @@ export const OrbitSchema = z.strictObject({ kind: z.literal('orbit'), ...ring })
 export const LowOrbitSchema = z.strictObject({ kind: z.literal('lowOrbit'), ...ring });
 
 /** The camera hangs on an arm that turns about a fixed point under the thing it looks at. */
-export const TableTopArmSchema = z.strictObject({ kind: z.literal('tableTopArm'), ...ring, aimHeightM: metres('looks at height', -50, 500) });
+export const TableTopArmSchema = z.strictObject({
+  kind: z.literal('tableTopArm'),
+  ...ring,
+  aimHeightM: metres('looks at height', -50, 500),
+});
 
 /** Half round something that itself slips sideways: travel and pan that centre on nothing. */
-export const DriftingOrbitSchema = z.strictObject({ kind: z.literal('driftingOrbit'), ...ring, driftM: metres('drift, + to the right', -500, 500, 'side') });
+export const DriftingOrbitSchema = z.strictObject({
+  kind: z.literal('driftingOrbit'),
+  ...ring,
+  driftM: metres('drift, + to the right', -500, 500, 'side'),
+});
 
 /** Round and in, until the camera looks straight down. */
-export const SpiralOverheadSchema = z.strictObject({ kind: z.literal('spiralOverhead'), ...ring, toRadiusM, toHeightM });
+export const SpiralOverheadSchema = z.strictObject({
+  kind: z.literal('spiralOverhead'),
+  ...ring,
+  toRadiusM,
+  toHeightM,
+});
 
 /** Round while backing off and rising. */
 export const HelixSchema = z.strictObject({ kind: z.literal('helix'), ...ring, toRadiusM, toHeightM });
 
-export const AROUND_SCHEMAS = [ArcSchema, OrbitSchema, LowOrbitSchema, TableTopArmSchema, DriftingOrbitSchema, SpiralOverheadSchema, HelixSchema] as const;
+export const AROUND_SCHEMAS = [
+  ArcSchema,
+  OrbitSchema,
+  LowOrbitSchema,
+  TableTopArmSchema,
+  DriftingOrbitSchema,
+  SpiralOverheadSchema,
+  HelixSchema,
+] as const;

@@ -2,7 +2,11 @@ import * as z from 'zod';
 import { around, bearing, choice, distance, stand } from './parameter';
 
 /** What holds the size: the lens, enlarging the picture afterwards, or the lens first and enlarging where it ends. */
-const zoomBy = choice('size held by', { both: 'the lens, then enlarging', lens: 'the lens only', crop: 'enlarging only' });
+const zoomBy = choice('size held by', {
+  both: 'the lens, then enlarging',
+  lens: 'the lens only',
+  crop: 'enlarging only',
+});
 
 /** The camera moves while the zoom holds the subject's height in the frame. Camera and zoom cannot both run evenly. */
 export const DollyZoomSchema = z.strictObject({

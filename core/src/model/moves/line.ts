@@ -20,7 +20,12 @@ export const AngledSlideSchema = z.strictObject({
   slopeDeg: degrees('rail slopes up by', -80, 80),
 });
 
-const radial = { ...around, fromDistanceM: distance('from'), toDistanceM: distance('to'), bearingDeg: bearing('seen from bearing') };
+const radial = {
+  ...around,
+  fromDistanceM: distance('from'),
+  toDistanceM: distance('to'),
+  bearingDeg: bearing('seen from bearing'),
+};
 const toHeightM = metres('up to height', -50, 500);
 
 export const PushSchema = z.strictObject({ kind: z.literal('push'), ...radial });
@@ -39,6 +44,19 @@ export const PushRollSchema = z.strictObject({
 });
 
 /** A push that starts on the horizon and tilts down onto the subject. */
-export const ApproachTiltDownSchema = z.strictObject({ kind: z.literal('approachTiltDown'), ...radial, fromTiltDeg: degrees('tilt at the start', -60, 60) });
+export const ApproachTiltDownSchema = z.strictObject({
+  kind: z.literal('approachTiltDown'),
+  ...radial,
+  fromTiltDeg: degrees('tilt at the start', -60, 60),
+});
 
-export const LINE_SCHEMAS = [SlideSchema, AngledSlideSchema, PushSchema, PullSchema, PushRiseSchema, ScoopSchema, PushRollSchema, ApproachTiltDownSchema] as const;
+export const LINE_SCHEMAS = [
+  SlideSchema,
+  AngledSlideSchema,
+  PushSchema,
+  PullSchema,
+  PushRiseSchema,
+  ScoopSchema,
+  PushRollSchema,
+  ApproachTiltDownSchema,
+] as const;

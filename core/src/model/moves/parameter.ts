@@ -22,11 +22,15 @@ const number = (min: number, max: number, facts: NumberFacts) =>
     .max(max)
     .meta({ ...facts });
 
-export const metres = (label: string, min: number, max: number, mirror?: NumberFacts['mirror']) => number(min, max, { label, unit: 'm', step: 0.1, ...(mirror && { mirror }) });
-export const degrees = (label: string, min: number, max: number, mirror?: NumberFacts['mirror']) => number(min, max, { label, unit: 'deg', step: 5, ...(mirror && { mirror }) });
-export const millimetres = (label: string, min: number, max: number) => number(min, max, { label, unit: 'mm', step: 1 });
+export const metres = (label: string, min: number, max: number, mirror?: NumberFacts['mirror']) =>
+  number(min, max, { label, unit: 'm', step: 0.1, ...(mirror && { mirror }) });
+export const degrees = (label: string, min: number, max: number, mirror?: NumberFacts['mirror']) =>
+  number(min, max, { label, unit: 'deg', step: 5, ...(mirror && { mirror }) });
+export const millimetres = (label: string, min: number, max: number) =>
+  number(min, max, { label, unit: 'mm', step: 1 });
 /** A part of the whole, 0 to 1, said in per cent. */
-export const share = (label: string, min: number, max: number) => number(min, max, { label, unit: 'share', step: 0.05 });
+export const share = (label: string, min: number, max: number) =>
+  number(min, max, { label, unit: 'share', step: 0.05 });
 
 export function choice<const T extends Record<string, string>>(label: string, names: T) {
   return z.enum(Object.keys(names) as [keyof T & string, ...(keyof T & string)[]]).meta({ label, names });

@@ -47,4 +47,10 @@ export const DarkEndSchema = z.strictObject({
   bearingDeg: bearing('seen from bearing'),
 });
 
-export const REVEAL_SCHEMAS = [SlideOutRevealSchema, BackAwayRevealSchema, TiltToHorizonSchema, DarkStartSchema, DarkEndSchema] as const;
+export const REVEAL_SCHEMAS = [
+  SlideOutRevealSchema,
+  BackAwayRevealSchema,
+  TiltToHorizonSchema,
+  DarkStartSchema,
+  DarkEndSchema,
+] as const;

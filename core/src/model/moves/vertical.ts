@@ -10,7 +10,11 @@ export const DropTiltUpSchema = z.strictObject({ kind: z.literal('dropTiltUp'), 
 export const RiseTiltDownSchema = z.strictObject({ kind: z.literal('riseTiltDown'), ...lift });
 
 /** From a squat to arms overhead: the arms swing out on the way. */
-export const CraneSchema = z.strictObject({ kind: z.literal('crane'), ...lift, leanM: metres('arms swing out by', 0, 1.5) });
+export const CraneSchema = z.strictObject({
+  kind: z.literal('crane'),
+  ...lift,
+  leanM: metres('arms swing out by', 0, 1.5),
+});
 
 /** The arc of an arm: its pivot stands behind the camera; angles are of the arm above level. The distance is that of the camera with the arm level. */
 export const JibSchema = z.strictObject({
@@ -25,4 +29,12 @@ export const JibSchema = z.strictObject({
 /** Rises from behind something near until the subject shows. */
 export const RiseOverRevealSchema = z.strictObject({ kind: z.literal('riseOverReveal'), ...lift });
 
-export const VERTICAL_SCHEMAS = [RiseSchema, DropSchema, DropTiltUpSchema, RiseTiltDownSchema, CraneSchema, JibSchema, RiseOverRevealSchema] as const;
+export const VERTICAL_SCHEMAS = [
+  RiseSchema,
+  DropSchema,
+  DropTiltUpSchema,
+  RiseTiltDownSchema,
+  CraneSchema,
+  JibSchema,
+  RiseOverRevealSchema,
+] as const;

@@ -5,12 +5,32 @@ import { around, bearing, distance, metres } from './parameter';
 const side = (label: string) => metres(label, -500, 500, 'side');
 const along = (label: string) => metres(label, -500, 500);
 
-export const FollowSchema = z.strictObject({ kind: z.literal('follow'), ...around, distanceM: distance('distance'), sideM: side('off to its right') });
-export const LeadSchema = z.strictObject({ kind: z.literal('lead'), ...around, distanceM: distance('distance'), sideM: side('off to its right') });
-export const AlongsideSchema = z.strictObject({ kind: z.literal('alongside'), ...around, sideM: side('to its right'), alongM: along('ahead of it') });
+export const FollowSchema = z.strictObject({
+  kind: z.literal('follow'),
+  ...around,
+  distanceM: distance('distance'),
+  sideM: side('off to its right'),
+});
+export const LeadSchema = z.strictObject({
+  kind: z.literal('lead'),
+  ...around,
+  distanceM: distance('distance'),
+  sideM: side('off to its right'),
+});
+export const AlongsideSchema = z.strictObject({
+  kind: z.literal('alongside'),
+  ...around,
+  sideM: side('to its right'),
+  alongM: along('ahead of it'),
+});
 
 /** Keeps one bearing and one distance, whichever way the subject turns. */
-export const HoldDistanceSchema = z.strictObject({ kind: z.literal('holdDistance'), ...around, distanceM: distance('distance'), bearingDeg: bearing('seen from bearing') });
+export const HoldDistanceSchema = z.strictObject({
+  kind: z.literal('holdDistance'),
+  ...around,
+  distanceM: distance('distance'),
+  bearingDeg: bearing('seen from bearing'),
+});
 
 /** From behind the subject to in front of it on a diagonal, aiming at it all the while. */
 export const OvertakeSchema = z.strictObject({
@@ -22,4 +42,10 @@ export const OvertakeSchema = z.strictObject({
   toSideM: side('to right by'),
 });
 
-export const WITH_SUBJECT_SCHEMAS = [FollowSchema, LeadSchema, AlongsideSchema, HoldDistanceSchema, OvertakeSchema] as const;
+export const WITH_SUBJECT_SCHEMAS = [
+  FollowSchema,
+  LeadSchema,
+  AlongsideSchema,
+  HoldDistanceSchema,
+  OvertakeSchema,
+] as const;

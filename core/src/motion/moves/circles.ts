@@ -10,7 +10,14 @@ export const arc: Recipe<MoveOf<'arc'>> = {
   purpose: 'Go part of the way round: the subject turns on the spot while the world behind sweeps past.',
   effect: 'round',
   joins: 'round',
-  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'arc', ...pivot, heightM, radiusM: distanceM, startBearingDeg: bearingDeg - 45, sweepDeg: 90 }),
+  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({
+    kind: 'arc',
+    ...pivot,
+    heightM,
+    radiusM: distanceM,
+    startBearingDeg: bearingDeg - 45,
+    sweepDeg: 90,
+  }),
 };
 
 export const orbit: Recipe<MoveOf<'orbit'>> = {
@@ -21,7 +28,14 @@ export const orbit: Recipe<MoveOf<'orbit'>> = {
   purpose: 'Once all the way round, back to where it began: needs a full clear circle.',
   effect: 'round',
   joins: 'round',
-  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'orbit', ...pivot, heightM, radiusM: distanceM, startBearingDeg: bearingDeg - 180, sweepDeg: 360 }),
+  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({
+    kind: 'orbit',
+    ...pivot,
+    heightM,
+    radiusM: distanceM,
+    startBearingDeg: bearingDeg - 180,
+    sweepDeg: 360,
+  }),
 };
 
 export const lowOrbit: Recipe<MoveOf<'lowOrbit'>> = {
@@ -32,7 +46,14 @@ export const lowOrbit: Recipe<MoveOf<'lowOrbit'>> = {
   purpose: 'Round the subject from below: it stands tall and powerful against the sky.',
   effect: 'round',
   joins: 'round',
-  startingFrom: ({ distanceM, bearingDeg }, pivot) => ({ kind: 'lowOrbit', ...pivot, heightM: 0.3, radiusM: distanceM, startBearingDeg: bearingDeg - 60, sweepDeg: 120 }),
+  startingFrom: ({ distanceM, bearingDeg }, pivot) => ({
+    kind: 'lowOrbit',
+    ...pivot,
+    heightM: 0.3,
+    radiusM: distanceM,
+    startBearingDeg: bearingDeg - 60,
+    sweepDeg: 120,
+  }),
 };
 
 export const tableTopArm: Recipe<MoveOf<'tableTopArm'>> = {

@@ -41,7 +41,9 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
   },
   orbit: (film) => {
     expect(film.rows((row) => Math.abs(film.toPivotM(row) - 5) < 1e-9)).toBe(true);
-    expect(Math.hypot(film.samples.xM[film.last] - film.samples.xM[0], film.samples.yM[film.last] - film.samples.yM[0])).toBeLessThan(1e-9);
+    expect(
+      Math.hypot(film.samples.xM[film.last] - film.samples.xM[0], film.samples.yM[film.last] - film.samples.yM[0]),
+    ).toBeLessThan(1e-9);
   },
   lowOrbit: (film) => {
     expect(film.rows((row) => Math.abs(film.toPivotM(row) - 5) < 1e-9)).toBe(true);
@@ -60,7 +62,10 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
     // Optical axes at the start, the middle and the end do not meet in one point.
     const [a, b] = [meeting(film, 0, film.last >> 1), meeting(film, film.last >> 1, film.last)];
     expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(0.5);
-    if (!walking) expect(Math.max(...film.subject.u.filter(Number.isFinite)) - Math.min(...film.subject.u.filter(Number.isFinite))).toBeGreaterThan(0.1);
+    if (!walking)
+      expect(
+        Math.max(...film.subject.u.filter(Number.isFinite)) - Math.min(...film.subject.u.filter(Number.isFinite)),
+      ).toBeGreaterThan(0.1);
   },
   spiralOverhead: (film, walking) => {
     expect(film.toPivotM(film.last)).toBeCloseTo(0.3, 9);
@@ -107,7 +112,10 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
     const { xM, yM, zM } = film.samples;
     const base = film.motion.legs[0].recipe.armStand?.(film.motion.legs[0].move, film.motion.legs[0].stage);
     expect(base).toBeDefined();
-    if (base) expect(film.rows((row) => Math.abs(Math.hypot(xM[row] - base.xM, yM[row] - base.yM, zM[row] - base.zM) - 2.2) < 1e-9)).toBe(true);
+    if (base)
+      expect(
+        film.rows((row) => Math.abs(Math.hypot(xM[row] - base.xM, yM[row] - base.yM, zM[row] - base.zM) - 2.2) < 1e-9),
+      ).toBe(true);
     expect(zM[film.last]).toBeGreaterThan(zM[0] + 1);
   },
   riseOverReveal: (film) => {
@@ -160,7 +168,9 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
     if (!walking) expect(film.subject.halfWidth[film.last]).toBeGreaterThan(0.5);
   },
   follow: (film) => {
-    expect(film.rows((row) => Math.abs(film.beside(row).alongM + 5) < 1e-6 && Math.abs(film.beside(row).sideM) < 1e-6)).toBe(true);
+    expect(
+      film.rows((row) => Math.abs(film.beside(row).alongM + 5) < 1e-6 && Math.abs(film.beside(row).sideM) < 1e-6),
+    ).toBe(true);
     centred(film);
   },
   lead: (film) => {
@@ -168,7 +178,9 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
     centred(film);
   },
   alongside: (film) => {
-    expect(film.rows((row) => Math.abs(film.beside(row).sideM - 5) < 1e-6 && Math.abs(film.beside(row).alongM) < 1e-6)).toBe(true);
+    expect(
+      film.rows((row) => Math.abs(film.beside(row).sideM - 5) < 1e-6 && Math.abs(film.beside(row).alongM) < 1e-6),
+    ).toBe(true);
     centred(film);
   },
   holdDistance: (film) => {
@@ -258,7 +270,12 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
     if (move.kind !== 'free') throw new Error('not free');
     for (const point of move.points) {
       const nearest = Math.min(
-        ...Array.from(film.samples.xM, (x, row) => Math.hypot(x - film.motion.pivot.xM - point.eastM, film.samples.yM[row] - film.motion.pivot.yM - point.northM)),
+        ...Array.from(film.samples.xM, (x, row) =>
+          Math.hypot(
+            x - film.motion.pivot.xM - point.eastM,
+            film.samples.yM[row] - film.motion.pivot.yM - point.northM,
+          ),
+        ),
       );
       expect(nearest).toBeLessThan(0.03);
     }
@@ -284,7 +301,13 @@ function straight(film: Film): void {
 }
 
 function upright(film: Film): void {
-  expect(film.rows((row) => Math.abs(film.samples.xM[row] - film.samples.xM[0]) + Math.abs(film.samples.yM[row] - film.samples.yM[0]) < 1e-9)).toBe(true);
+  expect(
+    film.rows(
+      (row) =>
+        Math.abs(film.samples.xM[row] - film.samples.xM[0]) + Math.abs(film.samples.yM[row] - film.samples.yM[0]) <
+        1e-9,
+    ),
+  ).toBe(true);
 }
 
 function centred(film: Film): void {
@@ -313,8 +336,18 @@ const kinds = MOVE_KINDS.flatMap((kind) => [
 describe('what makes each move that move', () => {
   it.each(kinds)('$kind, the subject $how', ({ kind, walking }) => {
     const move = kind === 'rackFocus' ? { ...usual(kind), fromPieceId: 'post' } : usual(kind);
-    const timing = { durationS: 8, holdStartS: 0.5, featherInS: 1.5, featherOutS: 1.5, holdEndS: 0.5, featherShape: 'minimumJerk' as const };
-    const whip = kind === 'whipPan' ? { timing: { ...timing, holdStartS: 3.8, holdEndS: 3.8, featherInS: 0.15, featherOutS: 0.2 } } : { timing };
+    const timing = {
+      durationS: 8,
+      holdStartS: 0.5,
+      featherInS: 1.5,
+      featherOutS: 1.5,
+      holdEndS: 0.5,
+      featherShape: 'minimumJerk' as const,
+    };
+    const whip =
+      kind === 'whipPan'
+        ? { timing: { ...timing, holdStartS: 3.8, holdEndS: 3.8, featherInS: 0.15, featherOutS: 0.2 } }
+        : { timing };
     const check = CHECKS[kind];
     expect(check, `a check for ${kind}`).toBeDefined();
     check(filmed(move, whip, walking), walking);

@@ -10,7 +10,10 @@ import { clamp, PLAIN, settable, type Look, type Recipe } from './recipe';
 type Free = MoveOf<'free'>;
 
 const place = ({ eastM, northM, heightM }: FreePoint) => [eastM, northM, heightM];
-const moved = (move: Free, edit: (point: FreePoint, i: number) => FreePoint): Free => ({ ...move, points: move.points.map(edit) });
+const moved = (move: Free, edit: (point: FreePoint, i: number) => FreePoint): Free => ({
+  ...move,
+  points: move.points.map(edit),
+});
 const metres = (m: number) => clamp(m, -5000, 5000);
 
 /** How far each point is along a drawn path, as shares of its length. */
@@ -81,7 +84,11 @@ export const free: Recipe<Free> = {
     })),
   stand: ({ points }) => {
     const { eastM, northM, heightM } = points[0];
-    return { distanceM: Math.max(0.1, Math.hypot(eastM, northM)), bearingDeg: (Math.atan2(eastM, northM) * 180) / Math.PI, heightM };
+    return {
+      distanceM: Math.max(0.1, Math.hypot(eastM, northM)),
+      bearingDeg: (Math.atan2(eastM, northM) * 180) / Math.PI,
+      heightM,
+    };
   },
   track: ({ points }, { pivot }) => {
     const spline = naturalSpline(points.map(place), 3);
@@ -95,12 +102,23 @@ export const free: Recipe<Free> = {
   turn: ({ points }, s, look) => keyedLook(points, s, look),
   drag: (move, handleId, xM, yM, { pivot }) => {
     const index = Number(/^point-(\d+)$/.exec(handleId)?.[1] ?? NaN);
-    return moved(move, (point, i) => (i === index ? { ...point, eastM: metres(xM - pivot.xM), northM: metres(yM - pivot.yM) } : point));
+    return moved(move, (point, i) =>
+      i === index ? { ...point, eastM: metres(xM - pivot.xM), northM: metres(yM - pivot.yM) } : point,
+    );
   },
   continueFrom: (move, from, { pivot }: Stage) => {
     const [first] = move.points;
-    const [dx, dy, dz] = [from.xM - pivot.xM - first.eastM, from.yM - pivot.yM - first.northM, from.zM - pivot.zM - first.heightM];
-    return moved(move, (point) => ({ ...point, eastM: metres(point.eastM + dx), northM: metres(point.northM + dy), heightM: clamp(point.heightM + dz, -50, 500) }));
+    const [dx, dy, dz] = [
+      from.xM - pivot.xM - first.eastM,
+      from.yM - pivot.yM - first.northM,
+      from.zM - pivot.zM - first.heightM,
+    ];
+    return moved(move, (point) => ({
+      ...point,
+      eastM: metres(point.eastM + dx),
+      northM: metres(point.northM + dy),
+      heightM: clamp(point.heightM + dz, -50, 500),
+    }));
   },
   scaleTravel: (move, share) => {
     const [first] = move.points;
@@ -108,24 +126,50 @@ export const free: Recipe<Free> = {
     const scaled = moved(move, (point, i) =>
       i === 0
         ? point
-        : { ...point, eastM: metres(to(first.eastM, point.eastM)), northM: metres(to(first.northM, point.northM)), heightM: clamp(to(first.heightM, point.heightM), -50, 500) },
+        : {
+            ...point,
+            eastM: metres(to(first.eastM, point.eastM)),
+            northM: metres(to(first.northM, point.northM)),
+            heightM: clamp(to(first.heightM, point.heightM), -50, 500),
+          },
     );
     return apart(scaled) ? scaled : move;
   },
   scaleDistance: (move, share) => {
-    const scaled = moved(move, (point) => ({ ...point, eastM: metres(settable(point.eastM * share)), northM: metres(settable(point.northM * share)) }));
+    const scaled = moved(move, (point) => ({
+      ...point,
+      eastM: metres(settable(point.eastM * share)),
+      northM: metres(settable(point.northM * share)),
+    }));
     return apart(scaled) ? scaled : move;
   },
   travelWords: () => 'shorten the drawn path towards its start',
-  distanceWords: (move, units) => `begin ${sayLength(Math.hypot(move.points[0].eastM, move.points[0].northM), units)} away`,
+  distanceWords: (move, units) =>
+    `begin ${sayLength(Math.hypot(move.points[0].eastM, move.points[0].northM), units)} away`,
   startingFrom: (stand, pivot) => {
     const at = (distanceM: number, turnDeg: number, heightM: number): FreePoint => {
       const { xM, yM } = fromPivot({ xM: 0, yM: 0, zM: 0 }, distanceM, stand.bearingDeg + turnDeg, 0);
       return { eastM: Math.round(xM * 100) / 100, northM: Math.round(yM * 100) / 100, heightM, look: null };
     };
-    return { kind: 'free', ...pivot, points: [at(stand.distanceM, 0, stand.heightM), at(stand.distanceM * 0.8, 20, stand.heightM), at(stand.distanceM * 0.9, 45, stand.heightM)] };
+    return {
+      kind: 'free',
+      ...pivot,
+      points: [
+        at(stand.distanceM, 0, stand.heightM),
+        at(stand.distanceM * 0.8, 20, stand.heightM),
+        at(stand.distanceM * 0.9, 45, stand.heightM),
+      ],
+    };
   },
 };
 
 const apart = ({ points }: Free) =>
-  points.every((point, i) => i === 0 || Math.hypot(point.eastM - points[i - 1].eastM, point.northM - points[i - 1].northM, point.heightM - points[i - 1].heightM) >= 0.01);
+  points.every(
+    (point, i) =>
+      i === 0 ||
+      Math.hypot(
+        point.eastM - points[i - 1].eastM,
+        point.northM - points[i - 1].northM,
+        point.heightM - points[i - 1].heightM,
+      ) >= 0.01,
+  );

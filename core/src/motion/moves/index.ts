@@ -94,6 +94,9 @@ const ELSEWHERE = { xM: 12.345, yM: -6.789, zM: 3.21 };
 
 /** The parameters that a move takes from the one before it in a chain: where it begins. */
 export function givenByTheLegBefore(move: Move): ReadonlySet<string> {
-  const after = recipeOf(move).continueFrom(move, ELSEWHERE, stillStage({ xM: 0.5, yM: 0.7, zM: 0.1 })) as Record<string, unknown>;
+  const after = recipeOf(move).continueFrom(move, ELSEWHERE, stillStage({ xM: 0.5, yM: 0.7, zM: 0.1 })) as Record<
+    string,
+    unknown
+  >;
   return new Set(Object.keys(after).filter((key) => after[key] !== (move as Record<string, unknown>)[key]));
 }

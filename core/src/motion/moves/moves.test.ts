@@ -30,16 +30,44 @@ describe('dragging', () => {
         const [leg] = motionOf(plainSetup((shot) => ({ ...shot, move }))).legs;
         const handles = handlesOf(leg, true);
         const { id } = handles[pick % handles.length];
-        expect(MoveSchema.safeParse(recipeOf(move).drag(move, id, xM, yM, leg.stage, momentsOf(leg))).success || move.kind === 'free').toBe(true);
+        expect(
+          MoveSchema.safeParse(recipeOf(move).drag(move, id, xM, yM, leg.stage, momentsOf(leg))).success ||
+            move.kind === 'free',
+        ).toBe(true);
       }),
       { numRuns: 400 },
     );
   });
-  const PULLED = ['slide', 'angledSlide', 'slideOutReveal', 'overheadSlide', 'follow', 'lead', 'alongside', 'holdDistance', 'overtake', 'free', 'still', 'rise'] as const;
+  const PULLED = [
+    'slide',
+    'angledSlide',
+    'slideOutReveal',
+    'overheadSlide',
+    'follow',
+    'lead',
+    'alongside',
+    'holdDistance',
+    'overtake',
+    'free',
+    'still',
+    'rise',
+  ] as const;
   it.each(PULLED)('puts the dragged point of %s under the finger', (kind) => {
     fc.assert(
       fc.property(num(1.5, 9), num(0, 1), num(0, 1), fc.nat(6), (distanceM, a, b, pick) => {
-        const move = asKind({ kind: 'slide', pivotEastM: 0, pivotNorthM: 0, heightM: 1, distanceM, bearingDeg: 200, travelM: 2, skewDeg: 10 }, kind);
+        const move = asKind(
+          {
+            kind: 'slide',
+            pivotEastM: 0,
+            pivotNorthM: 0,
+            heightM: 1,
+            distanceM,
+            bearingDeg: 200,
+            travelM: 2,
+            skewDeg: 10,
+          },
+          kind,
+        );
         const setup = plainSetup((shot) => ({ ...shot, move }));
         const [leg] = motionOf(setup).legs;
         const handles = handlesOf(leg, true);
@@ -67,10 +95,35 @@ describe('choosing another move', () => {
       { numRuns: 600 },
     );
   });
-  const KEEP = ['slide', 'push', 'pull', 'arc', 'orbit', 'rise', 'pan', 'still', 'dollyZoom', 'jib', 'roll', 'free'] as const;
+  const KEEP = [
+    'slide',
+    'push',
+    'pull',
+    'arc',
+    'orbit',
+    'rise',
+    'pan',
+    'still',
+    'dollyZoom',
+    'jib',
+    'roll',
+    'free',
+  ] as const;
   it.each(KEEP)('keeps where the camera stood: to %s', (kind) => {
     for (const from of KEEP) {
-      const move = asKind({ kind: 'slide', pivotEastM: 1, pivotNorthM: 0, heightM: 1.3, distanceM: 5, bearingDeg: 160, travelM: 2, skewDeg: 0 }, from);
+      const move = asKind(
+        {
+          kind: 'slide',
+          pivotEastM: 1,
+          pivotNorthM: 0,
+          heightM: 1.3,
+          distanceM: 5,
+          bearingDeg: 160,
+          travelM: 2,
+          skewDeg: 0,
+        },
+        from,
+      );
       const [before, after] = [recipeOf(move).stand(move), recipeOf(asKind(move, kind)).stand(asKind(move, kind))];
       expect(after.distanceM).toBeCloseTo(before.distanceM, 1);
       expect((((after.bearingDeg - before.bearingDeg) % 360) + 540) % 360).toBeCloseTo(180, 0);
@@ -80,7 +133,11 @@ describe('choosing another move', () => {
     fc.assert(
       fc.property(anyMove, num(0.1, 5), num(-9, 9), num(-9, 9), num(0, 5), (move, share, xM, yM, zM) => {
         const recipe = recipeOf(move);
-        for (const after of [recipe.scaleTravel(move, share), recipe.scaleDistance(move, share), recipe.continueFrom(move, { xM, yM, zM }, STAGE)])
+        for (const after of [
+          recipe.scaleTravel(move, share),
+          recipe.scaleDistance(move, share),
+          recipe.continueFrom(move, { xM, yM, zM }, STAGE),
+        ])
           expect(MoveSchema.safeParse(after).error?.issues ?? []).toEqual([]);
       }),
       { numRuns: 400 },

@@ -5,7 +5,11 @@ import { sideways } from './shapes/sideways';
 import { standing } from './shapes/standing';
 
 /** Straight down from above the subject; the bearing is the side at the bottom of the frame. */
-const DOWN = { ...PLAIN, effect: 'down' as const, aim: ({ bearingDeg }: { bearingDeg: number }) => ({ base: 'down' as const, bottomDeg: bearingDeg }) };
+const DOWN = {
+  ...PLAIN,
+  effect: 'down' as const,
+  aim: ({ bearingDeg }: { bearingDeg: number }) => ({ base: 'down' as const, bottomDeg: bearingDeg }),
+};
 const above = ({ bearingDeg, heightM }: Stand) => ({ bearingDeg, distanceM: 0.1, heightM: Math.max(heightM, 4) });
 
 export const overheadStill: Recipe<MoveOf<'overheadStill'>> = {
@@ -33,7 +37,10 @@ export const overheadSlide: Recipe<MoveOf<'overheadSlide'>> = {
 export const overheadSpin: Recipe<MoveOf<'overheadSpin'>> = {
   ...DOWN,
   ...standing<MoveOf<'overheadSpin'>>((move, { pivot }) =>
-    line(fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM), fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM + move.riseM)),
+    line(
+      fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM),
+      fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM + move.riseM),
+    ),
   ),
   kind: 'overheadSpin',
   title: 'Overhead spin',

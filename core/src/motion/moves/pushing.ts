@@ -13,7 +13,14 @@ export const push: Recipe<MoveOf<'push'>> = {
   purpose: 'Go straight in to make the subject matter more.',
   effect: 'closer',
   joins: 'to',
-  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'push', ...pivot, heightM, fromDistanceM: distanceM, toDistanceM: round(distanceM * 0.55), bearingDeg }),
+  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({
+    kind: 'push',
+    ...pivot,
+    heightM,
+    fromDistanceM: distanceM,
+    toDistanceM: round(distanceM * 0.55),
+    bearingDeg,
+  }),
 };
 
 export const pull: Recipe<MoveOf<'pull'>> = {
@@ -24,7 +31,14 @@ export const pull: Recipe<MoveOf<'pull'>> = {
   purpose: 'Go straight out to show where the subject is, or to leave it.',
   effect: 'closer',
   joins: 'from',
-  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'pull', ...pivot, heightM, fromDistanceM: distanceM, toDistanceM: round(distanceM * 1.8), bearingDeg }),
+  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({
+    kind: 'pull',
+    ...pivot,
+    heightM,
+    fromDistanceM: distanceM,
+    toDistanceM: round(distanceM * 1.8),
+    bearingDeg,
+  }),
 };
 
 export const pushRise: Recipe<MoveOf<'pushRise'>> = {

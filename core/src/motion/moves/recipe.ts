@@ -37,10 +37,15 @@ export interface Look {
  * direction in which the subject is at its place at share `at` of the move. `down`: straight down, the bearing's side at
  * the bottom of the frame. `pivot`: a fixed point, so high above the pivot.
  */
-export type AimRule = { base: 'asked' } | { base: 'locked'; at: number } | { base: 'down'; bottomDeg: number } | { base: 'pivot'; heightM: number };
+export type AimRule =
+  | { base: 'asked' }
+  | { base: 'locked'; at: number }
+  | { base: 'down'; bottomDeg: number }
+  | { base: 'pivot'; heightM: number };
 
 /** What a move asks of the zoom. */
-export type ZoomRule = { rule: 'fixed' } | { rule: 'holdHeight'; by: 'lens' | 'crop' | 'both' } | { rule: 'to'; focalLengthMm: number };
+export type ZoomRule =
+  { rule: 'fixed' } | { rule: 'holdHeight'; by: 'lens' | 'crop' | 'both' } | { rule: 'to'; focalLengthMm: number };
 
 /** Focus goes from one piece to another (null: the subject). Without a rule it follows the subject. */
 export interface FocusRule {
@@ -137,10 +142,18 @@ export function settableDistance(distanceM: number): number {
 export const clamp = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
 
 /** How far a place is from the pivot on the ground, and its bearing near a known one. */
-export function polar(pivot: Point3, xM: number, yM: number, nearDeg: number): { distanceM: number; bearingDeg: number } {
+export function polar(
+  pivot: Point3,
+  xM: number,
+  yM: number,
+  nearDeg: number,
+): { distanceM: number; bearingDeg: number } {
   const distanceM = Math.hypot(xM - pivot.xM, yM - pivot.yM);
   const deg = distanceM < 1e-9 ? nearDeg : (Math.atan2(xM - pivot.xM, yM - pivot.yM) * 180) / Math.PI;
-  return { distanceM: clamp(distanceM, LEAST_DISTANCE_M, 2000), bearingDeg: clamp(deg - 360 * Math.round((deg - nearDeg) / 360), -720, 720) };
+  return {
+    distanceM: clamp(distanceM, LEAST_DISTANCE_M, 2000),
+    bearingDeg: clamp(deg - 360 * Math.round((deg - nearDeg) / 360), -720, 720),
+  };
 }
 
 /** What most moves are like; a recipe says what differs. */

@@ -9,7 +9,10 @@ export const backAwayReveal: Recipe<MoveOf<'backAwayReveal'>> = {
     stands: 'to',
     from: ({ beyondM }) => -beyondM,
     to: ({ toDistanceM }) => toDistanceM,
-    put: (move, end, distanceM) => (end === 'from' ? { ...move, beyondM: clamp(-distanceM, 0.1, 2000) } : { ...move, toDistanceM: clamp(distanceM, 0.1, 2000) }),
+    put: (move, end, distanceM) =>
+      end === 'from'
+        ? { ...move, beyondM: clamp(-distanceM, 0.1, 2000) }
+        : { ...move, toDistanceM: clamp(distanceM, 0.1, 2000) },
   }),
   kind: 'backAwayReveal',
   title: 'Back away over a ridge',
@@ -62,7 +65,9 @@ export const darkStart: Recipe<MoveOf<'darkStart'>> = {
     from: ({ gapM }, { subjectHalfM }) => offSurface(gapM, subjectHalfM),
     to: ({ toDistanceM }) => toDistanceM,
     put: (move, end, distanceM, { subjectHalfM }) =>
-      end === 'from' ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) } : { ...move, toDistanceM: clamp(distanceM, 0.1, 2000) },
+      end === 'from'
+        ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) }
+        : { ...move, toDistanceM: clamp(distanceM, 0.1, 2000) },
   }),
   kind: 'darkStart',
   title: 'Out of the dark',
@@ -72,7 +77,14 @@ export const darkStart: Recipe<MoveOf<'darkStart'>> = {
   joins: 'from',
   subjectIn: () => 'end',
   aim: () => ({ base: 'locked', at: 1 }),
-  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'darkStart', ...pivot, heightM: Math.min(heightM, 1.2), gapM: 0.05, toDistanceM: distanceM, bearingDeg }),
+  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({
+    kind: 'darkStart',
+    ...pivot,
+    heightM: Math.min(heightM, 1.2),
+    gapM: 0.05,
+    toDistanceM: distanceM,
+    bearingDeg,
+  }),
 };
 
 export const darkEnd: Recipe<MoveOf<'darkEnd'>> = {
@@ -81,7 +93,9 @@ export const darkEnd: Recipe<MoveOf<'darkEnd'>> = {
     from: ({ fromDistanceM }) => fromDistanceM,
     to: ({ gapM }, { subjectHalfM }) => offSurface(gapM, subjectHalfM),
     put: (move, end, distanceM, { subjectHalfM }) =>
-      end === 'to' ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) } : { ...move, fromDistanceM: clamp(distanceM, 0.1, 2000) },
+      end === 'to'
+        ? { ...move, gapM: clamp(distanceM - subjectHalfM, 0.02, 1) }
+        : { ...move, fromDistanceM: clamp(distanceM, 0.1, 2000) },
   }),
   kind: 'darkEnd',
   title: 'Into the dark',
@@ -91,5 +105,12 @@ export const darkEnd: Recipe<MoveOf<'darkEnd'>> = {
   joins: 'on',
   subjectIn: () => 'start',
   aim: () => ({ base: 'locked', at: 0 }),
-  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({ kind: 'darkEnd', ...pivot, heightM: Math.min(heightM, 1.2), gapM: 0.05, fromDistanceM: distanceM, bearingDeg }),
+  startingFrom: ({ distanceM, bearingDeg, heightM }, pivot) => ({
+    kind: 'darkEnd',
+    ...pivot,
+    heightM: Math.min(heightM, 1.2),
+    gapM: 0.05,
+    fromDistanceM: distanceM,
+    bearingDeg,
+  }),
 };

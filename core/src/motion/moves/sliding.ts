@@ -21,7 +21,14 @@ export const angledSlide: Recipe<MoveOf<'angledSlide'>> = {
   purpose: 'Tilt the rail and keep the camera level: sideways and up (or down) at once, with life but without a crane.',
   effect: 'past',
   joins: 'past',
-  startingFrom: (stand, pivot) => ({ kind: 'angledSlide', ...pivot, ...stand, travelM: stand.distanceM * 0.3, skewDeg: 0, slopeDeg: 20 }),
+  startingFrom: (stand, pivot) => ({
+    kind: 'angledSlide',
+    ...pivot,
+    ...stand,
+    travelM: stand.distanceM * 0.3,
+    skewDeg: 0,
+    slopeDeg: 20,
+  }),
 };
 
 export const slideOutReveal: Recipe<MoveOf<'slideOutReveal'>> = {
@@ -34,7 +41,13 @@ export const slideOutReveal: Recipe<MoveOf<'slideOutReveal'>> = {
   joins: 'to show',
   reveals: true,
   subjectIn: () => 'end',
-  startingFrom: (stand, pivot) => ({ kind: 'slideOutReveal', ...pivot, ...stand, travelM: stand.distanceM * 0.4, skewDeg: 0 }),
+  startingFrom: (stand, pivot) => ({
+    kind: 'slideOutReveal',
+    ...pivot,
+    ...stand,
+    travelM: stand.distanceM * 0.4,
+    skewDeg: 0,
+  }),
 };
 
 export const enterLeave: Recipe<MoveOf<'enterLeave'>> = {

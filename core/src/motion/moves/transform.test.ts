@@ -6,8 +6,20 @@ import { plainPieces } from '../../testing/shoots';
 import { MOVE_KINDS, recipeOf } from './index';
 import { mirrored, mirroredSite, raised, scaled } from './transform';
 
-const TIMING = { durationS: 3, holdStartS: 0.2, featherInS: 1, featherOutS: 1, holdEndS: 0.2, featherShape: 'minimumJerk' as const };
-const walkBy = (x: number, k: number) => [{ ...WALK, points: WALK.points.map((point) => ({ tS: point.tS, xM: x * k * point.xM, yM: k * point.yM, zM: k * point.zM })) }];
+const TIMING = {
+  durationS: 3,
+  holdStartS: 0.2,
+  featherInS: 1,
+  featherOutS: 1,
+  holdEndS: 0.2,
+  featherShape: 'minimumJerk' as const,
+};
+const walkBy = (x: number, k: number) => [
+  {
+    ...WALK,
+    points: WALK.points.map((point) => ({ tS: point.tS, xM: x * k * point.xM, yM: k * point.yM, zM: k * point.zM })),
+  },
+];
 const away = (deg: number) => Math.abs(deg - 360 * Math.round(deg / 360));
 
 describe('mirroring the site', () => {
@@ -23,8 +35,10 @@ describe('mirroring the site', () => {
           expect(seen.samples.xM[row]).toBeCloseTo(-given.samples.xM[row], 4);
           expect(seen.samples.yM[row]).toBeCloseTo(given.samples.yM[row], 4);
           expect(seen.samples.rollDeg[row]).toBeCloseTo(-given.samples.rollDeg[row], 6);
-          if (Number.isFinite(given.subject.u[row]) && Math.abs(given.subject.u[row]) < 3) expect(seen.subject.u[row]).toBeCloseTo(-given.subject.u[row], 4);
-          if (Number.isFinite(given.subject.v[row]) && Math.abs(given.subject.v[row]) < 3) expect(seen.subject.v[row]).toBeCloseTo(given.subject.v[row], 4);
+          if (Number.isFinite(given.subject.u[row]) && Math.abs(given.subject.u[row]) < 3)
+            expect(seen.subject.u[row]).toBeCloseTo(-given.subject.u[row], 4);
+          if (Number.isFinite(given.subject.v[row]) && Math.abs(given.subject.v[row]) < 3)
+            expect(seen.subject.v[row]).toBeCloseTo(given.subject.v[row], 4);
         }
       }),
       { numRuns: 200 },
@@ -68,7 +82,9 @@ describe('to the other side', () => {
   it.each(MOVE_KINDS)('%s done twice is the same move', (kind) => {
     fc.assert(
       fc.property(anyMoveOf(kind), (move) => {
-        expect(JSON.parse(JSON.stringify(mirrored(mirrored(move)), round))).toEqual(JSON.parse(JSON.stringify(move, round)));
+        expect(JSON.parse(JSON.stringify(mirrored(mirrored(move)), round))).toEqual(
+          JSON.parse(JSON.stringify(move, round)),
+        );
       }),
       { numRuns: 10 },
     );
@@ -78,7 +94,15 @@ describe('to the other side', () => {
       const { samples, last } = filmed(move, { timing: TIMING });
       return [samples.xM[0], samples.xM[last]];
     };
-    const arc = { kind: 'arc' as const, pivotEastM: 0, pivotNorthM: 0, heightM: 1, radiusM: 4, startBearingDeg: 180, sweepDeg: 60 };
+    const arc = {
+      kind: 'arc' as const,
+      pivotEastM: 0,
+      pivotNorthM: 0,
+      heightM: 1,
+      radiusM: 4,
+      startBearingDeg: 180,
+      sweepDeg: 60,
+    };
     expect(ends(mirrored(arc))[1]).toBeCloseTo(-ends(arc)[1], 9);
     expect(ends(arc)[1]).toBeLessThan(-3);
   });
@@ -94,7 +118,10 @@ describe('raising', () => {
           expect(high.samples.zM[row]).toBeCloseTo(low.samples.zM[row] + 0.5, 6);
           expect(high.samples.xM[row]).toBeCloseTo(low.samples.xM[row], 2);
         }
-        expect(recipeOf(raised(move, 0.5)).stand(raised(move, 0.5)).heightM).toBeCloseTo(recipeOf(move).stand(move).heightM + 0.5, 9);
+        expect(recipeOf(raised(move, 0.5)).stand(raised(move, 0.5)).heightM).toBeCloseTo(
+          recipeOf(move).stand(move).heightM + 0.5,
+          9,
+        );
       }),
       { numRuns: 100 },
     );

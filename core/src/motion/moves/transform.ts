@@ -3,10 +3,14 @@ import { clamp } from './recipe';
 
 type Numbers = Record<string, number>;
 
-function changed(move: Move, edit: (value: number, facts: { key: string; unit: string; mirror?: 'side' | 'site' }) => number): Move {
+function changed(
+  move: Move,
+  edit: (value: number, facts: { key: string; unit: string; mirror?: 'side' | 'site' }) => number,
+): Move {
   const numbers = move as unknown as Numbers;
   const next: Numbers = {};
-  for (const facts of numbersOf(move.kind)) next[facts.key] = clamp(edit(numbers[facts.key], facts), facts.min, facts.max);
+  for (const facts of numbersOf(move.kind))
+    next[facts.key] = clamp(edit(numbers[facts.key], facts), facts.min, facts.max);
   return { ...move, ...next } as Move;
 }
 
@@ -24,7 +28,11 @@ export function mirrored(move: Move): Move {
         ...point,
         eastM: -point.eastM * cos + point.northM * sin,
         northM: point.eastM * sin + point.northM * cos,
-        look: point.look && { ...point.look, panDeg: clamp(axisDeg - point.look.panDeg, -720, 720), rollDeg: -point.look.rollDeg },
+        look: point.look && {
+          ...point.look,
+          panDeg: clamp(axisDeg - point.look.panDeg, -720, 720),
+          rollDeg: -point.look.rollDeg,
+        },
       })),
     };
   }
@@ -37,7 +45,11 @@ export function mirroredSite(move: Move): Move {
     return {
       ...move,
       pivotEastM: -move.pivotEastM,
-      points: move.points.map((point) => ({ ...point, eastM: -point.eastM, look: point.look && { ...point.look, panDeg: -point.look.panDeg, rollDeg: -point.look.rollDeg } })),
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: -point.eastM,
+        look: point.look && { ...point.look, panDeg: -point.look.panDeg, rollDeg: -point.look.rollDeg },
+      })),
     };
   return changed(move, (value, { mirror }) => (mirror ? -value : value));
 }
@@ -49,7 +61,12 @@ export function scaled(move: Move, k: number): Move {
       ...move,
       pivotEastM: move.pivotEastM * k,
       pivotNorthM: move.pivotNorthM * k,
-      points: move.points.map((point) => ({ ...point, eastM: point.eastM * k, northM: point.northM * k, heightM: point.heightM * k })),
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: point.eastM * k,
+        northM: point.northM * k,
+        heightM: point.heightM * k,
+      })),
     };
   return changed(move, (value, { unit }) => (unit === 'm' ? value * k : value));
 }
@@ -58,7 +75,11 @@ const HEIGHTS = new Set(['heightM', 'toHeightM']);
 
 /** The move with the camera higher by so much all the way; metres. */
 export function raised(move: Move, byM: number): Move {
-  if (move.kind === 'free') return { ...move, points: move.points.map((point) => ({ ...point, heightM: clamp(point.heightM + byM, -50, 500) })) };
+  if (move.kind === 'free')
+    return {
+      ...move,
+      points: move.points.map((point) => ({ ...point, heightM: clamp(point.heightM + byM, -50, 500) })),
+    };
   return changed(move, (value, { key }) => (HEIGHTS.has(key) ? value + byM : value));
 }
 
@@ -77,5 +98,7 @@ export function turned(move: Move, byDeg: number): Move {
     };
   }
   const within = (deg: number) => (deg > 360 ? deg - 360 : deg < -360 ? deg + 360 : deg);
-  return changed(move, (value, { key, mirror }) => (mirror === 'site' && key !== 'pivotEastM' ? within(value + byDeg) : value));
+  return changed(move, (value, { key, mirror }) =>
+    mirror === 'site' && key !== 'pivotEastM' ? within(value + byDeg) : value,
+  );
 }

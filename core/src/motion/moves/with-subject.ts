@@ -23,7 +23,13 @@ export const follow: Recipe<MoveOf<'follow'>> = {
   title: 'Follow behind',
   purpose: 'Walk behind somebody and see what they walk into.',
   joins: '',
-  startingFrom: (stand, pivot) => ({ kind: 'follow', ...pivot, heightM: stand.heightM, distanceM: away(stand), sideM: 0 }),
+  startingFrom: (stand, pivot) => ({
+    kind: 'follow',
+    ...pivot,
+    heightM: stand.heightM,
+    distanceM: away(stand),
+    sideM: 0,
+  }),
 };
 
 export const lead: Recipe<MoveOf<'lead'>> = {
@@ -41,7 +47,13 @@ export const lead: Recipe<MoveOf<'lead'>> = {
   title: 'Lead in front',
   purpose: 'Go backwards before somebody and see the face.',
   joins: 'of',
-  startingFrom: (stand, pivot) => ({ kind: 'lead', ...pivot, heightM: stand.heightM, distanceM: away(stand), sideM: 0 }),
+  startingFrom: (stand, pivot) => ({
+    kind: 'lead',
+    ...pivot,
+    heightM: stand.heightM,
+    distanceM: away(stand),
+    sideM: 0,
+  }),
 };
 
 export const alongside: Recipe<MoveOf<'alongside'>> = {
@@ -51,7 +63,10 @@ export const alongside: Recipe<MoveOf<'alongside'>> = {
       from: ({ alongM, sideM }) => ({ alongM, sideM }),
       to: ({ alongM, sideM }) => ({ alongM, sideM }),
       put: (move, _end, { alongM, sideM }) => ({ ...move, alongM: metres(alongM), sideM: metres(sideM) }),
-      scale: (move, share) => ({ ...move, sideM: Math.sign(move.sideM) * settableDistance(Math.min(500, Math.abs(move.sideM) * share)) }),
+      scale: (move, share) => ({
+        ...move,
+        sideM: Math.sign(move.sideM) * settableDistance(Math.min(500, Math.abs(move.sideM) * share)),
+      }),
     },
     'start',
   ),
@@ -59,7 +74,13 @@ export const alongside: Recipe<MoveOf<'alongside'>> = {
   title: 'Alongside',
   purpose: 'Keep level with somebody: the foreground rushes between, the background runs behind.',
   joins: '',
-  startingFrom: (stand, pivot) => ({ kind: 'alongside', ...pivot, heightM: stand.heightM, sideM: away(stand), alongM: 0 }),
+  startingFrom: (stand, pivot) => ({
+    kind: 'alongside',
+    ...pivot,
+    heightM: stand.heightM,
+    sideM: away(stand),
+    alongM: 0,
+  }),
 };
 
 const RAD = Math.PI / 180;
@@ -68,7 +89,10 @@ export const holdDistance: Recipe<MoveOf<'holdDistance'>> = {
   ...WITH,
   ...standing<MoveOf<'holdDistance'>>((move, { subjectAt }) => {
     const base = new Float64Array(3);
-    const [east, north] = [move.distanceM * Math.sin(move.bearingDeg * RAD), move.distanceM * Math.cos(move.bearingDeg * RAD)];
+    const [east, north] = [
+      move.distanceM * Math.sin(move.bearingDeg * RAD),
+      move.distanceM * Math.cos(move.bearingDeg * RAD),
+    ];
     return {
       write(_s, tS, out, offset = 0) {
         subjectAt(tS, base);
@@ -82,7 +106,10 @@ export const holdDistance: Recipe<MoveOf<'holdDistance'>> = {
     if (handleId !== 'start') return move;
     const base = new Float64Array(3);
     subjectAt(startS, base);
-    return { ...move, ...polar({ xM: base[0] + move.pivotEastM, yM: base[1] + move.pivotNorthM, zM: 0 }, xM, yM, move.bearingDeg) };
+    return {
+      ...move,
+      ...polar({ xM: base[0] + move.pivotEastM, yM: base[1] + move.pivotNorthM, zM: 0 }, xM, yM, move.bearingDeg),
+    };
   },
   kind: 'holdDistance',
   title: 'Hold one distance',
@@ -97,14 +124,23 @@ export const overtake: Recipe<MoveOf<'overtake'>> = {
     {
       from: ({ fromAlongM, fromSideM }) => ({ alongM: fromAlongM, sideM: fromSideM }),
       to: ({ toAlongM, toSideM }) => ({ alongM: toAlongM, sideM: toSideM }),
-      put: (move, end, { alongM, sideM }) => ({ ...move, [end === 'from' ? 'fromAlongM' : 'toAlongM']: metres(alongM), [end === 'from' ? 'fromSideM' : 'toSideM']: metres(sideM) }),
-      scale: (move, share) => ({ ...move, fromSideM: metres(settable(move.fromSideM * share)), toSideM: metres(settable(move.toSideM * share)) }),
+      put: (move, end, { alongM, sideM }) => ({
+        ...move,
+        [end === 'from' ? 'fromAlongM' : 'toAlongM']: metres(alongM),
+        [end === 'from' ? 'fromSideM' : 'toSideM']: metres(sideM),
+      }),
+      scale: (move, share) => ({
+        ...move,
+        fromSideM: metres(settable(move.fromSideM * share)),
+        toSideM: metres(settable(move.toSideM * share)),
+      }),
     },
     'both',
   ),
   kind: 'overtake',
   title: 'Overtake on a diagonal',
-  purpose: 'Come from behind, pass, and end in front, looking at the subject all the while; sides of different sign cross its way.',
+  purpose:
+    'Come from behind, pass, and end in front, looking at the subject all the while; sides of different sign cross its way.',
   joins: 'past',
   startingFrom: (stand, pivot) => ({
     kind: 'overtake',

@@ -8,7 +8,8 @@ export const zoom: Recipe<MoveOf<'zoom'>> = {
   ...standing(),
   kind: 'zoom',
   title: 'Zoom',
-  purpose: 'Change the focal length and nothing else: near and far grow alike, so it reads flat. Good for a joke or a start.',
+  purpose:
+    'Change the focal length and nothing else: near and far grow alike, so it reads flat. Good for a joke or a start.',
   effect: 'bend',
   joins: 'on',
   travels: false,
@@ -17,14 +18,16 @@ export const zoom: Recipe<MoveOf<'zoom'>> = {
 };
 
 /** Even zooming means that the distance changes by the same share each second: d = d₀ (d₁/d₀)^s. */
-const evenZoom = (s: number, fromM: number, toM: number) => (Math.abs(toM / fromM - 1) < 1e-9 ? s : ((toM / fromM) ** s - 1) / (toM / fromM - 1));
+const evenZoom = (s: number, fromM: number, toM: number) =>
+  Math.abs(toM / fromM - 1) < 1e-9 ? s : ((toM / fromM) ** s - 1) / (toM / fromM - 1);
 
 export const dollyZoom: Recipe<MoveOf<'dollyZoom'>> = {
   ...PLAIN,
   ...radial(fromTo<MoveOf<'dollyZoom'>>(), ({ pace }) => (pace === 'zoom' ? { reached: evenZoom } : {})),
   kind: 'dollyZoom',
   title: 'Dolly zoom',
-  purpose: 'Hold the subject’s size with the zoom while the camera closes in or backs off: the world behind stretches or swells.',
+  purpose:
+    'Hold the subject’s size with the zoom while the camera closes in or backs off: the world behind stretches or swells.',
   effect: 'bend',
   joins: 'on',
   zoom: ({ zoomBy }) => ({ rule: 'holdHeight', by: zoomBy }),

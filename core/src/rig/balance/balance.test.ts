@@ -29,7 +29,8 @@ describe('complete elliptic integral', () => {
         const n = 4000;
         const h = Math.PI / 2 / n;
         let sum = 0;
-        for (let i = 0; i <= n; i += 1) sum += (i === 0 || i === n ? 1 : i % 2 ? 4 : 2) / Math.sqrt(1 - (k * Math.sin(i * h)) ** 2);
+        for (let i = 0; i <= n; i += 1)
+          sum += (i === 0 || i === n ? 1 : i % 2 ? 4 : 2) / Math.sqrt(1 - (k * Math.sin(i * h)) ** 2);
         expect(completeK(k)).toBeCloseTo((sum * h) / 3, 9);
       }),
       { numRuns: 40 },
@@ -136,7 +137,9 @@ describe('the solver of a sled', () => {
   it('tells why when it cannot', () => {
     const heavy = [lump('top', 6, [0, 0, 0.1])];
     expect(solveSled(SLED, heavy, [])).toMatchObject({ cannot: expect.stringContaining('top-heavy') as string });
-    expect(solveSled(SLED, [lump('top', 1, [0.3, 0, 0]), lump('bottom', 2, [0, 0, 0])], [])).toMatchObject({ cannot: expect.stringContaining('stage') as string });
+    expect(solveSled(SLED, [lump('top', 1, [0.3, 0, 0]), lump('bottom', 2, [0, 0, 0])], [])).toMatchObject({
+      cannot: expect.stringContaining('stage') as string,
+    });
     expect(solveSled(SLED, [], [])).toMatchObject({ cannot: expect.stringContaining('camera') as string });
   });
 });
@@ -147,7 +150,9 @@ describe('a motor gimbal', () => {
   it('is off by the moments over the masses, by hand', () => {
     const [fore, up, roll, pan] = gimbalBalance(GIMBAL, placed).axes;
     // 1·20 + 1·40 over 2 kg; 30 up; 1·6 over 2.5 kg; 60 over 3 kg.
-    expect([fore.slideMm, up.slideMm, roll.slideMm, pan.slideMm].map((mm) => Math.round(mm * 10) / 10)).toEqual([-30, -30, -2.4, -20]);
+    expect([fore.slideMm, up.slideMm, roll.slideMm, pan.slideMm].map((mm) => Math.round(mm * 10) / 10)).toEqual([
+      -30, -30, -2.4, -20,
+    ]);
     expect(fore.leftoverNm).toBeCloseTo(2 * GRAVITY * 0.03, 9);
   });
   it('slid as told, each axis stays where it is left, and the battery lasts', () => {

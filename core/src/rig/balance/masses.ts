@@ -25,19 +25,27 @@ export interface Heap {
 /** Total mass and its centre; a heap of nothing lies at the origin. */
 export function heapOf(lumps: readonly Lump[]): Heap {
   const massKg = lumps.reduce((sum, row) => sum + row.massKg, 0);
-  const mean = (at: 'xM' | 'yM' | 'zM') => (massKg > 0 ? lumps.reduce((sum, row) => sum + row.massKg * row[at], 0) / massKg : 0);
+  const mean = (at: 'xM' | 'yM' | 'zM') =>
+    massKg > 0 ? lumps.reduce((sum, row) => sum + row.massKg * row[at], 0) / massKg : 0;
   return { massKg, xM: mean('xM'), yM: mean('yM'), zM: mean('zM') };
 }
 
 /** Moment of inertia about the sideways axis through a point at (xM, zM), kg m²: each lump as a box about its own middle and carried over by Steiner's theorem. */
 export function pitchInertia(lumps: readonly Lump[], xM: number, zM: number): number {
-  return lumps.reduce((sum, row) => sum + row.massKg * ((row.lengthM ** 2 + row.heightM ** 2) / 12 + (row.xM - xM) ** 2 + (row.zM - zM) ** 2), 0);
+  return lumps.reduce(
+    (sum, row) =>
+      sum + row.massKg * ((row.lengthM ** 2 + row.heightM ** 2) / 12 + (row.xM - xM) ** 2 + (row.zM - zM) ** 2),
+    0,
+  );
 }
 
 /** How far a zoom stands between its shortest (0) and longest (1) focal length. */
 export function zoomShare(lens: Lens | undefined, focalLengthMm: number): number {
   if (!lens || lens.focalLengthMaxMm <= lens.focalLengthMinMm) return 0;
-  return Math.min(1, Math.max(0, (focalLengthMm - lens.focalLengthMinMm) / (lens.focalLengthMaxMm - lens.focalLengthMinMm)));
+  return Math.min(
+    1,
+    Math.max(0, (focalLengthMm - lens.focalLengthMinMm) / (lens.focalLengthMaxMm - lens.focalLengthMinMm)),
+  );
 }
 
 /** The placed parts of a build as lumps, from the middle of the camera's plate and of the other end; parts that are not in the kit are left away. */
@@ -89,10 +97,17 @@ export function sledLumps(sled: Sled, placed: readonly Lump[], hidden: Hidden = 
   };
   const lumps = [
     ...placed.map((row) =>
-      row.on === 'top' ? { ...row, xM: row.xM + sled.stageForeMm / 1000, yM: row.yM + sled.stageSideMm / 1000, zM: row.zM + topM } : { ...row, zM: row.zM + bottomM },
+      row.on === 'top'
+        ? { ...row, xM: row.xM + sled.stageForeMm / 1000, yM: row.yM + sled.stageSideMm / 1000, zM: row.zM + topM }
+        : { ...row, zM: row.zM + bottomM },
     ),
     post,
   ];
   if (hidden === NOTHING_HIDDEN) return lumps;
-  return lumps.map((row) => ({ ...row, xM: row.xM + hidden.foreMm / 1000, yM: row.yM + hidden.sideMm / 1000, zM: row.zM - hidden.downMm / 1000 }));
+  return lumps.map((row) => ({
+    ...row,
+    xM: row.xM + hidden.foreMm / 1000,
+    yM: row.yM + hidden.sideMm / 1000,
+    zM: row.zM - hidden.downMm / 1000,
+  }));
 }

@@ -39,9 +39,19 @@ export function gimbalBalance(gimbal: MotorGimbal, placed: readonly Lump[]): Gim
     const leftoverNm = Math.abs(massKg * GRAVITY * offM);
     return { name, slideMm: offM === 0 ? 0 : -offM * 1000, leftoverNm, shareOfMotor: leftoverNm / gimbal.torqueMaxNm };
   };
-  const axes = [axis('tilt, fore and aft', xM, camera.massKg), axis('tilt, up and down', zM, camera.massKg), axis('roll', sideM, rollKg), axis('pan', foreM, panKg)];
+  const axes = [
+    axis('tilt, fore and aft', xM, camera.massKg),
+    axis('tilt, up and down', zM, camera.massKg),
+    axis('roll', sideM, rollKg),
+    axis('pan', foreM, panKg),
+  ];
   const holding = axes.reduce((sum, { shareOfMotor }) => sum + Math.min(1, shareOfMotor) ** 2, 0);
-  return { massKg: camera.massKg, payloadShare: camera.massKg / (gimbal.payloadMaxG / 1000), axes, runShare: 1 / (1 + HOLDING_TIMES * holding) };
+  return {
+    massKg: camera.massKg,
+    payloadShare: camera.massKg / (gimbal.payloadMaxG / 1000),
+    axes,
+    runShare: 1 / (1 + HOLDING_TIMES * holding),
+  };
 }
 
 /** Slides below this are not felt, mm. */
@@ -62,7 +72,11 @@ export interface GimbalSlide {
 }
 
 /** The four slides, each worked out on what those before it left, as they are printed; and the gimbal once they are done. */
-export function gimbalSlides(gimbal: MotorGimbal, placed: readonly Lump[], units: Units): { slides: GimbalSlide[]; set: MotorGimbal } {
+export function gimbalSlides(
+  gimbal: MotorGimbal,
+  placed: readonly Lump[],
+  units: Units,
+): { slides: GimbalSlide[]; set: MotorGimbal } {
   let set = gimbal;
   const slides = PLATES.map(([name, key], i): GimbalSlide => {
     const { slideMm } = gimbalBalance(set, placed).axes[i];

@@ -18,7 +18,10 @@ const SLED: Sled = {
   kind: 'sled', postMm: 500, postMinMm: 400, postMaxMm: 700, postMassG: 450, gimbalMm: 100, gimbalMinMm: 60, stageForeMm: 0, stageSideMm: 0,
   stageTravelMm: 40, wishS: 2.5, wishLeanDeg: 0, deckRollDeg: 0, deckPeriodS: 8, deckHeightM: 3, walkMps: 1.4, windMps: 0, log: [],
 }; // prettier-ignore
-const PLACED = [lump('camera', 'top', 1.3, [0.02, 0.004, 0.06], [0.16, 0.14, 0.11]), lump('monitor and battery', 'bottom', 1, [-0.01, 0, 0.02], [0.12, 0.08, 0.06])];
+const PLACED = [
+  lump('camera', 'top', 1.3, [0.02, 0.004, 0.06], [0.16, 0.14, 0.11]),
+  lump('monitor and battery', 'bottom', 1, [-0.01, 0, 0.02], [0.12, 0.08, 0.06]),
+];
 const WEIGHT = lump('weight', 'bottom', 0.2, [0, 0, 0], [0.04, 0.04, 0.02]);
 
 /** A numeric stream that is the same each time (mulberry32), and a bell curve from it (Box and Muller). */
@@ -69,7 +72,11 @@ function balanceWithCoach(seed: number): { adjustments: number; leanDeg: number;
     rounds.push(seenRound(sled, truth, bell));
     const { next } = coach(sled, placed, rounds);
     if (next === null || adjustments === 8)
-      return { adjustments, leanDeg: Math.max(Math.abs(truth.leanForeDeg), Math.abs(truth.leanSideDeg)), dropOffS: Math.abs((truth.dropS ?? 99) - sled.wishS) };
+      return {
+        adjustments,
+        leanDeg: Math.max(Math.abs(truth.leanForeDeg), Math.abs(truth.leanSideDeg)),
+        dropOffS: Math.abs((truth.dropS ?? 99) - sled.wishS),
+      };
     sled = { ...sled, [next.what]: next.toMm };
   }
 }
@@ -105,13 +112,24 @@ describe('from the bag', () => {
   function fromTheBag(seed: number) {
     const { uniform, bell } = seeded(1000 + seed);
     const nominal = [
-      lump('camera', 'top', 0.9 + 0.8 * uniform(), [0.02 * (uniform() - 0.5), 0.008 * (uniform() - 0.5), 0.06], [0.16, 0.14, 0.11]),
+      lump(
+        'camera',
+        'top',
+        0.9 + 0.8 * uniform(),
+        [0.02 * (uniform() - 0.5), 0.008 * (uniform() - 0.5), 0.06],
+        [0.16, 0.14, 0.11],
+      ),
       lump('monitor and battery', 'bottom', 0.8 + 0.5 * uniform(), [-0.01, 0, 0.02], [0.12, 0.08, 0.06]),
     ];
     const solution = solveSled(SLED, nominal, [WEIGHT]);
     if ('cannot' in solution) throw new Error(solution.cannot);
     const papers = [...nominal, ...stackOf(solution.added)];
-    const real = papers.map((row) => ({ ...row, massKg: row.massKg * (1 + 0.03 * bell()), xM: row.xM + 0.002 * bell(), yM: row.yM + 0.001 * bell() }));
+    const real = papers.map((row) => ({
+      ...row,
+      massKg: row.massKg * (1 + 0.03 * bell()),
+      xM: row.xM + 0.002 * bell(),
+      yM: row.yM + 0.001 * bell(),
+    }));
     let sled: Sled = { ...solution.sled, stageForeMm: 0, stageSideMm: 0, gimbalMm: 100 };
     const rounds: SledRound[] = [];
     for (let adjustments = 0; ; adjustments += 1) {
@@ -144,14 +162,22 @@ describe('what the coach asks for', () => {
     expect(said).toMatch(/drop and tap twice/);
   });
   it('a lean, where only the drop was told', () => {
-    expect(coach(SLED, PLACED, [{ ...look, leanForeDeg: null, leanSideDeg: 1, dropS: 2.4 }]).said).toMatch(/whether it leans forward or back/);
+    expect(coach(SLED, PLACED, [{ ...look, leanForeDeg: null, leanSideDeg: 1, dropS: 2.4 }]).said).toMatch(
+      /whether it leans forward or back/,
+    );
   });
   it('never moves anything by nothing, however often the same is told', () => {
     for (let gimbalMm = 60; gimbalMm <= 200; gimbalMm += 4) {
       const rounds: SledRound[] = [];
       let sled = { ...SLED, gimbalMm };
       for (let k = 0; k < 6; k += 1) {
-        rounds.push({ ...look, ...{ stageForeMm: sled.stageForeMm, stageSideMm: sled.stageSideMm, gimbalMm: sled.gimbalMm }, leanForeDeg: 1.5, leanSideDeg: -1, dropS: 2.5 });
+        rounds.push({
+          ...look,
+          ...{ stageForeMm: sled.stageForeMm, stageSideMm: sled.stageSideMm, gimbalMm: sled.gimbalMm },
+          leanForeDeg: 1.5,
+          leanSideDeg: -1,
+          dropS: 2.5,
+        });
         const { said, next } = coach(sled, PLACED, rounds);
         expect(said).not.toMatch(/by 0 mm|NaN/);
         if (next) sled = { ...sled, [next.what]: next.toMm };
@@ -187,7 +213,12 @@ describe('advice as it is said', () => {
     const { uniform } = seeded(7);
     let adjusted = 0;
     for (let i = 0; i < 400; i += 1) {
-      const sled = { ...SLED, stageForeMm: 80 * (uniform() - 0.5), stageSideMm: 80 * (uniform() - 0.5), gimbalMm: 60 + 390 * uniform() };
+      const sled = {
+        ...SLED,
+        stageForeMm: 80 * (uniform() - 0.5),
+        stageSideMm: 80 * (uniform() - 0.5),
+        gimbalMm: 60 + 390 * uniform(),
+      };
       const look = {
         stageForeMm: sled.stageForeMm,
         stageSideMm: sled.stageSideMm,
@@ -205,7 +236,8 @@ describe('advice as it is said', () => {
       }
       adjusted += 1;
       expect(said).toContain(': ');
-      const [least, most] = next.what === 'gimbalMm' ? [SLED.gimbalMinMm, SLED.postMm - 50] : [-SLED.stageTravelMm, SLED.stageTravelMm];
+      const [least, most] =
+        next.what === 'gimbalMm' ? [SLED.gimbalMinMm, SLED.postMm - 50] : [-SLED.stageTravelMm, SLED.stageTravelMm];
       expect(next.toMm).toBeGreaterThanOrEqual(least - 1e-9);
       expect(next.toMm).toBeLessThanOrEqual(most + 1e-9);
       expect(toldMm(said), said).toBeCloseTo(next.toMm, 2);
@@ -215,7 +247,14 @@ describe('advice as it is said', () => {
   it('is the only step that is told at a sled that was looked at: nothing pulls the other way', () => {
     const build = DEFAULT_BUILDS.find(({ id }) => id === 'build-sled-35');
     if (build?.support.kind !== 'sled') throw new Error('no sled');
-    const look: SledRound = { stageForeMm: 0, stageSideMm: 0, gimbalMm: 105, leanForeDeg: 5, leanSideDeg: 0, dropS: 0.6 };
+    const look: SledRound = {
+      stageForeMm: 0,
+      stageSideMm: 0,
+      gimbalMm: 105,
+      leanForeDeg: 5,
+      leanSideDeg: 0,
+      dropS: 0.6,
+    };
     const looked = { ...build, support: { ...build.support, log: [look] } };
     const { steps } = balanceOf(looked, DEFAULT_KIT, 'metric');
     const advice = coach(looked.support, partLumps(looked, DEFAULT_KIT.parts, DEFAULT_KIT.lenses), [look]);

@@ -31,7 +31,14 @@ export function stateOf(sled: Sled, placed: readonly Lump[]): SledState {
   const lumps = sledLumps(sled, placed);
   const { massKg, xM, yM, zM } = heapOf(lumps);
   const topKg = placed.filter((row) => row.on === 'top').reduce((sum, row) => sum + row.massKg, 0);
-  return { massKg, topKg, foreMm: xM * 1000, sideMm: yM * 1000, downMm: -zM * 1000, inertiaAboutCentre: pitchInertia(lumps, xM, zM) };
+  return {
+    massKg,
+    topKg,
+    foreMm: xM * 1000,
+    sideMm: yM * 1000,
+    downMm: -zM * 1000,
+    inertiaAboutCentre: pitchInertia(lumps, xM, zM),
+  };
 }
 
 export const dropOf = ({ massKg, inertiaAboutCentre }: SledState, downMm: number): number => {
@@ -56,7 +63,12 @@ function solve3(a: number[][], b: number[]): { x: number[]; inverse: number[][] 
 
 /** The offsets that explain what was seen best: least squares (Gauss and Newton, damped after Levenberg and Marquardt) with what is expected beforehand as the first observation; the uncertainty is from the curvature there. */
 export function learnOffsets(sled: Sled, placed: readonly Lump[], rounds: readonly SledRound[]): HiddenOffsets {
-  const states = rounds.map((round) => stateOf({ ...sled, stageForeMm: round.stageForeMm, stageSideMm: round.stageSideMm, gimbalMm: round.gimbalMm }, placed));
+  const states = rounds.map((round) =>
+    stateOf(
+      { ...sled, stageForeMm: round.stageForeMm, stageSideMm: round.stageSideMm, gimbalMm: round.gimbalMm },
+      placed,
+    ),
+  );
   const last = rounds[rounds.length - 1];
   const sees = (p: number[]) =>
     rounds.flatMap((round, i) => {
@@ -65,10 +77,14 @@ export function learnOffsets(sled: Sled, placed: readonly Lump[], rounds: readon
       const lean = (seen: number | null, at: number, movedMm: number) => {
         if (seen === null) return [];
         const stageMm = (MASS_ERROR * Math.abs(movedMm) * state.topKg) / state.massKg;
-        const sd = Math.hypot(SEEN.leanDeg + SEEN.leanShare * Math.abs(seen), Math.atan(stageMm / Math.max(1, state.downMm)) * DEG);
+        const sd = Math.hypot(
+          SEEN.leanDeg + SEEN.leanShare * Math.abs(seen),
+          Math.atan(stageMm / Math.max(1, state.downMm)) * DEG,
+        );
         return [(seen - Math.atan2(at, down) * DEG) / sd];
       };
-      const drop = round.dropS === null ? [] : [(round.dropS - dropOf(state, down)) / (SEEN.dropS + SEEN.dropShare * round.dropS)];
+      const drop =
+        round.dropS === null ? [] : [(round.dropS - dropOf(state, down)) / (SEEN.dropS + SEEN.dropShare * round.dropS)];
       return [
         ...lean(round.leanForeDeg, state.foreMm + p[0], round.stageForeMm - last.stageForeMm),
         ...lean(round.leanSideDeg, state.sideMm + p[1], round.stageSideMm - last.stageSideMm),

@@ -34,10 +34,17 @@ export const BELOW_GIMBAL_MM = 50;
  * The lightest weights, then the shortest post, that let the pivot be set for the wished drop time and the wished lean. `weights`: those of the kit that can be added to the bottom, any
  * number of times. What is set is what is printed (`printedSled`). Gives a sentence when nothing within the sled's travel does it.
  */
-export function solveSled(sled: Sled, placed: readonly Lump[], weights: readonly Lump[], units: Units = 'metric'): SledSolution | { cannot: string } {
-  if (!placed.some((row) => row.on === 'top')) return { cannot: 'Put a camera on the plate first: nothing is there to be balanced.' };
+export function solveSled(
+  sled: Sled,
+  placed: readonly Lump[],
+  weights: readonly Lump[],
+  units: Units = 'metric',
+): SledSolution | { cannot: string } {
+  if (!placed.some((row) => row.on === 'top'))
+    return { cannot: 'Put a camera on the plate first: nothing is there to be balanced.' };
   // Whole millimetres, which hands set; a post that has none between its ends has one length.
-  const longestMm = Math.floor(sled.postMaxMm + 1e-9) >= sled.postMinMm ? Math.floor(sled.postMaxMm + 1e-9) : sled.postMaxMm;
+  const longestMm =
+    Math.floor(sled.postMaxMm + 1e-9) >= sled.postMinMm ? Math.floor(sled.postMaxMm + 1e-9) : sled.postMaxMm;
   const shortestMm = Math.min(longestMm, Math.ceil(sled.postMinMm - 1e-9));
   let why: string | null = null;
   let heaviest: Added[] = [];
@@ -66,25 +73,32 @@ export function solveSled(sled: Sled, placed: readonly Lump[], weights: readonly
     }
     return { sled: best, added };
   }
-  const even = heaviest.length > 0 && why?.startsWith(TOP_HEAVY) ? ` That is with ${sayAdded(heaviest)} and the longest post.` : '';
+  const even =
+    heaviest.length > 0 && why?.startsWith(TOP_HEAVY)
+      ? ` That is with ${sayAdded(heaviest)} and the longest post.`
+      : '';
   return { cannot: `${why ?? ''}${even}` };
 }
 
 /** Weights in words: `3 × Disc 200 g and 1 × Disc 50 g`. */
-export const sayAdded = (added: readonly Added[]): string => added.map(({ weight, count }) => `${count} × ${weight.name}`).join(' and ');
+export const sayAdded = (added: readonly Added[]): string =>
+  added.map(({ weight, count }) => `${count} × ${weight.name}`).join(' and ');
 
 /** Every stack that can be made of some weights, lightest first, and of equal ones the one of fewer pieces. */
 function stacksOf(weights: readonly Lump[]): Added[][] {
   let stacks: Added[][] = [[]];
   for (const weight of [...weights].sort((a, b) => b.massKg - a.massKg).slice(0, 4))
     stacks = stacks.flatMap((stack) =>
-      Array.from({ length: MOST_OF_EACH + 1 }, (_, count) => (count === 0 ? stack : [...stack, { weight, count }])).filter((row) => piecesOf(row) <= MOST_IN_ALL),
+      Array.from({ length: MOST_OF_EACH + 1 }, (_, count) =>
+        count === 0 ? stack : [...stack, { weight, count }],
+      ).filter((row) => piecesOf(row) <= MOST_IN_ALL),
     );
   return stacks.map((stack) => ({ stack, kg: kgOf(stack), pieces: piecesOf(stack) })).sort((a, b) => a.kg - b.kg || a.pieces - b.pieces).map(({ stack }) => stack); // prettier-ignore
 }
 
 const piecesOf = (added: readonly Added[]) => added.reduce((sum, { count }) => sum + count, 0);
-const kgOf = (added: readonly Added[]) => Math.round(added.reduce((sum, { weight, count }) => sum + count * weight.massKg, 0) * 1e6) / 1e6;
+const kgOf = (added: readonly Added[]) =>
+  Math.round(added.reduce((sum, { weight, count }) => sum + count * weight.massKg, 0) * 1e6) / 1e6;
 
 /** Weights on each other, the heaviest lowest, as they are put on. */
 export function stackOf(added: readonly Added[]): Lump[] {
@@ -128,7 +142,8 @@ function levelled(sled: Sled, placed: readonly Lump[], units: Units): Sled | str
   const gimbalMm = sled.gimbalMm - (zM + away * Math.cos(lean)) * 1000;
   if (gimbalMm < sled.gimbalMinMm)
     return `${TOP_HEAVY}: the pivot would have to be ${mm(gimbalMm)} below the plate and goes no higher than ${mm(sled.gimbalMinMm)}. Add weight at the bottom or lengthen the post.`;
-  if (gimbalMm > sled.postMm - BELOW_GIMBAL_MM) return 'The bottom is too heavy for this post: take weight from the bottom.';
+  if (gimbalMm > sled.postMm - BELOW_GIMBAL_MM)
+    return 'The bottom is too heavy for this post: take weight from the bottom.';
   return printedSled({ ...set, gimbalMm }, perMm / (away * Math.cos(lean) * 1000), units);
 }
 
@@ -145,5 +160,10 @@ function printedSled(sled: Sled, leanPerMm: number, units: Units): Sled {
   const stage = (mm: number) => asPrintedMm(units === 'metric' ? Math.round(mm / step) * step : mm, units);
   const gimbalMm = asPrintedMm(units === 'metric' ? Math.round(sled.gimbalMm * 10) / 10 : sled.gimbalMm, units);
   const within = (mm: number) => Math.min(sled.stageTravelMm, Math.max(-sled.stageTravelMm, mm));
-  return { ...sled, stageForeMm: within(stage(sled.stageForeMm)), stageSideMm: within(stage(sled.stageSideMm)), gimbalMm: Math.max(sled.gimbalMinMm, gimbalMm) };
+  return {
+    ...sled,
+    stageForeMm: within(stage(sled.stageForeMm)),
+    stageSideMm: within(stage(sled.stageSideMm)),
+    gimbalMm: Math.max(sled.gimbalMinMm, gimbalMm),
+  };
 }

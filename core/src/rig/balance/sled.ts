@@ -28,7 +28,8 @@ export interface SledBalance {
 }
 
 /** Time from level to upright of a pendulum let go at rest, s: K(sin 45°)/ω₀, ω₀ = √(m g h / I) (Abramowitz & Stegun 17.3 for K). */
-export const dropTimeS = (massKg: number, belowM: number, inertiaKgM2: number): number => K_FROM_LEVEL * Math.sqrt(inertiaKgM2 / (massKg * GRAVITY * belowM));
+export const dropTimeS = (massKg: number, belowM: number, inertiaKgM2: number): number =>
+  K_FROM_LEVEL * Math.sqrt(inertiaKgM2 / (massKg * GRAVITY * belowM));
 
 /** How far a hanging body swings when its pivot is stopped at once from a speed, degrees: its spin m h v / I about the pivot, then energy. 180: it goes over. */
 export function swingOnStopDeg(massKg: number, belowM: number, inertiaKgM2: number, speedMps: number): number {
@@ -44,7 +45,10 @@ const MOST_TIMES = 5;
  * Lean of a sled of its own rate ω₀ on a deck that rolls as A sin(2πt/T): the pivot, `deckHeightM` above the axis, is carried sideways with A (2π/T)² h at most, which
  * leans what hangs from it by a/g, times 1 / |1 − (ω/ω₀)²| (a driven oscillator, any text of mechanics).
  */
-export function deckLeanDeg({ deckRollDeg, deckPeriodS, deckHeightM }: Pick<Sled, 'deckRollDeg' | 'deckPeriodS' | 'deckHeightM'>, omegaRadps: number): number {
+export function deckLeanDeg(
+  { deckRollDeg, deckPeriodS, deckHeightM }: Pick<Sled, 'deckRollDeg' | 'deckPeriodS' | 'deckHeightM'>,
+  omegaRadps: number,
+): number {
   const omega = (2 * Math.PI) / deckPeriodS;
   const still = ((deckRollDeg / DEG) * omega ** 2 * deckHeightM) / GRAVITY;
   return Math.atan(still * Math.min(MOST_TIMES, 1 / Math.max(1e-9, Math.abs(1 - (omega / omegaRadps) ** 2)))) * DEG;
@@ -79,7 +83,13 @@ export function sledBalance(sled: Sled, placed: readonly Lump[]): SledBalance {
 }
 
 /** A swing about its pivot, let go at rest from an angle: one row each `stepS`. Angles in degrees from upright. Full equation θ″ = −ω₀² sin θ − 2 ζ ω₀ θ′, by Runge and Kutta's fourth order. */
-export function swing(omegaRadps: number, fromDeg: number, forS: number, dampingRatio: number, stepS = 1 / 120): Float64Array {
+export function swing(
+  omegaRadps: number,
+  fromDeg: number,
+  forS: number,
+  dampingRatio: number,
+  stepS = 1 / 120,
+): Float64Array {
   const rows = new Float64Array(Math.max(1, Math.ceil(forS / stepS) + 1));
   let angle = fromDeg / DEG;
   let rate = 0;

@@ -14,7 +14,8 @@ export const windPressurePa = (windMps: number): number => 0.5 * AIR_DENSITY * w
 export const windForceN = (windMps: number, areaM2: number): number => BLUNT_DRAG * windPressurePa(windMps) * areaM2;
 
 /** Wind at a height over open ground from the wind at 10 m, m/s; below 1 m as at 1 m. */
-export const windAtHeightMps = (windAt10Mps: number, heightM: number): number => windAt10Mps * (Math.max(1, heightM) / 10) ** HEIGHT_EXPONENT;
+export const windAtHeightMps = (windAt10Mps: number, heightM: number): number =>
+  windAt10Mps * (Math.max(1, heightM) / 10) ** HEIGHT_EXPONENT;
 
 /** Lower bounds, m/s, and names of the Beaufort scale as in the WMO manual (from memory). */
 const BEAUFORT: readonly [number, string][] = [
@@ -39,4 +40,5 @@ export function beaufort(windMps: number): { force: number; name: string } {
   return { force: Math.max(0, force), name: BEAUFORT[Math.max(0, force)][1] };
 }
 
-export const sayWind = (windMps: number): string => `${Math.round(windMps * 10) / 10} m/s, force ${beaufort(windMps).force}, ${beaufort(windMps).name}`;
+export const sayWind = (windMps: number): string =>
+  `${Math.round(windMps * 10) / 10} m/s, force ${beaufort(windMps).force}, ${beaufort(windMps).name}`;

@@ -21,8 +21,24 @@ import { wheelsTold } from './told/wheels';
 export function balanceOf(build: Build, kit: Kit, units: Units, shots: readonly Shot[] = []): Balance {
   const placed = partLumps(build, kit.parts, kit.lenses);
   const told = tell(build, placed, kit, units, shots);
-  const empty = placed.length === 0 ? [fact('parts', 'On it', 'nothing', 0, 'cannot', 'Put the camera on: without it these are the numbers of the bare rig.')] : [];
-  return { facts: [...empty, ...overlapFact(build, kit, units), ...told.facts], steps: told.steps, cautions: buildCautions(build.support.kind) };
+  const empty =
+    placed.length === 0
+      ? [
+          fact(
+            'parts',
+            'On it',
+            'nothing',
+            0,
+            'cannot',
+            'Put the camera on: without it these are the numbers of the bare rig.',
+          ),
+        ]
+      : [];
+  return {
+    facts: [...empty, ...overlapFact(build, kit, units), ...told.facts],
+    steps: told.steps,
+    cautions: buildCautions(build.support.kind),
+  };
 }
 
 function tell(build: Build, placed: readonly Lump[], kit: Kit, units: Units, shots: readonly Shot[]): Told {
@@ -30,9 +46,13 @@ function tell(build: Build, placed: readonly Lump[], kit: Kit, units: Units, sho
   const headKg = heapOf(placed.filter((row) => row.on === 'top')).massKg;
   switch (support.kind) {
     case 'sled': {
-      if (support.log.length > 0) return { facts: sledFacts(support, placed, units), steps: coachedSteps(support, placed, units) };
+      if (support.log.length > 0)
+        return { facts: sledFacts(support, placed, units), steps: coachedSteps(support, placed, units) };
       const solution = solutionFor(support, placed, kit.parts, units);
-      return { facts: sledFacts(support, placed, units), steps: 'cannot' in solution ? [solution.cannot] : sledSteps(support, solution, units) };
+      return {
+        facts: sledFacts(support, placed, units),
+        steps: 'cannot' in solution ? [solution.cannot] : sledSteps(support, solution, units),
+      };
     }
     case 'motorGimbal':
       return gimbalTold(support, placed, units);
@@ -61,7 +81,9 @@ function tell(build: Build, placed: readonly Lump[], kit: Kit, units: Units, sho
 
 /** Width of the picture that a build takes, degrees; null where it has no camera of the kit. */
 function pictureDeg(build: Build, kit: Kit): number | null {
-  const on = build.parts.flatMap(({ partId }) => kit.parts.filter((part) => part.id === partId && part.kind === 'camera'));
+  const on = build.parts.flatMap(({ partId }) =>
+    kit.parts.filter((part) => part.id === partId && part.kind === 'camera'),
+  );
   const camera = kit.cameras.find((row) => row.id === on[0]?.of);
   return camera ? angleOfViewDeg(camera.sensorWidthMm, build.focalLengthMm) : null;
 }

@@ -17,7 +17,8 @@ const builtAs = (id: string): Build => {
   if (!found) throw new Error(id);
   return found;
 };
-const factOf = (build: Build, key: string) => balanceOf(build, DEFAULT_KIT, 'metric').facts.find((row) => row.key === key);
+const factOf = (build: Build, key: string) =>
+  balanceOf(build, DEFAULT_KIT, 'metric').facts.find((row) => row.key === key);
 const withSupport = (id: string, over: object): Build => {
   const build = builtAs(id);
   return BuildSchema.parse({ ...build, support: { ...build.support, ...over } });
@@ -36,7 +37,9 @@ describe('what is said of a build', () => {
         if (grade === 'cannot') expect(why || said, build.name).not.toBe('');
       }
       expect(cautions.join(' ')).toContain('qualified people decide');
-      expect([...facts.map((row) => `${row.said} ${row.why}`), ...steps, ...cautions].join(' ')).not.toMatch(/\bsafe(ly)?\b/i);
+      expect([...facts.map((row) => `${row.said} ${row.why}`), ...steps, ...cautions].join(' ')).not.toMatch(
+        /\bsafe(ly)?\b/i,
+      );
     }
   });
   it('in feet and pounds speaks of neither metres nor grams', () => {
@@ -58,8 +61,12 @@ describe('what is said of a build', () => {
     ); // prettier-ignore
   });
   it('refuses a negative mass, an arm of no length, and tells what a storm does', () => {
-    expect(BuildSchema.safeParse({ ...builtAs('jib'), support: { ...builtAs('jib').support, frontMm: 0 } }).success).toBe(false);
-    expect(BuildSchema.safeParse({ ...builtAs('drone'), support: { ...builtAs('drone').support, windMps: 60 } }).success).toBe(false);
+    expect(
+      BuildSchema.safeParse({ ...builtAs('jib'), support: { ...builtAs('jib').support, frontMm: 0 } }).success,
+    ).toBe(false);
+    expect(
+      BuildSchema.safeParse({ ...builtAs('drone'), support: { ...builtAs('drone').support, windMps: 60 } }).success,
+    ).toBe(false);
     expect(factOf(withSupport('drone', { windMps: 40 }), 'enduranceMin')?.said).toBe('cannot');
     expect(factOf(builtAs('gimbal-long'), 'payloadKg')?.grade).toBe('cannot');
     expect(factOf(withSupport('rope', { secondLine: false }), 'secondLine')?.grade).toBe('cannot');
@@ -81,16 +88,28 @@ describe('what is said of a build', () => {
 describe('what cannot be is said', () => {
   const shoot: Shoot = newShoot('s', 'Test', 'shot-1');
   const [shot] = shoot.shots;
-  const factsOf = (build: Build, shots = [shot]) => new Map(balanceOf(build, DEFAULT_KIT, 'metric', shots).facts.map((row) => [row.key, row]));
+  const factsOf = (build: Build, shots = [shot]) =>
+    new Map(balanceOf(build, DEFAULT_KIT, 'metric', shots).facts.map((row) => [row.key, row]));
   it('a drone that hovers above its thrust does not fly: no minutes and no number of batteries', () => {
     const heavy = factsOf(withSupport('drone', { thrustMaxN: 8 }));
-    expect(heavy.get('hoverShare')).toMatchObject({ grade: 'cannot', why: 'It does not leave the ground: take something off.' });
+    expect(heavy.get('hoverShare')).toMatchObject({
+      grade: 'cannot',
+      why: 'It does not leave the ground: take something off.',
+    });
     expect(heavy.get('enduranceMin')).toMatchObject({ grade: 'cannot', said: 'cannot' });
     expect(heavy.get('batteries')).toMatchObject({ grade: 'cannot', said: 'no number of them: it does not fly' });
   });
   it('batteries count every move of a chain', () => {
     const long = { ...shot, timing: { ...shot.timing, durationS: 60 } };
-    const chain = { ...long, then: Array.from({ length: 4 }, () => ({ move: shot.move, timing: { ...shot.timing, durationS: 300 }, backwards: false, overlapS: 0 })) };
+    const chain = {
+      ...long,
+      then: Array.from({ length: 4 }, () => ({
+        move: shot.move,
+        timing: { ...shot.timing, durationS: 300 },
+        backwards: false,
+        overlapS: 0,
+      })),
+    };
     const count = (row: typeof shot) => factsOf(builtAs('drone'), [row]).get('batteries')?.value ?? 0;
     expect(count(chain)).toBeGreaterThan(count(long) + 1);
   });
@@ -124,14 +143,22 @@ describe('what cannot be is said', () => {
     expect(deckLeanDeg(deck, 100)).toBeCloseTo(0.944, 2);
     expect(deckLeanDeg(deck, (2 * Math.PI) / 7)).toBeGreaterThan(3);
     expect(deckLeanDeg({ ...deck, deckRollDeg: 0 }, 1)).toBe(0);
-    expect(factsOf(withSupport('sled-35', deck)).get('deckLeanDeg')?.label).toBe('On a deck that rolls 5° to each side in 8 s');
+    expect(factsOf(withSupport('sled-35', deck)).get('deckLeanDeg')?.label).toBe(
+      'On a deck that rolls 5° to each side in 8 s',
+    );
     expect(factsOf(builtAs('sled-35')).has('deckLeanDeg')).toBe(false);
   });
 });
 
 describe('which build a shot needs', () => {
   const shoot: Shoot = newShoot('s', 'Test', 'shot-1');
-  const shot = { ...shoot.shots[0], rigId: 'rig-gimbal', cameraId: 'cam-heron', lensId: 'lens-moss-35', focalLengthMm: 35 };
+  const shot = {
+    ...shoot.shots[0],
+    rigId: 'rig-gimbal',
+    cameraId: 'cam-heron',
+    lensId: 'lens-moss-35',
+    focalLengthMm: 35,
+  };
   it('is the one that has all of it', () => {
     const need = needOf(shoot.kit, shot);
     expect(need).toMatchObject({ changes: [], minutes: 0 });
@@ -140,13 +167,20 @@ describe('which build a shot needs', () => {
   it('names lens, filter and zoom when they are another', () => {
     const build = builtAs('gimbal-35');
     expect(changesFor(build, shoot.kit, { ...shot, lensId: 'lens-moss-85' }).map((row) => row.what)).toEqual(['lens']);
-    expect(changesFor(build, shoot.kit, { ...shot, filterIds: ['filter-nd8'] }).map((row) => row.what)).toEqual(['filter']);
+    expect(changesFor(build, shoot.kit, { ...shot, filterIds: ['filter-nd8'] }).map((row) => row.what)).toEqual([
+      'filter',
+    ]);
     // 14 mm from 24 to 70: from 28 to 70 it goes 14 · 42/46.
-    const [zoom] = changesFor(builtAs('gimbal-zoom'), shoot.kit, { ...shot, lensId: 'lens-fern-2470', focalLengthMm: 70 });
+    const [zoom] = changesFor(builtAs('gimbal-zoom'), shoot.kit, {
+      ...shot,
+      lensId: 'lens-fern-2470',
+      focalLengthMm: 70,
+    });
     expect(zoom.said).toContain('12.8 mm forward');
     expect(zoom.redo).toContain('tilt fore and aft');
   });
-  it('is none where no build is for the rig', () => expect(needOf({ ...shoot.kit, builds: [] }, shot).build).toBeNull());
+  it('is none where no build is for the rig', () =>
+    expect(needOf({ ...shoot.kit, builds: [] }, shot).build).toBeNull());
   it('each shot has one build at most', () => {
     const all = { ...shoot, shots: [shot, { ...shot, id: 'b', lensId: 'lens-moss-85' }] };
     const found = all.kit.builds.flatMap((build) => shotsOf(all, build).map((row) => row.number));
@@ -160,7 +194,9 @@ describe('what a lens or a zoom disturbs on a motor gimbal', () => {
   const shot = { ...shoot.shots[0], rigId: 'rig-gimbal', lensId: 'lens-fern-2470', focalLengthMm: 70 };
   it('is fore and aft, by the lens’s share of the mass, by hand', () => {
     // 14 mm · 42/46 of a lens of 886 g on 1786 g: 6.3 mm.
-    expect(disturbedAxes(build, shoot.kit, shot, 'metric')).toEqual(['tilt, fore and aft: slide the camera’s plate back by 6.3 mm']);
+    expect(disturbedAxes(build, shoot.kit, shot, 'metric')).toEqual([
+      'tilt, fore and aft: slide the camera’s plate back by 6.3 mm',
+    ]);
   });
   it('is nothing when nothing changes, or on another rig', () => {
     expect(disturbedAxes(build, shoot.kit, { ...shot, focalLengthMm: 28 }, 'metric')).toEqual([]);
@@ -169,7 +205,14 @@ describe('what a lens or a zoom disturbs on a motor gimbal', () => {
   it('a longer lens goes on with its mount where the old one’s was', () => {
     const as = asFor(builtAs('gimbal-35'), shoot.kit, { ...shot, lensId: 'lens-moss-85', focalLengthMm: 85 });
     expect(as.parts[2]).toMatchObject({ partId: 'part-moss-85', foreMm: 52 + (82 - 73) / 2 });
-    expect(disturbedAxes(builtAs('gimbal-35'), shoot.kit, { ...shot, lensId: 'lens-moss-85', focalLengthMm: 85 }, 'metric').join()).toMatch(/plate back by/);
+    expect(
+      disturbedAxes(
+        builtAs('gimbal-35'),
+        shoot.kit,
+        { ...shot, lensId: 'lens-moss-85', focalLengthMm: 85 },
+        'metric',
+      ).join(),
+    ).toMatch(/plate back by/);
   });
 });
 
@@ -178,8 +221,12 @@ describe('the checklist', () => {
     const keys = checklistOf(builtAs('rope'), DEFAULT_KIT, []).map((row) => row.key);
     expect(keys.slice(0, 4)).toEqual(['battery', 'card', 'strap', 'cap']);
     expect(keys).toEqual(expect.arrayContaining(['line', 'rigger', 'lensStrap', 'spares']));
-    expect(checklistOf(builtAs('sled-zoom'), DEFAULT_KIT, []).map((row) => row.key)).toEqual(expect.arrayContaining(['zoom', 'balance', 'wind']));
-    expect(checklistOf(builtAs('gimbal-nd'), DEFAULT_KIT, []).some((row) => row.said.startsWith('Dusk variable ND on'))).toBe(true);
+    expect(checklistOf(builtAs('sled-zoom'), DEFAULT_KIT, []).map((row) => row.key)).toEqual(
+      expect.arrayContaining(['zoom', 'balance', 'wind']),
+    );
+    expect(
+      checklistOf(builtAs('gimbal-nd'), DEFAULT_KIT, []).some((row) => row.said.startsWith('Dusk variable ND on')),
+    ).toBe(true);
   });
   it('asks for a locked focus where a shot locks it, and keeps own items last', () => {
     const [first] = newShoot('s', 'Test', 'shot-1').shots;
@@ -191,7 +238,8 @@ describe('the checklist', () => {
   it('tells who is in its shots, where somebody is', () => {
     const shoot = newShoot('s', 'Test', 'shot-1');
     const ansa = newPiece('figure', 'ansa', 'Ansa', 0, 0, 0);
-    const of = (subjectId: string | null) => checklistOf(builtAs('gimbal-35'), shoot.kit, [{ ...shoot.shots[0], subjectId }], [ansa]).map((row) => row.said);
+    const of = (subjectId: string | null) =>
+      checklistOf(builtAs('gimbal-35'), shoot.kit, [{ ...shoot.shots[0], subjectId }], [ansa]).map((row) => row.said);
     expect(of('ansa')).toContain('Ansa told where the camera goes, and walked through');
     expect(of(null).join()).not.toContain('Ansa');
   });

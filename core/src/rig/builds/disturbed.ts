@@ -12,7 +12,9 @@ export function asFor(build: Build, kit: Kit, shot: Shot): Build {
   const wanted = kit.parts.find((part) => part.kind === 'lens' && part.of === shot.lensId);
   const parts = build.parts.map((placed) => {
     const old = lensIs(placed.partId);
-    return old && wanted && old.id !== wanted.id ? { ...placed, partId: wanted.id, foreMm: placed.foreMm + (wanted.lengthMm - old.lengthMm) / 2 } : placed;
+    return old && wanted && old.id !== wanted.id
+      ? { ...placed, partId: wanted.id, foreMm: placed.foreMm + (wanted.lengthMm - old.lengthMm) / 2 }
+      : placed;
   });
   return { ...build, parts, focalLengthMm: shot.focalLengthMm };
 }

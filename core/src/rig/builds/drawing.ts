@@ -13,7 +13,17 @@ export type Handle = { part: number } | { field: string };
 
 /** A shape in millimetres, up positive; a box by its middle, a line by its points. */
 export type Shape =
-  | { form: 'box'; ink: Ink; name: string; xMm: number; yMm: number; widthMm: number; heightMm: number; turnDeg: number; handle: Handle | null }
+  | {
+      form: 'box';
+      ink: Ink;
+      name: string;
+      xMm: number;
+      yMm: number;
+      widthMm: number;
+      heightMm: number;
+      turnDeg: number;
+      handle: Handle | null;
+    }
   | { form: 'line'; ink: Ink; name: string; points: [number, number][]; closed: boolean }
   | { form: 'dot'; ink: 'centre' | 'pivot' | 'handle'; name: string; xMm: number; yMm: number; handle: Handle | null };
 
@@ -27,17 +37,45 @@ const RAD = Math.PI / 180;
 const box = (ink: Ink, name: string, xMm: number, yMm: number, widthMm: number, heightMm: number, handle: Handle | null = null, turnDeg = 0): Shape => ({
   form: 'box', ink, name, xMm, yMm, widthMm, heightMm, turnDeg, handle,
 }); // prettier-ignore
-const line = (ink: Ink, name: string, points: [number, number][], closed = false): Shape => ({ form: 'line', ink, name, points, closed });
-const dot = (ink: 'centre' | 'pivot' | 'handle', name: string, xMm: number, yMm: number, handle: Handle | null = null): Shape => ({ form: 'dot', ink, name, xMm, yMm, handle });
+const line = (ink: Ink, name: string, points: [number, number][], closed = false): Shape => ({
+  form: 'line',
+  ink,
+  name,
+  points,
+  closed,
+});
+const dot = (
+  ink: 'centre' | 'pivot' | 'handle',
+  name: string,
+  xMm: number,
+  yMm: number,
+  handle: Handle | null = null,
+): Shape => ({ form: 'dot', ink, name, xMm, yMm, handle });
 
 /** Parts of a build as boxes about an origin, from the side or from behind. The box is where the part is; its centre of mass may be elsewhere. */
-function partBoxes(build: Build, kit: Kit, across: boolean, origin: (on: 'top' | 'bottom') => [number, number], held: boolean): Shape[] {
+function partBoxes(
+  build: Build,
+  kit: Kit,
+  across: boolean,
+  origin: (on: 'top' | 'bottom') => [number, number],
+  held: boolean,
+): Shape[] {
   return build.parts.flatMap((placed, i): Shape[] => {
     const part = kit.parts.find((row) => row.id === placed.partId);
     if (!part) return [];
     const [x0, y0] = origin(placed.on);
     const ink: Ink = part.kind === 'weight' || part.kind === 'bag' ? 'weight' : 'part';
-    return [box(ink, part.name, x0 + (across ? placed.sideMm : placed.foreMm), y0 + placed.upMm, across ? part.widthMm : part.lengthMm, part.heightMm, held ? { part: i } : null)];
+    return [
+      box(
+        ink,
+        part.name,
+        x0 + (across ? placed.sideMm : placed.foreMm),
+        y0 + placed.upMm,
+        across ? part.widthMm : part.lengthMm,
+        part.heightMm,
+        held ? { part: i } : null,
+      ),
+    ];
   });
 }
 
@@ -129,7 +167,10 @@ const circle = (ink: Ink, name: string, radiusMm: number): Shape => line(ink, na
 const inMm = ([xM, yM]: readonly [number, number]): [number, number] => [xM * 1000, yM * 1000];
 
 function jibViews(build: Build, jib: Jib, kit: Kit, placed: readonly Lump[]): RigView[] {
-  const at = (lengthMm: number): [number, number] => [lengthMm * Math.cos(jib.angleDeg * RAD), jib.pivotMm + lengthMm * Math.sin(jib.angleDeg * RAD)];
+  const at = (lengthMm: number): [number, number] => [
+    lengthMm * Math.cos(jib.angleDeg * RAD),
+    jib.pivotMm + lengthMm * Math.sin(jib.angleDeg * RAD),
+  ];
   const front = at(jib.frontMm);
   const rear = at(-jib.rearMm);
   const counter = Math.min(420, 90 + 90 * Math.cbrt(jib.counterG / 1000));
@@ -172,7 +213,9 @@ function sliderViews(build: Build, slider: Slider, kit: Kit, placed: readonly Lu
   const worstMm = worst.alongM * 1000;
   const carriedKg = headKg + slider.carriageMassG / 1000;
   const feet =
-    slider.stands === 'two' ? [-half * cos, half * cos].map((x) => feetAround(3, slider.footMm / 1000, x < 0 ? 180 : 0, [x / 1000, 0])) : [feetAround(3, slider.footMm / 1000)];
+    slider.stands === 'two'
+      ? [-half * cos, half * cos].map((x) => feetAround(3, slider.footMm / 1000, x < 0 ? 180 : 0, [x / 1000, 0]))
+      : [feetAround(3, slider.footMm / 1000)];
   return [
     {
       name: 'From the side',
@@ -207,7 +250,10 @@ function armViews(build: Build, arm: Arm, kit: Kit, placed: readonly Lump[]): Ri
   const top = arm.legMm * Math.cos(arm.spreadDeg * RAD);
   const massKg = headKg + (arm.armMassG + arm.legsMassG + arm.bagG) / 1000;
   const out = (headKg * arm.reachMm + (arm.armMassG / 1000) * (arm.reachMm / 2)) / massKg;
-  const where = (radius: number): [number, number] => [radius * Math.sin(arm.armDeg * RAD), radius * Math.cos(arm.armDeg * RAD)];
+  const where = (radius: number): [number, number] => [
+    radius * Math.sin(arm.armDeg * RAD),
+    radius * Math.cos(arm.armDeg * RAD),
+  ];
   return [
     {
       name: 'From the side',
@@ -252,7 +298,13 @@ function ropeShapes(build: Build, rope: Rope, kit: Kit, across: boolean): Shape[
 const clamped = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value));
 
 /** A build after something in a view was dragged from one place to another, mm. Keeps within what the rig can be set to. */
-export function draggedTo(build: Build, view: RigView['name'], handle: Handle, from: [number, number], to: [number, number]): Build {
+export function draggedTo(
+  build: Build,
+  view: RigView['name'],
+  handle: Handle,
+  from: [number, number],
+  to: [number, number],
+): Build {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   if ('part' in handle) {
     const parts = build.parts.map((row, i) =>
@@ -260,7 +312,11 @@ export function draggedTo(build: Build, view: RigView['name'], handle: Handle, f
         ? row
         : {
             ...row,
-            [view === 'From behind' ? 'sideMm' : 'foreMm']: clamped((view === 'From behind' ? row.sideMm : row.foreMm) + dx, -3000, 3000),
+            [view === 'From behind' ? 'sideMm' : 'foreMm']: clamped(
+              (view === 'From behind' ? row.sideMm : row.foreMm) + dx,
+              -3000,
+              3000,
+            ),
             upMm: clamped(row.upMm + dy, -3000, 3000),
           },
     );
@@ -270,13 +326,37 @@ export function draggedTo(build: Build, view: RigView['name'], handle: Handle, f
   const angle = (Math.atan2(to[1] - (support.kind === 'jib' ? support.pivotMm : 0), to[0]) * 180) / Math.PI;
   switch (support.kind) {
     case 'sled':
-      if (handle.field === 'gimbalMm') return { ...build, support: { ...support, gimbalMm: clamped(support.gimbalMm - dy, support.gimbalMinMm, support.postMm - 50) } };
+      if (handle.field === 'gimbalMm')
+        return {
+          ...build,
+          support: { ...support, gimbalMm: clamped(support.gimbalMm - dy, support.gimbalMinMm, support.postMm - 50) },
+        };
       if (handle.field === 'stageForeMm')
-        return { ...build, support: { ...support, stageForeMm: clamped(support.stageForeMm + dx, -support.stageTravelMm, support.stageTravelMm) } };
-      return { ...build, support: { ...support, stageSideMm: clamped(support.stageSideMm + dx, -support.stageTravelMm, support.stageTravelMm) } };
+        return {
+          ...build,
+          support: {
+            ...support,
+            stageForeMm: clamped(support.stageForeMm + dx, -support.stageTravelMm, support.stageTravelMm),
+          },
+        };
+      return {
+        ...build,
+        support: {
+          ...support,
+          stageSideMm: clamped(support.stageSideMm + dx, -support.stageTravelMm, support.stageTravelMm),
+        },
+      };
     case 'motorGimbal':
-      if (handle.field === 'cageSideMm') return { ...build, support: { ...support, cageSideMm: clamped(support.cageSideMm + dx, -200, 200) } };
-      return { ...build, support: { ...support, plateForeMm: clamped(support.plateForeMm + dx, -200, 200), plateUpMm: clamped(support.plateUpMm + dy, -200, 200) } };
+      if (handle.field === 'cageSideMm')
+        return { ...build, support: { ...support, cageSideMm: clamped(support.cageSideMm + dx, -200, 200) } };
+      return {
+        ...build,
+        support: {
+          ...support,
+          plateForeMm: clamped(support.plateForeMm + dx, -200, 200),
+          plateUpMm: clamped(support.plateUpMm + dy, -200, 200),
+        },
+      };
     case 'jib':
       return { ...build, support: { ...support, angleDeg: clamped(Math.round(angle), -60, 70) } };
     case 'arm':

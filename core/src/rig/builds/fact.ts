@@ -18,7 +18,14 @@ export interface Balance {
   cautions: string[];
 }
 
-export const fact = (key: string, label: string, said: string, value: number | null, grade: Grade | null = null, why = ''): Fact => ({
+export const fact = (
+  key: string,
+  label: string,
+  said: string,
+  value: number | null,
+  grade: Grade | null = null,
+  why = '',
+): Fact => ({
   key,
   label,
   said,

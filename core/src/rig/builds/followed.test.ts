@@ -35,14 +35,27 @@ const built = (id: string): Build => {
 };
 /** The parts of a build a little to all sides, as hands put them on. */
 const jostled = (parts: readonly Placed[], between: (from: number, to: number) => number): Placed[] =>
-  parts.map((part) => ({ ...part, foreMm: part.foreMm + between(-15, 15), sideMm: part.sideMm + between(-4, 4), upMm: part.upMm + between(0, 10) }));
+  parts.map((part) => ({
+    ...part,
+    foreMm: part.foreMm + between(-15, 15),
+    sideMm: part.sideMm + between(-4, 4),
+    upMm: part.upMm + between(0, 10),
+  }));
 
 function followGimbal(build: Build, kit: Kit, units: Units): MotorGimbal {
   if (build.support.kind !== 'motorGimbal') throw new Error('no gimbal');
   const set = { ...build.support };
-  const plates = { 'Tilt, fore and aft': 'plateForeMm', 'Tilt, up and down': 'plateUpMm', Roll: 'cageSideMm', Pan: 'armForeMm' } as const;
+  const plates = {
+    'Tilt, fore and aft': 'plateForeMm',
+    'Tilt, up and down': 'plateUpMm',
+    Roll: 'cageSideMm',
+    Pan: 'armForeMm',
+  } as const;
   for (const step of balanceOf(build, kit, units).steps) {
-    const told = /^(Tilt, fore and aft|Tilt, up and down|Roll|Pan): slide .* (forward|back|up|down|to the right|to the left) by (\S+(?: mm)?), until/.exec(step);
+    const told =
+      /^(Tilt, fore and aft|Tilt, up and down|Roll|Pan): slide .* (forward|back|up|down|to the right|to the left) by (\S+(?: mm)?), until/.exec(
+        step,
+      );
     if (!told) continue;
     const plate = plates[told[1] as keyof typeof plates];
     set[plate] += number(told[3]) * MM[units] * (/forward|up|right/.test(told[2]) ? 1 : -1);
@@ -67,7 +80,10 @@ function followSled(build: Build, kit: Kit, units: Units): Build {
           upMm += part.heightMm;
         }
     }
-    const stage = /^Move the stage .*?(?:to (\S+)(?: mm)? (forward|back|to the right|to the left) of its middle|(to its middle))\.$/.exec(step);
+    const stage =
+      /^Move the stage .*?(?:to (\S+)(?: mm)? (forward|back|to the right|to the left) of its middle|(to its middle))\.$/.exec(
+        step,
+      );
     if (stage) {
       const across = /right|left/.test(step.slice(0, step.indexOf(',')));
       const value = stage[3] ? 0 : number(stage[1]) * MM[units] * (/forward|right/.test(stage[2]) ? 1 : -1);
@@ -86,16 +102,27 @@ describe.each(['metric', 'imperial'] as const)('steps followed to the letter, %s
     const ids = DEFAULT_KIT.builds.filter(({ support }) => support.kind === 'motorGimbal').map(({ id }) => id.slice(6));
     for (let i = 0; i < 100; i += 1) {
       const build = built(ids[i % ids.length]);
-      const moved = { plateForeMm: between(-40, 40), plateUpMm: between(-40, 20), cageSideMm: between(-10, 10), armForeMm: between(-10, 10) };
-      const shaken = { ...build, parts: jostled(build.parts, between), support: { ...build.support, ...moved } } as Build;
+      const moved = {
+        plateForeMm: between(-40, 40),
+        plateUpMm: between(-40, 20),
+        cageSideMm: between(-10, 10),
+        armForeMm: between(-10, 10),
+      };
+      const shaken = {
+        ...build,
+        parts: jostled(build.parts, between),
+        support: { ...build.support, ...moved },
+      } as Build;
       const placed = partLumps(shaken, DEFAULT_KIT.parts, DEFAULT_KIT.lenses);
-      for (const { name, slideMm } of gimbalBalance(followGimbal(shaken, DEFAULT_KIT, units), placed).axes) expect(Math.abs(slideMm), `${build.name} ${name}`).toBeLessThan(0.35);
+      for (const { name, slideMm } of gimbalBalance(followGimbal(shaken, DEFAULT_KIT, units), placed).axes)
+        expect(Math.abs(slideMm), `${build.name} ${name}`).toBeLessThan(0.35);
     }
   });
   it('leave the pan of every gimbal of the kit alone: the tilt slide has taken its moment away', () => {
     const gimbals = DEFAULT_KIT.builds.filter(({ support }) => support.kind === 'motorGimbal');
     expect(gimbals.length).toBeGreaterThan(5);
-    for (const build of gimbals) expect(balanceOf(build, DEFAULT_KIT, units).steps.at(-1), build.name).toBe('Pan: leave it.');
+    for (const build of gimbals)
+      expect(balanceOf(build, DEFAULT_KIT, units).steps.at(-1), build.name).toBe('Pan: leave it.');
   });
   it('bring 100 random sleds under 1° and 0.2 s, or say what is in the way', () => {
     const between = seeded(5);
@@ -110,10 +137,16 @@ describe.each(['metric', 'imperial'] as const)('steps followed to the letter, %s
         gimbalMm: between(80, 140),
         log: [],
       };
-      const shaken = BuildSchema.parse({ ...build, parts: jostled(build.parts, between), support: { ...build.support, ...wish } });
+      const shaken = BuildSchema.parse({
+        ...build,
+        parts: jostled(build.parts, between),
+        support: { ...build.support, ...wish },
+      });
       const { steps } = balanceOf(shaken, DEFAULT_KIT, units);
       if (steps.length === 1) {
-        expect(steps[0]).toMatch(/The stage would have to go|It stays top-heavy|is quicker than|too heavy for this post/);
+        expect(steps[0]).toMatch(
+          /The stage would have to go|It stays top-heavy|is quicker than|too heavy for this post/,
+        );
         continue;
       }
       followed += 1;
@@ -166,7 +199,9 @@ describe('starting as people do', () => {
     const light = startLight(built('sled-35'), DEFAULT_KIT);
     if (light?.support.kind !== 'sled') throw new Error('no sled');
     expect(light.support).toMatchObject({ postMm: light.support.postMinMm, stageForeMm: 0, stageSideMm: 0, log: [] });
-    expect(light.parts.filter(({ partId }) => partId === 'part-weight-200').map(({ foreMm }) => foreMm)).toEqual([90, 90, -90, -90]);
+    expect(light.parts.filter(({ partId }) => partId === 'part-weight-200').map(({ foreMm }) => foreMm)).toEqual([
+      90, 90, -90, -90,
+    ]);
     expect(BuildSchema.safeParse(light).success).toBe(true);
     const set = followSled(light, DEFAULT_KIT, 'metric');
     if (set.support.kind !== 'sled') throw new Error('no sled');
@@ -179,7 +214,10 @@ describe('starting as people do', () => {
 
 describe('steps of rails, legs and ropes', () => {
   it('a rail that is meant to slope is not levelled', () => {
-    const sloped = BuildSchema.parse({ ...built('slider-one'), support: { ...built('slider-one').support, tiltDeg: 12 } });
+    const sloped = BuildSchema.parse({
+      ...built('slider-one'),
+      support: { ...built('slider-one').support, tiltDeg: 12 },
+    });
     const text = balanceOf(sloped, DEFAULT_KIT, 'metric').steps.join(' ');
     expect(text).not.toMatch(/Level the rail|bubble must stay/);
     expect(text).toContain('Set the rail to its slope of 12°');
@@ -190,6 +228,8 @@ describe('steps of rails, legs and ropes', () => {
     for (const build of plain) expect(balanceOf(build, DEFAULT_KIT, 'metric').steps.join(' ')).not.toMatch(/\barm\b/i);
   });
   it('a slack second line is told to be a shock', () => {
-    expect(balanceOf(built('rope'), DEFAULT_KIT, 'metric').steps.join(' ')).toMatch(/slack is a fall, and a fall ends in a shock/);
+    expect(balanceOf(built('rope'), DEFAULT_KIT, 'metric').steps.join(' ')).toMatch(
+      /slack is a fall, and a fall ends in a shock/,
+    );
   });
 });

@@ -4,4 +4,5 @@ export type Grade = 'fits' | 'tight' | 'cannot';
 export const gradeOf = (share: number, tight = 0.8): Grade => (share > 1 ? 'cannot' : share > tight ? 'tight' : 'fits');
 
 /** A margin against none and against a wished one. */
-export const gradeOfMargin = (margin: number, wish: number): Grade => (margin <= 0 ? 'cannot' : margin < wish ? 'tight' : 'fits');
+export const gradeOfMargin = (margin: number, wish: number): Grade =>
+  margin <= 0 ? 'cannot' : margin < wish ? 'tight' : 'fits';

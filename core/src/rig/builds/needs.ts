@@ -40,11 +40,21 @@ const REDO: Record<SupportKind, Record<Change['what'], string>> = {
     filter: 'stage fore and aft',
     zoom: 'stage fore and aft, then tape the zoom',
   },
-  motorGimbal: { camera: 'all four balances', lens: 'tilt fore and aft, then pan', filter: 'tilt fore and aft', zoom: 'tilt fore and aft, then tape the zoom' },
+  motorGimbal: {
+    camera: 'all four balances',
+    lens: 'tilt fore and aft, then pan',
+    filter: 'tilt fore and aft',
+    zoom: 'tilt fore and aft, then tape the zoom',
+  },
   jib: { camera: 'counterweight and level', lens: 'counterweight', filter: 'a look at the balance', zoom: 'nothing' },
   slider: { camera: 'bags and level', lens: 'level', filter: 'a look at the level', zoom: 'nothing' },
   arm: { camera: 'bag and level', lens: 'bag and level', filter: 'a look at the level', zoom: 'nothing' },
-  rope: { camera: 'the rigger’s forces', lens: 'the rigger’s forces', filter: 'a look at how it hangs', zoom: 'how it hangs' },
+  rope: {
+    camera: 'the rigger’s forces',
+    lens: 'the rigger’s forces',
+    filter: 'a look at how it hangs',
+    zoom: 'how it hangs',
+  },
   drone: { camera: 'gimbal, and take-off mass', lens: 'gimbal', filter: 'a look at the gimbal', zoom: 'nothing' },
   wheels: { camera: 'straps', lens: 'straps', filter: 'a look at the straps', zoom: 'nothing' },
   improvised: { camera: 'tape', lens: 'tape', filter: 'a look at the tape', zoom: 'nothing' },
@@ -54,18 +64,28 @@ const REDO: Record<SupportKind, Record<Change['what'], string>> = {
 export function changesFor(build: Build, kit: Kit, shot: Shot): Change[] {
   const on = kit.parts.filter((part) => build.parts.some(({ partId }) => partId === part.id));
   const kind = build.support.kind;
-  const change = (what: Change['what'], said: string): Change => ({ what, said, redo: REDO[kind][what], minutes: MINUTES[kind][what] });
+  const change = (what: Change['what'], said: string): Change => ({
+    what,
+    said,
+    redo: REDO[kind][what],
+    minutes: MINUTES[kind][what],
+  });
   const nameOf = (rows: { id: string; name: string }[], id: string) => rows.find((row) => row.id === id)?.name ?? id;
   const changes: Change[] = [];
   const camera = on.find((part) => part.kind === 'camera');
-  if (camera?.of !== shot.cameraId) changes.push(change('camera', `${nameOf(kit.cameras, shot.cameraId)} ${camera ? `for ${camera.name}` : 'has to go on'}`));
+  if (camera?.of !== shot.cameraId)
+    changes.push(
+      change('camera', `${nameOf(kit.cameras, shot.cameraId)} ${camera ? `for ${camera.name}` : 'has to go on'}`),
+    );
   const lens = on.find((part) => part.kind === 'lens');
   // A camera with its lens built in has no part for it.
   const builtIn = !kit.parts.some((part) => part.of === shot.lensId) && !lens;
-  if (lens?.of !== shot.lensId && !builtIn) changes.push(change('lens', `${nameOf(kit.lenses, shot.lensId)} ${lens ? `for ${lens.name}` : 'has to go on'}`));
+  if (lens?.of !== shot.lensId && !builtIn)
+    changes.push(change('lens', `${nameOf(kit.lenses, shot.lensId)} ${lens ? `for ${lens.name}` : 'has to go on'}`));
   else if (lens && lens.zoomShiftMm !== 0) {
     const through = kit.lenses.find((row) => row.id === lens.of);
-    const shiftMm = lens.zoomShiftMm * (zoomShare(through, shot.focalLengthMm) - zoomShare(through, build.focalLengthMm));
+    const shiftMm =
+      lens.zoomShiftMm * (zoomShare(through, shot.focalLengthMm) - zoomShare(through, build.focalLengthMm));
     if (Math.abs(shiftMm) >= 0.5)
       changes.push(
         change(
@@ -75,8 +95,10 @@ export function changesFor(build: Build, kit: Kit, shot: Shot): Change[] {
       );
   }
   const filters = on.filter((part) => part.kind === 'filter' && part.of !== null);
-  for (const id of shot.filterIds) if (!filters.some((part) => part.of === id)) changes.push(change('filter', `${nameOf(kit.filters, id)} on`));
-  for (const part of filters) if (!shot.filterIds.includes(part.of ?? '')) changes.push(change('filter', `${part.name} off`));
+  for (const id of shot.filterIds)
+    if (!filters.some((part) => part.of === id)) changes.push(change('filter', `${nameOf(kit.filters, id)} on`));
+  for (const part of filters)
+    if (!shot.filterIds.includes(part.of ?? '')) changes.push(change('filter', `${part.name} off`));
   return changes;
 }
 

@@ -15,17 +15,28 @@ const empty = (kind: string): Build => {
   if (!found) throw new Error(kind);
   return { ...found, parts: [] };
 };
-const put = (build: Build, id: string): Build => ({ ...build, parts: [...build.parts, placeFor(build, DEFAULT_KIT, part(id))] });
+const put = (build: Build, id: string): Build => ({
+  ...build,
+  parts: [...build.parts, placeFor(build, DEFAULT_KIT, part(id))],
+});
 
 describe('parts where they sit', () => {
-  it.each(DEFAULT_BUILDS.map((build) => [build.name, build] as const))('%s: nothing of the made-up kit lies in anything else', (_, build) => {
-    expect(overlapsOf(build, DEFAULT_KIT)).toEqual([]);
-  });
+  it.each(DEFAULT_BUILDS.map((build) => [build.name, build] as const))(
+    '%s: nothing of the made-up kit lies in anything else',
+    (_, build) => {
+      expect(overlapsOf(build, DEFAULT_KIT)).toEqual([]);
+    },
+  );
   it('a lens goes before its body, a filter before the lens, discs on each other', () => {
-    const built = ['heron', 'fern-2470', 'vnd', 'battery', 'weight-200', 'weight-200', 'monitor'].reduce(put, empty('sled'));
+    const built = ['heron', 'fern-2470', 'vnd', 'battery', 'weight-200', 'weight-200', 'monitor'].reduce(
+      put,
+      empty('sled'),
+    );
     expect(overlapsOf(built, DEFAULT_KIT)).toEqual([]);
     const [body, lens, filter, , one, two] = built.parts;
-    expect(lens.foreMm - part('fern-2470').lengthMm / 2).toBeGreaterThanOrEqual(body.foreMm + part('heron').lengthMm / 2);
+    expect(lens.foreMm - part('fern-2470').lengthMm / 2).toBeGreaterThanOrEqual(
+      body.foreMm + part('heron').lengthMm / 2,
+    );
     expect(filter.foreMm).toBeGreaterThan(lens.foreMm);
     expect([lens.sideMm, lens.upMm]).toEqual([body.sideMm, body.upMm]);
     expect(two.upMm - one.upMm).toBeGreaterThanOrEqual(part('weight-200').heightMm);
@@ -33,7 +44,16 @@ describe('parts where they sit', () => {
   });
   it('what lies in something else is said first, and nothing is called level meanwhile', () => {
     const build = empty('motorGimbal');
-    const inside = { ...build, parts: ['heron', 'moss-35'].map((id) => ({ partId: `part-${id}`, on: 'top' as const, foreMm: 0, sideMm: 0, upMm: 50 })) };
+    const inside = {
+      ...build,
+      parts: ['heron', 'moss-35'].map((id) => ({
+        partId: `part-${id}`,
+        on: 'top' as const,
+        foreMm: 0,
+        sideMm: 0,
+        upMm: 50,
+      })),
+    };
     const [first] = balanceOf(inside, DEFAULT_KIT, 'metric').facts;
     expect(first).toMatchObject({ key: 'overlapMm', grade: 'cannot', said: 'Heron body and Moss 35 by 73 mm' });
   });

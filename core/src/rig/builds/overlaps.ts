@@ -19,7 +19,8 @@ const boxesOf = (build: Build, kit: Pick<Kit, 'parts'>): Box[] =>
 /** How far two boxes lie in each other along the axis where it is least, mm; 0 or less when they do not. */
 function depthMm(a: Box, b: Box): number {
   if (a.placed.on !== b.placed.on) return 0;
-  const along = (at: 'foreMm' | 'sideMm' | 'upMm', size: 'lengthMm' | 'widthMm' | 'heightMm') => (a.part[size] + b.part[size]) / 2 - Math.abs(a.placed[at] - b.placed[at]);
+  const along = (at: 'foreMm' | 'sideMm' | 'upMm', size: 'lengthMm' | 'widthMm' | 'heightMm') =>
+    (a.part[size] + b.part[size]) / 2 - Math.abs(a.placed[at] - b.placed[at]);
   return Math.min(along('foreMm', 'lengthMm'), along('sideMm', 'widthMm'), along('upMm', 'heightMm'));
 }
 
@@ -54,9 +55,14 @@ export function overlapFact(build: Build, kit: Pick<Kit, 'parts'>, units: Units)
 /** Where a part goes when it is put on a build: a lens before its body, a filter before the lens, weights and batteries of a sled at its bottom, the rest on top of what lies there. */
 export function placeFor(build: Build, kit: Pick<Kit, 'parts'>, part: Part): Placed {
   const boxes = boxesOf(build, kit);
-  const on = build.support.kind === 'sled' && (part.kind === 'weight' || part.kind === 'battery') ? ('bottom' as const) : ('top' as const);
+  const on =
+    build.support.kind === 'sled' && (part.kind === 'weight' || part.kind === 'battery')
+      ? ('bottom' as const)
+      : ('top' as const);
   const before = part.kind === 'lens' ? ['camera'] : part.kind === 'filter' ? ['lens', 'camera'] : [];
-  const body = before.map((kind) => boxes.findLast((box) => box.part.kind === kind && box.placed.on === on)).find((box) => box !== undefined);
+  const body = before
+    .map((kind) => boxes.findLast((box) => box.part.kind === kind && box.placed.on === on))
+    .find((box) => box !== undefined);
   const start: Placed = body
     ? {
         partId: part.id,

@@ -18,11 +18,17 @@ function told(build: Build, kit: Kit, units: Units): Build | null {
   const placed = partLumps(build, kit.parts, kit.lenses);
   const { support } = build;
   if (support.kind === 'motorGimbal') return { ...build, support: gimbalSlides(support, placed, units).set };
-  if (support.kind === 'jib') return { ...build, support: { ...support, counterG: Math.round(jibStand(support, heapOf(placed).massKg).counterKg * 1000) } };
+  if (support.kind === 'jib')
+    return {
+      ...build,
+      support: { ...support, counterG: Math.round(jibStand(support, heapOf(placed).massKg).counterKg * 1000) },
+    };
   if (support.kind !== 'sled') return null;
   if (support.log.length > 0) {
     const { next } = coach(support, placed, support.log, units);
-    return next && Math.abs(support[next.what] - next.toMm) > 1e-9 ? { ...build, support: { ...support, [next.what]: next.toMm } } : null;
+    return next && Math.abs(support[next.what] - next.toMm) > 1e-9
+      ? { ...build, support: { ...support, [next.what]: next.toMm } }
+      : null;
   }
   const solution = solutionFor(support, placed, kit.parts, units);
   return 'cannot' in solution ? null : withSolution(build, solution);
@@ -33,7 +39,9 @@ function withSolution(build: Build, { sled, added }: SledSolution): Build {
   const parts = stackOf(added).flatMap(({ partId, zM }) => {
     const weight = centres.get(partId);
     // A lump's place is that of its centre of mass; a part's that of the middle of its box.
-    return partId && weight ? [{ partId, on: 'bottom' as const, foreMm: 0, sideMm: 0, upMm: (zM - weight.zM + weight.heightM / 2) * 1000 }] : [];
+    return partId && weight
+      ? [{ partId, on: 'bottom' as const, foreMm: 0, sideMm: 0, upMm: (zM - weight.zM + weight.heightM / 2) * 1000 }]
+      : [];
   });
   return { ...build, support: sled, parts: [...build.parts, ...parts] };
 }

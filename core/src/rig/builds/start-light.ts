@@ -17,7 +17,13 @@ export function startLight(build: Build, kit: Pick<Kit, 'parts'>): Build | null 
   const largest = weights.reduce((a, b) => (b.massG > a.massG ? b : a));
   const ids = new Set(weights.map(({ id }) => id));
   const ends = [END_MM, -END_MM].flatMap((foreMm) =>
-    Array.from({ length: AT_EACH_END }, (_, k): Placed => ({ partId: largest.id, on: 'bottom', foreMm, sideMm: 0, upMm: (k + 0.5) * largest.heightMm })),
+    Array.from({ length: AT_EACH_END }, (_, k): Placed => ({
+      partId: largest.id,
+      on: 'bottom',
+      foreMm,
+      sideMm: 0,
+      upMm: (k + 0.5) * largest.heightMm,
+    })),
   );
   return {
     ...build,

@@ -46,7 +46,9 @@ const TAKES = 3;
 const TO_START_MIN = 1;
 
 /** Minutes in the air that shots of these lengths (s) ask for. */
-export const flightMinutes = (durationsS: readonly number[]): number => durationsS.reduce((sum, durationS) => sum + TAKES * (durationS / 60 + TO_START_MIN), 0);
+export const flightMinutes = (durationsS: readonly number[]): number =>
+  durationsS.reduce((sum, durationS) => sum + TAKES * (durationS / 60 + TO_START_MIN), 0);
 
 /** Batteries for so many minutes of flight, with a take-off and a landing of a minute and a half for each; infinite when one does not last for that. */
-export const batteriesFor = (flightMin: number, enduranceMin: number): number => (enduranceMin <= 1.5 ? Infinity : Math.ceil(flightMin / (enduranceMin - 1.5)));
+export const batteriesFor = (flightMin: number, enduranceMin: number): number =>
+  enduranceMin <= 1.5 ? Infinity : Math.ceil(flightMin / (enduranceMin - 1.5));

@@ -28,7 +28,12 @@ export interface JibStand {
 
 /** Levers of an arm with a camera of `headKg` at its front end: moments about the pivot (the beam's own weight acts at its middle), a tube bent by its end load as a cantilever, F L³ / 3EI. */
 export function jibStand(jib: Jib, headKg: number): JibStand {
-  const [front, rear, beamKg, onKg] = [jib.frontMm / 1000, jib.rearMm / 1000, jib.beamMassG / 1000, jib.counterG / 1000];
+  const [front, rear, beamKg, onKg] = [
+    jib.frontMm / 1000,
+    jib.rearMm / 1000,
+    jib.beamMassG / 1000,
+    jib.counterG / 1000,
+  ];
   const cos = Math.cos(jib.angleDeg * RAD);
   const counterKg = Math.max(0, (headKg * front + (beamKg * (front - rear)) / 2) / rear);
   const levelNm = GRAVITY * (headKg * front + (beamKg * (front - rear)) / 2 - onKg * rear);
@@ -37,7 +42,9 @@ export function jibStand(jib: Jib, headKg: number): JibStand {
   const inner = Math.max(0, outer - (2 * jib.wallMm) / 1000);
   const momentOfArea = (Math.PI / 64) * (outer ** 4 - inner ** 4);
   const ofBeam = (beamKg * front) / (front + rear);
-  const deflectionM = (GRAVITY * cos * (headKg * front ** 3)) / (3 * ALUMINIUM_PA * momentOfArea) + (GRAVITY * cos * ofBeam * front ** 3) / (8 * ALUMINIUM_PA * momentOfArea);
+  const deflectionM =
+    (GRAVITY * cos * (headKg * front ** 3)) / (3 * ALUMINIUM_PA * momentOfArea) +
+    (GRAVITY * cos * ofBeam * front ** 3) / (8 * ALUMINIUM_PA * momentOfArea);
   const pivotM = jib.pivotMm / 1000;
   const steepest = 60 * RAD;
   const pivotLoadKg = headKg + beamKg + onKg;

@@ -76,10 +76,17 @@ function slopeAt({ railMm, stiffnessNm2, stands }: Slider, loadKg: number, railK
   if (stands === 'two') {
     const a = alongM + length / 2;
     const b = length - a;
-    return (loadN * b * (length ** 2 - b ** 2 - 3 * a ** 2)) / (6 * stiffnessNm2 * length) + (perM * (length ** 3 - 6 * length * a ** 2 + 4 * a ** 3)) / (24 * stiffnessNm2);
+    return (
+      (loadN * b * (length ** 2 - b ** 2 - 3 * a ** 2)) / (6 * stiffnessNm2 * length) +
+      (perM * (length ** 3 - 6 * length * a ** 2 + 4 * a ** 3)) / (24 * stiffnessNm2)
+    );
   }
   const [a, half] = [Math.abs(alongM), length / 2];
-  return Math.sign(alongM) * ((loadN * a ** 2) / (2 * stiffnessNm2) + (perM * (3 * half ** 2 * a - 3 * half * a ** 2 + a ** 3)) / (6 * stiffnessNm2));
+  return (
+    Math.sign(alongM) *
+    ((loadN * a ** 2) / (2 * stiffnessNm2) +
+      (perM * (3 * half ** 2 * a - 3 * half * a ** 2 + a ** 3)) / (6 * stiffnessNm2))
+  );
 }
 
 /** The outline of two stands of three legs each, one of them pointing outward; near to each other the inner feet lie outside the outer ones. */

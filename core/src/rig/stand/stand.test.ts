@@ -12,7 +12,18 @@ import { feetAround, leastBagKg, outlineOf, tippingMarginM, worstMarginM, type S
 import { wheelsStop } from './wheels';
 
 const g = GRAVITY;
-const camera = (massKg: number, lengthM = 0.2, heightM = 0.15): Lump => ({ name: 'camera', partId: null, on: 'top', massKg, xM: 0, yM: 0, zM: 0, lengthM, widthM: 0.1, heightM });
+const camera = (massKg: number, lengthM = 0.2, heightM = 0.15): Lump => ({
+  name: 'camera',
+  partId: null,
+  on: 'top',
+  massKg,
+  xM: 0,
+  yM: 0,
+  zM: 0,
+  lengthM,
+  widthM: 0.1,
+  heightM,
+});
 
 describe('the edge of support', () => {
   it('of three feet on a circle is half the radius from the middle', () => {
@@ -33,7 +44,8 @@ describe('the edge of support', () => {
       }),
     ); // prettier-ignore
   });
-  it('no bag is enough where the feet are too near', () => expect(leastBagKg((kg) => tippingMarginM(feetAround(3, 0.1), [1 / (5 + kg), 0]), 0.06)).toBe(Infinity));
+  it('no bag is enough where the feet are too near', () =>
+    expect(leastBagKg((kg) => tippingMarginM(feetAround(3, 0.1), [1 / (5 + kg), 0]), 0.06)).toBe(Infinity));
 });
 
 describe('the outline of feet', () => {
@@ -64,7 +76,19 @@ describe('the outline of feet', () => {
 });
 
 describe('a jib', () => {
-  const JIB: Jib = { kind: 'jib', frontMm: 2000, rearMm: 500, beamMassG: 4000, pivotMm: 1500, angleDeg: 0, counterG: 0, parallel: true, tubeMm: 50, wallMm: 3, footMm: 600 };
+  const JIB: Jib = {
+    kind: 'jib',
+    frontMm: 2000,
+    rearMm: 500,
+    beamMassG: 4000,
+    pivotMm: 1500,
+    angleDeg: 0,
+    counterG: 0,
+    parallel: true,
+    tubeMm: 50,
+    wallMm: 3,
+    footMm: 600,
+  };
   it('wants the weight that the moments about its pivot ask for', () => {
     // By hand: 2.5 kg at 2 m and 4 kg of beam whose middle is (2 − 0.5)/2 = 0.75 m in front: 5 + 3 = 8 kg m over 0.5 m: 16 kg.
     expect(jibStand(JIB, 2.5).counterKg).toBeCloseTo(16, 9);
@@ -75,7 +99,10 @@ describe('a jib', () => {
   it('droops as F L³ / 3EI and q L⁴ / 8EI say', () => {
     const i = (Math.PI / 64) * (0.05 ** 4 - 0.044 ** 4);
     const line = (4 / 2.5) * g; // N per metre of beam
-    expect(jibStand(JIB, 2.5).deflectionMm).toBeCloseTo(((2.5 * g * 8) / (3 * 69e9 * i) + (line * 16) / (8 * 69e9 * i)) * 1000, 9);
+    expect(jibStand(JIB, 2.5).deflectionMm).toBeCloseTo(
+      ((2.5 * g * 8) / (3 * 69e9 * i) + (line * 16) / (8 * 69e9 * i)) * 1000,
+      9,
+    );
   });
   it('reaches up and less far out with its angle', () => {
     const up = jibStand({ ...JIB, angleDeg: 30 }, 2.5);
@@ -161,7 +188,9 @@ describe('an arm on three legs', () => {
 
 describe('a rope', () => {
   it('of 5 m swings in 4.486 s (2π√(L/g))', () =>
-    expect(ropeSwing({ kind: 'rope', lengthMm: 5000, swingDeg: 0, lines: 'two', secondLine: true }, 2).periodS).toBeCloseTo(4.486, 3));
+    expect(
+      ropeSwing({ kind: 'rope', lengthMm: 5000, swingDeg: 0, lines: 'two', secondLine: true }, 2).periodS,
+    ).toBeCloseTo(4.486, 3));
   it('swung wide takes longer: 1.0174 times at 30° (series 1 + φ²/16 + 11φ⁴/3072)', () => {
     const wide = ropeSwing({ kind: 'rope', lengthMm: 5000, swingDeg: 30, lines: 'one', secondLine: true }, 2);
     const phi = Math.PI / 6;
@@ -176,8 +205,20 @@ describe('a rope', () => {
 });
 
 describe('a drone', () => {
-  const DRONE: Drone = { kind: 'drone', bodyMassG: 1000, bodyMaxG: 1500, thrustMaxN: 20, batteryWh: 60, hoverW: 120, speedMaxMps: 15, heightM: 10, windMps: 0, reserveShare: 0.25 };
-  it('hovers on its battery: 45 Wh at 120 W are 22.5 minutes', () => expect(droneFlight(DRONE, 0).enduranceMin).toBeCloseTo(22.5, 9));
+  const DRONE: Drone = {
+    kind: 'drone',
+    bodyMassG: 1000,
+    bodyMaxG: 1500,
+    thrustMaxN: 20,
+    batteryWh: 60,
+    hoverW: 120,
+    speedMaxMps: 15,
+    heightM: 10,
+    windMps: 0,
+    reserveShare: 0.25,
+  };
+  it('hovers on its battery: 45 Wh at 120 W are 22.5 minutes', () =>
+    expect(droneFlight(DRONE, 0).enduranceMin).toBeCloseTo(22.5, 9));
   it('with mass asks for power to the 3/2 (momentum theory)', () => {
     expect(droneFlight(DRONE, 0.44).stillMin).toBeCloseTo(22.5 / 1.44 ** 1.5, 9);
     expect(droneFlight(DRONE, 1).overMassKg).toBeCloseTo(0.5, 9);
@@ -201,7 +242,8 @@ describe('wheels', () => {
     expect(stop.wheelHz).toBeCloseTo(5 / (Math.PI * 0.2), 9);
   });
   it('downhill, gravity pushes: v² / 2g(μ cos φ − sin φ), and never where the slope is steeper than the grip', () => {
-    const down = (downhillDeg: number) => wheelsStop({ speedMps: 5, reactionS: 0, grip: 0.5, massKg: 90, wheelMm: 200, downhillDeg }).stoppingM;
+    const down = (downhillDeg: number) =>
+      wheelsStop({ speedMps: 5, reactionS: 0, grip: 0.5, massKg: 90, wheelMm: 200, downhillDeg }).stoppingM;
     expect(down(10)).toBeCloseTo(25 / (2 * g * (0.5 * Math.cos(Math.PI / 18) - Math.sin(Math.PI / 18))), 9);
     expect(down((Math.atan(0.5) * 180) / Math.PI + 0.01)).toBe(Infinity);
   });

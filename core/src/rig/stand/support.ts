@@ -63,4 +63,5 @@ export function leastBagKg(marginM: (bagKg: number) => number, wishM: number): n
 }
 
 /** A sideways push at a height moves the point where the weight acts on the ground by this much, m: F z / W. */
-export const shiftByPushM = (forceN: number, heightM: number, massKg: number): number => (forceN * heightM) / (massKg * GRAVITY);
+export const shiftByPushM = (forceN: number, heightM: number, massKg: number): number =>
+  (forceN * heightM) / (massKg * GRAVITY);

@@ -24,5 +24,11 @@ export function wheelsStop({
   const thinkingM = speedMps * reactionS;
   const brakes = grip * Math.cos(downhillDeg * RAD) - Math.sin(downhillDeg * RAD);
   const brakingM = speedMps === 0 ? 0 : brakes > 0 ? speedMps ** 2 / (2 * brakes * GRAVITY) : Infinity;
-  return { thinkingM, brakingM, stoppingM: thinkingM + brakingM, energyJ: (massKg * speedMps ** 2) / 2, wheelHz: speedMps / (Math.PI * (wheelMm / 1000)) };
+  return {
+    thinkingM,
+    brakingM,
+    stoppingM: thinkingM + brakingM,
+    energyJ: (massKg * speedMps ** 2) / 2,
+    wheelHz: speedMps / (Math.PI * (wheelMm / 1000)),
+  };
 }

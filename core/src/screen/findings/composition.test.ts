@@ -12,10 +12,26 @@ import { figureShare, shotSize } from '../shot-size';
 
 const FULL: Move = { kind: 'slide', ...AROUND, heightM: 0.85, distanceM: 5, bearingDeg: 180, travelM: 0.6, skewDeg: 0 };
 const aim = (u: number, v: number) => ({ aim: { ...DEFAULT_AIM, place: { u, v } } });
-function found(id: string, move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces(), delivery: Partial<Delivery> = {}) {
+function found(
+  id: string,
+  move: Move,
+  more: Partial<Shot> = {},
+  pieces: Piece[] = plainPieces(),
+  delivery: Partial<Delivery> = {},
+) {
   const { shoot } = filmed(
     move,
-    { timing: { durationS: 8, holdStartS: 0.5, featherInS: 1.5, featherOutS: 1.5, holdEndS: 0.5, featherShape: 'minimumJerk' }, ...more },
+    {
+      timing: {
+        durationS: 8,
+        holdStartS: 0.5,
+        featherInS: 1.5,
+        featherOutS: 1.5,
+        holdEndS: 0.5,
+        featherShape: 'minimumJerk',
+      },
+      ...more,
+    },
     false,
     pieces,
   );
@@ -23,7 +39,8 @@ function found(id: string, move: Move, more: Partial<Shot> = {}, pieces: Piece[]
   return readShot(given, given.shots[0]).findings.find((finding) => finding.id === id);
 }
 /** A figure that faces a bearing. */
-const facing = (headingDeg: number): Piece[] => plainPieces().map((piece) => (piece.kind === 'figure' ? { ...piece, headingDeg } : piece));
+const facing = (headingDeg: number): Piece[] =>
+  plainPieces().map((piece) => (piece.kind === 'figure' ? { ...piece, headingDeg } : piece));
 
 describe('sizes and places, in words (common practice, no published source)', () => {
   it('go from a figure lost in its surroundings to a part of a face', () => {
@@ -45,7 +62,10 @@ describe('sizes and places, in words (common practice, no published source)', ()
 describe('head room', () => {
   it('too little and too much ripple, and lower or higher framing cures both', () => {
     expect(found('headRoom', FULL)).toMatchObject({ grade: 'calm' });
-    expect(found('headRoom', FULL, aim(0, 0.185))).toMatchObject({ grade: 'ripple', sentence: expect.stringMatching(/nearly touches the upper edge/) });
+    expect(found('headRoom', FULL, aim(0, 0.185))).toMatchObject({
+      grade: 'ripple',
+      sentence: expect.stringMatching(/nearly touches the upper edge/),
+    });
     const close: Move = { ...FULL, distanceM: 2, heightM: 1.4 };
     expect(found('headRoom', close, aim(0, -0.48))?.grade).toBe('ripple');
     expect(found('headRoom', close, aim(0, -0.48))?.sentence).toMatch(/much air above/);
@@ -109,9 +129,16 @@ describe('a second shape', () => {
 describe('the horizon', () => {
   it('stays level, rolls where that is meant, and sways where a free head passes on the body’s lean', () => {
     expect(found('horizon', FULL)?.sentence).toBe('The horizon stays level.');
-    expect(found('horizon', usual('roll'))).toMatchObject({ grade: 'calm', sentence: expect.stringMatching(/^The horizon rolls to \d+°, which is meant\.$/) });
+    expect(found('horizon', usual('roll'))).toMatchObject({
+      grade: 'calm',
+      sentence: expect.stringMatching(/^The horizon rolls to \d+°, which is meant\.$/),
+    });
     const run: Move = { kind: 'push', ...AROUND, fromDistanceM: 9, toDistanceM: 3, bearingDeg: 180 };
-    const free = found('horizon', run, { rigId: 'rig-hand', gaitId: 'gait-run', aim: { ...DEFAULT_AIM, mode: 'allFollow' } });
+    const free = found('horizon', run, {
+      rigId: 'rig-hand',
+      gaitId: 'gait-run',
+      aim: { ...DEFAULT_AIM, mode: 'allFollow' },
+    });
     expect(free?.grade).not.toBe('calm');
     expect(found('horizon', run, { rigId: 'rig-gimbal', gaitId: 'gait-knees' })?.grade).toBe('calm');
   });

@@ -30,7 +30,9 @@ const JOINT_BAND = 0.02;
 /** Frame heights that a standing figure at the subject's distance fills, one value a row. */
 export function figureShares({ setup, samples }: Picture): Float64Array {
   const figureM = setup.subject?.kind === 'figure' ? setup.subject.heightM : STANDING_M;
-  return Float64Array.from({ length: samples.count }, (_, row) => figureShare(figureM, samples.subjectDistanceM[row], samples.focalLengthMm[row], samples.frameHeightMm));
+  return Float64Array.from({ length: samples.count }, (_, row) =>
+    figureShare(figureM, samples.subjectDistanceM[row], samples.focalLengthMm[row], samples.frameHeightMm),
+  );
 }
 
 /** Everything about where and how large the subject stands in the frame. */
@@ -46,7 +48,10 @@ export function compositionFindings(picture: Picture): Finding[] {
 }
 
 /** Whether the subject is a figure that the move keeps framed, row by row; null when none is. */
-function framedRows({ setup, subject, motion, samples }: Picture, shares: Float64Array): ((row: number) => boolean) | null {
+function framedRows(
+  { setup, subject, motion, samples }: Picture,
+  shares: Float64Array,
+): ((row: number) => boolean) | null {
   if (setup.subject?.kind !== 'figure' || subjectInOf(motion) !== 'always') return null;
   return (row) => isInFrame(subject, row) && shares[row] >= FRAMED && Math.abs(samples.tiltDeg[row]) <= LEVEL_DEG;
 }
@@ -94,9 +99,15 @@ export function placeWords(u: number): string {
   return `near the ${side} edge`;
 }
 
-function headRoom({ setup, samples, subject }: Picture, shares: Float64Array, framed: (row: number) => boolean): Finding[] {
+function headRoom(
+  { setup, samples, subject }: Picture,
+  shares: Float64Array,
+  framed: (row: number) => boolean,
+): Finding[] {
   const { limits } = setup;
-  const room = Float64Array.from({ length: samples.count }, (_, row) => (framed(row) && shares[row] < HEAD_MAY_BE_CUT && subject.topV[row] <= 0.5 ? 0.5 - subject.topV[row] : NaN));
+  const room = Float64Array.from({ length: samples.count }, (_, row) =>
+    framed(row) && shares[row] < HEAD_MAY_BE_CUT && subject.topV[row] <= 0.5 ? 0.5 - subject.topV[row] : NaN,
+  );
   const least = largest(room.map((value) => -value));
   const most = largest(smoothed(room.map((value, row) => (shares[row] >= CUT ? value : NaN)), HELD_S * samples.frameRateHz)); // prettier-ignore
   if (!least) return [];
@@ -190,7 +201,10 @@ function joints({ setup, samples, subject }: Picture, framed: (row: number) => b
 }
 
 /** The middle of the frame that another shape is cut from: half its width in frame widths, half its height in frame heights. */
-export function innerArea(alsoShape: Picture['setup']['delivery']['alsoShape'], aspect: number): { halfWidth: number; halfHeight: number } | null {
+export function innerArea(
+  alsoShape: Picture['setup']['delivery']['alsoShape'],
+  aspect: number,
+): { halfWidth: number; halfHeight: number } | null {
   if (alsoShape === 'none') return null;
   const wanted = { upright: 9 / 16, square: 1, wide: 16 / 9 }[alsoShape];
   return { halfWidth: Math.min(0.5, wanted / aspect / 2), halfHeight: Math.min(0.5, aspect / wanted / 2) };
@@ -222,7 +236,8 @@ function alsoShape({ setup, samples, subject, motion }: Picture): Finding[] {
       sentence: outside
         ? `${setup.subject.name} is not whole in the ${shape} cut ${stretchWords(value, samples.screenS[outside.row], outside.stretches)}.`
         : `${setup.subject.name} stays inside the ${shape} cut as well.`,
-      reason: 'People compose for the shape they see: what a second shape needs has to stay in its inner area from the start.',
+      reason:
+        'People compose for the shape they see: what a second shape needs has to stay in its inner area from the start.',
       screenS: samples.screenS[outside?.row ?? 0],
       value,
       limit,
@@ -241,7 +256,9 @@ const THING = 0.6;
 function horizon({ setup, samples, motion }: Picture): Finding[] {
   const { shot, limits } = setup;
   const free = shot.aim.mode === 'allFollow';
-  const worst = largest(samples.body.rollDeg.map((roll, row) => Math.abs(roll + (free ? samples.body.leanDeg[row] : 0))));
+  const worst = largest(
+    samples.body.rollDeg.map((roll, row) => Math.abs(roll + (free ? samples.body.leanDeg[row] : 0))),
+  );
   const asked = largest(samples.rollDeg.map(Math.abs));
   if (!worst) return [];
   const limit = limits.horizonRollDeg;

@@ -41,21 +41,34 @@ export function endFindings(picture: Picture): Finding[] {
   const reveals = motion.legs.some(({ recipe }) => recipe.reveals);
   const ends: End[] = [
     ...(when === 'always' || when === 'start' ? [{ id: 'opening' as const, row: 0, frame: 'first' as const }] : []),
-    ...(when === 'always' || when === 'end' ? [{ id: 'closing' as const, row: samples.count - 1, frame: 'last' as const }] : []),
+    ...(when === 'always' || when === 'end'
+      ? [{ id: 'closing' as const, row: samples.count - 1, frame: 'last' as const }]
+      : []),
   ];
-  return ends.flatMap((end) => [...face(picture, end), ...(reveals && end.id === 'opening' ? [] : covered(picture, end))]);
+  return ends.flatMap((end) => [
+    ...face(picture, end),
+    ...(reveals && end.id === 'opening' ? [] : covered(picture, end)),
+  ]);
 }
 
 /** A figure cut so that its face is outside the frame. */
 function face({ setup, subject, samples }: Picture, { id, row, frame }: End): Finding[] {
   const [top, base] = [subject.topV[row], subject.baseV[row]];
-  if (setup.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5)) return [];
+  if (setup.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5))
+    return [];
   const { name, heightM } = setup.subject;
   // Seen from near by a body does not shrink evenly: each height is drawn for itself.
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const point: InPicture = { u: 0, w: 0, depthM: 0 };
   const at = (share: number) => {
-    project(samples.cameras, row * CAMERA_SIZE, samples.subjectXM[row], samples.subjectYM[row], samples.subjectZM[row] + share * heightM, point);
+    project(
+      samples.cameras,
+      row * CAMERA_SIZE,
+      samples.subjectXM[row],
+      samples.subjectYM[row],
+      samples.subjectZM[row] + share * heightM,
+      point,
+    );
     return point.depthM > 0 ? point.w * aspect : Infinity;
   };
   const out = Math.max(0, Math.abs(at(FACE)) - 0.5);
@@ -64,8 +77,12 @@ function face({ setup, subject, samples }: Picture, { id, row, frame }: End): Fi
     {
       id: `${id}.face`,
       grade: out > 0 ? 'jolt' : 'calm',
-      sentence: out > 0 ? `The ${frame} frame is of ${name}’s ${shown}: the face is outside it.` : `${name}’s face is in the ${frame} frame.`,
-      reason: 'People look for a face first. A close shot of anything else is meant only when that is what it is about: then make that the subject.',
+      sentence:
+        out > 0
+          ? `The ${frame} frame is of ${name}’s ${shown}: the face is outside it.`
+          : `${name}’s face is in the ${frame} frame.`,
+      reason:
+        'People look for a face first. A close shot of anything else is meant only when that is what it is about: then make that the subject.',
       screenS: samples.screenS[row],
       value: out,
       limit: 0,

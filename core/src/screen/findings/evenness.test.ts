@@ -5,7 +5,14 @@ import { readShot } from '../../reading/read-shot';
 import { filmed, usual } from '../../testing/filmed';
 import { AROUND } from '../../testing/shoots';
 
-const STROKE = { durationS: 8, holdStartS: 0, featherInS: 4, featherOutS: 4, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const STROKE = {
+  durationS: 8,
+  holdStartS: 0,
+  featherInS: 4,
+  featherOutS: 4,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 function found(id: string, move: Move, more: Partial<Shot> = {}, walking = false) {
   const { shoot } = filmed(move, { timing: STROKE, ...more }, walking);
   return readShot(shoot, shoot.shots[0]).findings.find((finding) => finding.id === id);
@@ -23,7 +30,12 @@ describe('evenness', () => {
     expect(found('even.picture', { ...usual('pan'), fromDeg: -15, toDeg: 15 })?.value).toBeLessThan(1.5);
   });
   it('a drawn path that turns back again and again is not even', () => {
-    const points = [0, 1, 0, 1, 0, 1, 0].map((x, i) => ({ eastM: 3 * x, northM: -5 + i * 0.02, heightM: 1.2, look: null }));
+    const points = [0, 1, 0, 1, 0, 1, 0].map((x, i) => ({
+      eastM: 3 * x,
+      northM: -5 + i * 0.02,
+      heightM: 1.2,
+      look: null,
+    }));
     const zigzag = found('even.picture', { kind: 'free', pivotEastM: 0, pivotNorthM: 0, points });
     expect(zigzag?.value ?? 0).toBeGreaterThan(found('even.picture', usual('slide'))?.value ?? 9);
   });

@@ -19,7 +19,12 @@ export interface Evenness {
 const ENOUGH_HZ = 24;
 
 /** The least even of the moves of a shot, from a speed a row and how many rows there are a second: of what is shown by the frame rate, of what the rig did by the rate it was recorded at; null when nothing moves. */
-export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: Float64Array, rateHz: number): Evenness | null {
+export function leastEven(
+  { legs }: Picture['motion'],
+  samples: Samples,
+  speed: Float64Array,
+  rateHz: number,
+): Evenness | null {
   let worst: Evenness | null = null;
   for (const { pace } of legs) {
     const [from, end] = [rowAt(samples, pace.startS), rowAt(samples, pace.endS)].sort((a, b) => a - b);
@@ -28,7 +33,11 @@ export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: 
     const stride = Math.max(1, Math.floor(rateHz / ENOUGH_HZ));
     const spectral = spectralArcLength(stride === 1 ? part : part.filter((_, i) => i % stride === 0), rateHz / stride);
     if (spectral !== null && (worst === null || spectral < worst.spectral))
-      worst = { spectral, jerk: logDimensionlessJerk(part, rateHz), fromS: samples.screenS[Math.min(from, samples.count - 1)] };
+      worst = {
+        spectral,
+        jerk: logDimensionlessJerk(part, rateHz),
+        fromS: samples.screenS[Math.min(from, samples.count - 1)],
+      };
   }
   return worst;
 }
@@ -36,12 +45,17 @@ export function leastEven({ legs }: Picture['motion'], samples: Samples, speed: 
 /** Speed of the camera along its path, m/s of action, one value a row. */
 export function cameraSpeedMps({ count, tS, xM, yM, zM }: Samples): Float64Array {
   const speed = new Float64Array(count);
-  for (let i = 1; i < count; i += 1) speed[i] = Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]) / Math.abs(tS[i] - tS[i - 1] || Infinity);
+  for (let i = 1; i < count; i += 1)
+    speed[i] =
+      Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]) / Math.abs(tS[i] - tS[i - 1] || Infinity);
   if (count > 1) speed[0] = speed[1];
   return speed;
 }
 
-const PICTURE = { evenly: 'The motion in the picture runs evenly', unevenly: 'The motion in the picture hurries and lingers' };
+const PICTURE = {
+  evenly: 'The motion in the picture runs evenly',
+  unevenly: 'The motion in the picture hurries and lingers',
+};
 const CAMERA = { evenly: 'The camera goes its way evenly', unevenly: 'The camera hurries and lingers on its way' };
 const LEAST_SCREEN_SPEED = 1e-4;
 const LEAST_CAMERA_MPS = 1e-3;
@@ -53,7 +67,12 @@ export function evennessFindings({ setup, motion, samples, filmed, screen }: Pic
   // On screen a ramp means to hurry and linger; the rig knows nothing of it.
   const ramped = setup.shot.playback.ramp.length > 1;
   const limit = limits.roughness;
-  const say = (id: string, what: { evenly: string; unevenly: string }, even: Evenness | null, meant: boolean): Finding[] => {
+  const say = (
+    id: string,
+    what: { evenly: string; unevenly: string },
+    even: Evenness | null,
+    meant: boolean,
+  ): Finding[] => {
     if (!even) return [];
     const value = -even.spectral;
     const grade = meant ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor);
@@ -78,8 +97,18 @@ export function evennessFindings({ setup, motion, samples, filmed, screen }: Pic
   const cameraMps = cameraSpeedMps(filmed);
   const moves = (column: Float64Array, least: number) => column.some((value) => value > least);
   return [
-    ...say('even.picture', PICTURE, moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed, samples.frameRateHz) : null, blurs || ramped),
-    ...say('even.rig', CAMERA, moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps, filmed.captureRateHz) : null, blurs),
+    ...say(
+      'even.picture',
+      PICTURE,
+      moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed, samples.frameRateHz) : null,
+      blurs || ramped,
+    ),
+    ...say(
+      'even.rig',
+      CAMERA,
+      moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps, filmed.captureRateHz) : null,
+      blurs,
+    ),
   ];
 }
 
@@ -90,7 +119,10 @@ const LEAST_RADIUS_M = 0.1;
 const ONCE_ROUND_DEG = 350;
 
 /** How a leg turns: its angle in every row, degrees, and its distance from what it turns about; null for a leg that does not go round. */
-function turning({ recipe, move }: LegMotion, { filmed: samples, setup, motion }: Picture): { angleDeg: Float64Array; distanceM: Float64Array | null } | null {
+function turning(
+  { recipe, move }: LegMotion,
+  { filmed: samples, setup, motion }: Picture,
+): { angleDeg: Float64Array; distanceM: Float64Array | null } | null {
   if (recipe.aim(move).base === 'down') return recipe.turn ? { angleDeg: samples.panDeg, distanceM: null } : null;
   if (recipe.effect !== 'round' || recipe.subjectIn(move) !== 'always') return null;
   const { count, xM, yM, subjectXM, subjectYM } = samples;
@@ -129,7 +161,9 @@ export function turningFindings(picture: Picture): Finding[] {
         if (value > worst.value) worst = { value, row: i };
       }
     // As it is shown: slow motion and ramps change how quickly it turns.
-    const degps = Math.abs(turn.angleDeg[to] - turn.angleDeg[from]) / Math.max(1e-6, Math.abs(samples.screenS[to] - samples.screenS[from]));
+    const degps =
+      Math.abs(turn.angleDeg[to] - turn.angleDeg[from]) /
+      Math.max(1e-6, Math.abs(samples.screenS[to] - samples.screenS[from]));
     findings.push({
       id: 'turn.even',
       grade: gradeAbove(worst.value, limits.turnEvenness, limits.turnEvenness * limits.joltFactor),
@@ -145,7 +179,9 @@ export function turningFindings(picture: Picture): Finding[] {
     const { angleDeg, distanceM } = turn;
     if (!distanceM) break;
     // A helix means to change its distance: what is judged is whether it does so steadily.
-    const steadyM = (i: number) => distanceM[first] + ((distanceM[last] - distanceM[first]) * (angleDeg[i] - angleDeg[first])) / (angleDeg[last] - angleDeg[first]);
+    const steadyM = (i: number) =>
+      distanceM[first] +
+      ((distanceM[last] - distanceM[first]) * (angleDeg[i] - angleDeg[first])) / (angleDeg[last] - angleDeg[first]);
     let off = { value: 0, row: first };
     for (let i = first; i <= last; i += 1) {
       const value = Math.abs(distanceM[i] - steadyM(i)) / Math.max(LEAST_RADIUS_M, steadyM(i));

@@ -24,8 +24,10 @@ export function featherFindings(picture: Picture): Finding[] {
   const limit = limits.screenAcceleration;
   const meant = legs.some(({ recipe }) => recipe.meantToBlur);
   const corners = rampCorners(picture);
-  const beside = (row: number) => corners.some(([fromS, toS]) => samples.screenS[row] >= fromS && samples.screenS[row] <= toS);
-  const ofMove = corners.length === 0 ? screen.acceleration : screen.acceleration.map((value, row) => (beside(row) ? NaN : value));
+  const beside = (row: number) =>
+    corners.some(([fromS, toS]) => samples.screenS[row] >= fromS && samples.screenS[row] <= toS);
+  const ofMove =
+    corners.length === 0 ? screen.acceleration : screen.acceleration.map((value, row) => (beside(row) ? NaN : value));
   const ofRamp = screen.acceleration.map((value, row) => (beside(row) ? value : NaN));
   return [
     { id: 'start' as const, column: ofMove, from: 0, to: first },

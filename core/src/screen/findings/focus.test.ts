@@ -16,12 +16,18 @@ const fixed = (distanceM: number) => ({ focus: { mode: 'fixed' as const, distanc
 
 describe('sharp at the start, on the way, at the end', () => {
   it('with a focus that follows, throughout', () => {
-    expect(sharp(push)).toMatchObject({ grade: 'calm', value: 0, sentence: 'Ansa is sharp at the start, on the way and at the end (focus follows).' });
+    expect(sharp(push)).toMatchObject({
+      grade: 'calm',
+      value: 0,
+      sentence: 'Ansa is sharp at the start, on the way and at the end (focus follows).',
+    });
   });
   it('with the focus left where the move ends, sharp only there', () => {
     expect(sharp(push, { fNumber: 2.8, ...fixed(2) })).toMatchObject({
       grade: 'jolt',
-      sentence: expect.stringMatching(/^Ansa is out of focus at the start, out of focus on the way and sharp at the end: focus stays at 2 m/),
+      sentence: expect.stringMatching(
+        /^Ansa is out of focus at the start, out of focus on the way and sharp at the end: focus stays at 2 m/,
+      ),
     });
   });
   it('cured by a deep stop, a constant distance, or a focus that follows', () => {
@@ -33,7 +39,8 @@ describe('sharp at the start, on the way, at the end', () => {
   it('begins to be soft just where depth of field ends', () => {
     const [f, n, focusM] = [50, 4, 3];
     const { farM } = depthOfField(f, n, 0.00083 * 36, focusM);
-    const at = (distanceM: number) => sharp({ kind: 'still', ...AROUND, heightM: 0.85, distanceM, bearingDeg: 180 }, { fNumber: n, ...fixed(focusM) });
+    const at = (distanceM: number) =>
+      sharp({ kind: 'still', ...AROUND, heightM: 0.85, distanceM, bearingDeg: 180 }, { fNumber: n, ...fixed(focusM) });
     expect(at(farM * 0.99)?.grade).toBe('calm');
     expect(at(farM * 1.01)?.grade).toBe('ripple');
   });

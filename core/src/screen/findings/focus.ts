@@ -9,7 +9,8 @@ import { isInFrame } from '../subject-in-frame';
 /** Whether the subject is sharp at the start, on the way and at the end, and how quickly the focus has to go. */
 export function focusFindings(picture: Picture): Finding[] {
   const { setup, motion } = picture;
-  if (setup.shot.focus.mode === 'racks' || motion.legs.some(({ recipe }) => recipe.focus !== undefined)) return pullFindings(picture, 'focus.rack');
+  if (setup.shot.focus.mode === 'racks' || motion.legs.some(({ recipe }) => recipe.focus !== undefined))
+    return pullFindings(picture, 'focus.rack');
   return [...sharpnessFindings(picture), ...(setup.subject ? pullFindings(picture, 'focus.pull') : [])];
 }
 
@@ -20,7 +21,11 @@ export function subjectBlur({ setup, samples, subject }: Picture): Float64Array 
     if (!setup.subject || !isInFrame(subject, row)) return NaN;
     const opticalMm = samples.focalLengthMm[row] / samples.crop[row];
     const sharpMm = (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[row];
-    return Math.min(MOST_BLUR, blurDiscMm(opticalMm, fNumber, samples.focusDistanceM[row], Math.max(0.02, samples.subjectDistanceM[row])) / sharpMm);
+    return Math.min(
+      MOST_BLUR,
+      blurDiscMm(opticalMm, fNumber, samples.focusDistanceM[row], Math.max(0.02, samples.subjectDistanceM[row])) /
+        sharpMm,
+    );
   });
 }
 
@@ -55,7 +60,8 @@ function sharpnessFindings(picture: Picture): Finding[] {
         grade === 'calm'
           ? `${subject.name} is sharp at the start, on the way and at the end (${how}).`
           : `${subject.name} is ${word(first)} at the start, ${word(worst.row)} on the way and ${word(last)} at the end: ${how}, and f/${trim(shot.fNumber, 1)} holds ${sayLength(field.nearM, words.units)} ${far}.`,
-      reason: 'A deep stop and a constant distance replace a focus puller; otherwise somebody or something has to follow.',
+      reason:
+        'A deep stop and a constant distance replace a focus puller; otherwise somebody or something has to follow.',
       screenS: samples.screenS[worst.row],
       value: worst.value,
       limit: 1,
@@ -77,11 +83,21 @@ function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'fo
   const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, shot.puller, limits);
   const { subject, does } = PULLER_WORDS[shot.puller];
   const dark = motion.legs.some(({ recipe }) => recipe.goesDark);
-  const say = (amount: number) => (unit === 'deg/s' ? `${trim(amount, 0)}° of the ring a second` : `${trim(amount, 2)} dioptres a second`);
+  const say = (amount: number) =>
+    unit === 'deg/s' ? `${trim(amount, 0)}° of the ring a second` : `${trim(amount, 2)} dioptres a second`;
   // A start out of focus is seen to become sharp, not to turn: only a pull that nobody can make is told.
   const fromSoft = shot.focus.mode === 'racks' && shot.focus.from.on === 'distance';
-  const grade = !pull ? 'ripple' : dark ? 'calm' : fromSoft ? gradeAbove(value, limit * limits.joltFactor ** 2, Infinity) : gradeAbove(value, limit, limit * limits.joltFactor);
-  const way = id === 'focus.rack' ? `goes from ${trim(focusDistanceM[0], 2)} m to ${trim(focusDistanceM[count - 1], 2)} m, at most` : 'has to follow at up to';
+  const grade = !pull
+    ? 'ripple'
+    : dark
+      ? 'calm'
+      : fromSoft
+        ? gradeAbove(value, limit * limits.joltFactor ** 2, Infinity)
+        : gradeAbove(value, limit, limit * limits.joltFactor);
+  const way =
+    id === 'focus.rack'
+      ? `goes from ${trim(focusDistanceM[0], 2)} m to ${trim(focusDistanceM[count - 1], 2)} m, at most`
+      : 'has to follow at up to';
   return [
     {
       id,

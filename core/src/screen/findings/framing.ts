@@ -10,7 +10,9 @@ import { isInFrame, isShown, type SubjectInFrame } from '../subject-in-frame';
 /** Is the subject kept in its place? Only asked when the aim promises it. */
 export function placeFindings({ setup, subject, samples, motion }: Picture): Finding[] {
   const { limits } = setup;
-  const promised = setup.shot.aim.mode !== 'locked' && motion.legs.every(({ recipe, move }) => recipe.aim(move).base === 'asked' && recipe.subjectIn(move) === 'always');
+  const promised =
+    setup.shot.aim.mode !== 'locked' &&
+    motion.legs.every(({ recipe, move }) => recipe.aim(move).base === 'asked' && recipe.subjectIn(move) === 'always');
   if (!setup.subject || !promised) return [];
   const { u, v } = setup.shot.aim.place;
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
@@ -68,12 +70,18 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
       },
     ];
   }
-  if (pathLengthM(samples) < 0.01 && setup.shot.walks.length === 0 && motion.legs.every(({ recipe, move }) => recipe.zoom(move).rule === 'fixed')) return [];
+  if (
+    pathLengthM(samples) < 0.01 &&
+    setup.shot.walks.length === 0 &&
+    motion.legs.every(({ recipe, move }) => recipe.zoom(move).rule === 'fixed')
+  )
+    return [];
   // Focal length over distance: seen from above a person is short, not small.
   const scaleAt = (row: number) => samples.focalLengthMm[row] / samples.subjectDistanceM[row];
   const rate = new Float64Array(samples.count).fill(NaN);
   for (let row = 1; row < samples.count; row += 1)
-    if (isInFrame(subject, row) && isInFrame(subject, row - 1)) rate[row] = Math.abs(Math.log(scaleAt(row) / scaleAt(row - 1))) * samples.frameRateHz;
+    if (isInFrame(subject, row) && isInFrame(subject, row - 1))
+      rate[row] = Math.abs(Math.log(scaleAt(row) / scaleAt(row - 1))) * samples.frameRateHz;
   const peak = largest(rate);
   if (!peak) return [];
   const limit = limits.growthRate;
@@ -100,7 +108,9 @@ function changeWords(start: number, end: number, rate: number): string {
   if (Number.isNaN(start) && Number.isNaN(end)) return 'passes through the frame, its size changing';
   if (Number.isNaN(start)) return `comes to ${percent(end)} of the frame height`;
   if (Number.isNaN(end)) return `starts at ${percent(start)} of the frame height`;
-  return percent(end) === percent(start) && rate < 0.02 ? `stays at ${percent(start)} of the frame height` : `goes from ${percent(start)} to ${percent(end)} of the frame height`;
+  return percent(end) === percent(start) && rate < 0.02
+    ? `stays at ${percent(start)} of the frame height`
+    : `goes from ${percent(start)} to ${percent(end)} of the frame height`;
 }
 
 /** When nothing of the site is ever in the picture. */
@@ -114,7 +124,8 @@ export function emptyFindings({ setup, pieces, subject, samples }: Picture): Fin
         setup.pieces.length === 0
           ? 'The site is empty: there is nothing but ground and sky to see.'
           : 'Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame.',
-      reason: 'Without anything that stands still in the picture no motion can be seen. Turn the camera, or add a piece to the plan.',
+      reason:
+        'Without anything that stands still in the picture no motion can be seen. Turn the camera, or add a piece to the plan.',
       screenS: 0,
       value: 0,
       limit: 1,
@@ -158,7 +169,17 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
   const during = ({ row, rows, stretches }: Hit) => stretchWords(rows / frameRateHz, samples.screenS[row], stretches);
   const finding = (hit: Hit, sentence: string, reason: string, grade: Finding['grade']): Finding[] => {
     const value = hit.rows / frameRateHz;
-    return [{ ...common, grade: value > limits.cutOffS || never ? grade : 'calm', sentence, reason, screenS: samples.screenS[hit.row], value, said: lasting(value) }];
+    return [
+      {
+        ...common,
+        grade: value > limits.cutOffS || never ? grade : 'calm',
+        sentence,
+        reason,
+        screenS: samples.screenS[hit.row],
+        value,
+        said: lasting(value),
+      },
+    ];
   };
   if (gone)
     return finding(
@@ -168,16 +189,42 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
       'jolt',
     );
   // A move that only passes somebody asks for one look; but who walks away from it is lost, not passed.
-  const lost = subjectInOf(motion) === 'sometime' && setup.shot.walks.some((walk) => walk.pieceId === setup.subject?.id && walk.points.length > 1) ? longestRun(count, out) : null;
+  const lost =
+    subjectInOf(motion) === 'sometime' &&
+    setup.shot.walks.some((walk) => walk.pieceId === setup.subject?.id && walk.points.length > 1)
+      ? longestRun(count, out)
+      : null;
   if (lost && lost.rows > count * LOST_SHARE) {
     const value = lost.rows / frameRateHz;
     const sentence = `${name} walks, and is out of the picture ${during(lost)}.`;
-    return [{ ...common, grade: 'ripple', sentence, reason: 'The move does not go along with the walk.', screenS: samples.screenS[lost.row], value, said: lasting(value) }];
+    return [
+      {
+        ...common,
+        grade: 'ripple',
+        sentence,
+        reason: 'The move does not go along with the walk.',
+        screenS: samples.screenS[lost.row],
+        value,
+        said: lasting(value),
+      },
+    ];
   }
   const head = among((row) => subject.topV[row] > 0.5);
-  if (head) return finding(head, `${name}’s top is cut off by the upper edge ${during(head)}.`, 'A cut head looks like a mistake unless it is very close.', 'ripple');
+  if (head)
+    return finding(
+      head,
+      `${name}’s top is cut off by the upper edge ${during(head)}.`,
+      'A cut head looks like a mistake unless it is very close.',
+      'ripple',
+    );
   const side = among((row) => Math.abs(subject.u[row]) + subject.halfWidth[row] > 0.5 && subject.halfWidth[row] < 0.4);
-  if (side) return finding(side, `${name} is cut by the side of the frame ${during(side)}.`, 'A thing half in the frame pulls the eye to the edge.', 'ripple');
+  if (side)
+    return finding(
+      side,
+      `${name} is cut by the side of the frame ${during(side)}.`,
+      'A thing half in the frame pulls the eye to the edge.',
+      'ripple',
+    );
   const feet = among((row) => subject.baseV[row] < -0.5);
   return [
     {

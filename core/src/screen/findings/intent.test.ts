@@ -7,16 +7,31 @@ import { readShot } from '../../reading/read-shot';
 import { filmed, usual, WALK } from '../../testing/filmed';
 import { AROUND, plainPieces } from '../../testing/shoots';
 
-const TIMING = { durationS: 9, holdStartS: 0.6, featherInS: 2, featherOutS: 2.5, holdEndS: 0.8, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 9,
+  holdStartS: 0.6,
+  featherInS: 2,
+  featherOutS: 2.5,
+  holdEndS: 0.8,
+  featherShape: 'minimumJerk' as const,
+};
 function read(move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
   const { shoot } = filmed(move, { timing: TIMING, ...more }, false, pieces);
   return readShot(shoot, shoot.shots[0]);
 }
-const found = (id: string, ...given: Parameters<typeof read>) => read(...given).findings.find((finding) => finding.id === id);
+const found = (id: string, ...given: Parameters<typeof read>) =>
+  read(...given).findings.find((finding) => finding.id === id);
 
 describe('what a move is meant to do is no fault', () => {
   it('a whip smears', () => {
-    const timing = { durationS: 4, holdStartS: 1.8, holdEndS: 1.8, featherInS: 0.15, featherOutS: 0.2, featherShape: 'minimumJerk' as const };
+    const timing = {
+      durationS: 4,
+      holdStartS: 1.8,
+      holdEndS: 1.8,
+      featherInS: 0.15,
+      featherOutS: 0.2,
+      featherShape: 'minimumJerk' as const,
+    };
     const { findings } = read(usual('whipPan'), { timing });
     expect(findings.find(({ id }) => id === 'speed.far')).toMatchObject({ grade: 'calm' });
     expect(findings.find(({ id }) => id === 'speed.far')?.sentence).toMatch(/they smear, which is meant here/);
@@ -30,13 +45,18 @@ describe('what a move is meant to do is no fault', () => {
     expect(found('cutoff', usual('enterLeave'), { walks: [WALK] })?.grade).toBe('calm');
   });
   it('but one that never comes is missed all the same', () => {
-    expect(found('cutoff', { ...usual('pan'), fromDeg: -120, toDeg: -60 })?.sentence).toBe('Ansa is never in the picture.');
+    expect(found('cutoff', { ...usual('pan'), fromDeg: -120, toDeg: -60 })?.sentence).toBe(
+      'Ansa is never in the picture.',
+    );
     expect(
       severity(
         found(
           'cutoff',
           { ...usual('skyEnd'), toTiltDeg: 60 },
-          { aim: { mode: 'subject', place: { u: 0, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 }, backwards: true },
+          {
+            aim: { mode: 'subject', place: { u: 0, v: 0 }, smoothingS: 0, deadBandDeg: 0, rateMaxDegps: 360 },
+            backwards: true,
+          },
         ) ?? { grade: 'jolt' },
       ),
     ).toBe(0);
@@ -58,7 +78,15 @@ describe('seen from above', () => {
     expect(found('size', usual('spiralOverhead'), { timing: { ...TIMING, durationS: 16 } })?.grade).toBe('calm');
   });
   it('a slide over flat ground shows, though near and far do not part', () => {
-    const map: Move = { kind: 'overheadSlide', ...AROUND, heightM: 8, distanceM: 0.1, bearingDeg: 180, travelM: 5, skewDeg: 0 };
+    const map: Move = {
+      kind: 'overheadSlide',
+      ...AROUND,
+      heightM: 8,
+      distanceM: 0.1,
+      bearingDeg: 180,
+      travelM: 5,
+      skewDeg: 0,
+    };
     expect(found('parallax', map, {}, [newPiece('figure', 'figure', 'Ansa', 0, 0, 0)])).toMatchObject({
       grade: 'calm',
       sentence: expect.stringMatching(/The picture as a whole moves/),
@@ -69,7 +97,8 @@ describe('seen from above', () => {
 describe('out of sight', () => {
   it('what the subject does is not seen: flying past it is no jolt', () => {
     const { findings } = read(usual('backAwayReveal'), { timing: { ...TIMING, durationS: 14 } });
-    for (const id of ['speed.subject', 'blur.subject', 'start']) expect(severity(findings.find((finding) => finding.id === id) ?? { grade: 'calm' }), id).toBeLessThan(2);
+    for (const id of ['speed.subject', 'blur.subject', 'start'])
+      expect(severity(findings.find((finding) => finding.id === id) ?? { grade: 'calm' }), id).toBeLessThan(2);
   });
 });
 

@@ -8,7 +8,14 @@ import { readShot } from '../../reading/read-shot';
 import { AROUND, moved, plainShoot } from '../../testing/shoots';
 import { threeCamera } from '../../testing/three-camera';
 
-const TIMING = { durationS: 2, holdStartS: 0, featherInS: 0, featherOutS: 0, holdEndS: 0, featherShape: 'minimumJerk' as const };
+const TIMING = {
+  durationS: 2,
+  holdStartS: 0,
+  featherInS: 0,
+  featherOutS: 0,
+  holdEndS: 0,
+  featherShape: 'minimumJerk' as const,
+};
 const pan: Move = { kind: 'pan', ...AROUND, heightM: 1.2, distanceM: 12, bearingDeg: 180, fromDeg: -20, toDeg: 20 };
 const post = { ...newPiece('post', 'post', 'Post', 0, 0, 0), heightM: 2.4 };
 
@@ -88,6 +95,8 @@ describe('lean by read-out', () => {
     expect(lean(shootOf(40))?.grade).not.toBe('calm');
     expect(lean(shootOf(2))?.grade).toBe('calm');
     const whip = shootOf(40, { move: { ...pan, kind: 'whipPan' } as Move });
-    expect(lean({ ...whip, shots: [{ ...whip.shots[0], move: { ...pan, kind: 'whipPan' } as Move }] })?.grade).toBe('calm');
+    expect(lean({ ...whip, shots: [{ ...whip.shots[0], move: { ...pan, kind: 'whipPan' } as Move }] })?.grade).toBe(
+      'calm',
+    );
   });
 });

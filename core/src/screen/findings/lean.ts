@@ -16,7 +16,9 @@ export function leanFindings({ setup, samples, site, subject, motion }: Picture)
   const { camera, limits } = setup;
   // Frame widths a second of action: the sensor is read in its own time, however it is played.
   const fastest = [site.near.rightwards, site.far.rightwards, whileInFrame(subject, subject.rightwards)]
-    .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz).map((value, row) => Math.abs(value) * samples.slow[row])))
+    .map((column) =>
+      largest(smoothed(column, SEEN_S * samples.frameRateHz).map((value, row) => Math.abs(value) * samples.slow[row])),
+    )
     .reduce((a, b) => (a === null || (b !== null && b.value > a.value) ? b : a), null);
   if (!fastest || camera.readOutMs === 0 || fastest.value < 1e-4) return [];
   const readOutS = (camera.readOutMs / 1000) * (samples.frameHeightMm / recordedFrameMm(camera).heightMm);
@@ -28,7 +30,8 @@ export function leanFindings({ setup, samples, site, subject, motion }: Picture)
       id: 'lean',
       grade: meant ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor * 1.5),
       sentence: `Upright things lean by ${trim(value, 1)}° while the sensor is read out (${trim(readOutS * 1000, 0)} ms a frame)${value > limit ? (meant ? ', which does not show in the blur' : `; up to ${trim(limit, 0)}° is not noticed`) : ''}.`,
-      reason: 'The lowest line is recorded later than the highest, and the picture has moved on. A slower turn, or a camera that reads faster, straightens it.',
+      reason:
+        'The lowest line is recorded later than the highest, and the picture has moved on. A slower turn, or a camera that reads faster, straightens it.',
       screenS: samples.screenS[fastest.row],
       value,
       limit,

@@ -20,10 +20,13 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
   const stronger = (near?.value ?? 0) >= (far?.value ?? 0) ? near : far;
   const limit = limits.parallaxWeak;
   // A subject that itself crosses the frame shows the motion.
-  const crossing = largest(smoothed(whileInFrame(picture.subject, picture.subject.speed), SEEN_S * samples.frameRateHz))?.value ?? 0;
+  const crossing =
+    largest(smoothed(whileInFrame(picture.subject, picture.subject.speed), SEEN_S * samples.frameRateHz))?.value ?? 0;
   const shows = !held && crossing > limit && value <= limit;
   const grade = held || shows ? 'calm' : gradeBelow(value, limit, limits.parallaxNone);
-  const nearWords = near ? `near things move at ${speedWords(near.value)} against the subject` : 'nothing near is in the picture';
+  const nearWords = near
+    ? `near things move at ${speedWords(near.value)} against the subject`
+    : 'nothing near is in the picture';
   const farWords = far ? `far ones at ${speedWords(far.value)}` : 'nothing far is in the picture';
   const slide = `${totalSlide(site.near, picture).toFixed(2)} (near) and ${totalSlide(site.far, picture).toFixed(2)} (far) frame widths in all`;
   return [
@@ -35,7 +38,8 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
         : grade === 'calm'
           ? `${held ? 'Against the held subject' : 'Depth shows'}: ${nearWords}, ${farWords}; they slide ${slide}.`
           : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They slide ${slide}.`,
-      reason: 'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',
+      reason:
+        'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',
       screenS: stronger ? samples.screenS[stronger.row] : 0,
       value,
       limit,

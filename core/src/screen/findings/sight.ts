@@ -19,7 +19,8 @@ export function sightFindings({ setup, motion, samples, visible }: Picture): Fin
   if (!setup.subject) return [];
   const { name } = setup.subject;
   const { count, screenS, frameRateHz } = samples;
-  if (motion.legs.some(({ recipe }) => recipe.reveals)) return [revealFinding(name, visible, screenS, frameRateHz, feathersOf(setup, motion))];
+  if (motion.legs.some(({ recipe }) => recipe.reveals))
+    return [revealFinding(name, visible, screenS, frameRateHz, feathersOf(setup, motion))];
   const covered = longestRun(count, (row) => visible[row] < COVERED);
   if (!covered) return [];
   const value = covered.rows / frameRateHz;
@@ -58,7 +59,13 @@ function feathersOf({ shot }: Picture['setup'], { legs, durationS }: Picture['mo
   ];
 }
 
-function revealFinding(name: string, visible: Float64Array, screenS: Float64Array, frameRateHz: number, feathers: FeatherSpan[]): Finding {
+function revealFinding(
+  name: string,
+  visible: Float64Array,
+  screenS: Float64Array,
+  frameRateHz: number,
+  feathers: FeatherSpan[],
+): Finding {
   const last = visible.length - 1;
   const most = visible.reduce((a, b) => Math.max(a, b), 0);
   const common = { id: 'reveal', limit: SHOWN, unit: 'share', measure: 'visible share' };
@@ -83,7 +90,9 @@ function revealFinding(name: string, visible: Float64Array, screenS: Float64Arra
       ...common,
       grade: asleep || endsHidden ? 'ripple' : 'calm',
       sentence: `${name} comes into sight at ${seconds(screenS[moment])}, within ${seconds(screenS[shown] - screenS[hidden])}${part}${asleep ? `: all of it while the camera ${asleep.what === 'start' ? 'is still starting' : 'is already stopping'}` : ''}${endsHidden ? ', and is covered again at the end' : ''}.`,
-      reason: asleep ? 'A reveal carries while the camera is at its pace; in the feather it seems to hesitate.' : reason,
+      reason: asleep
+        ? 'A reveal carries while the camera is at its pace; in the feather it seems to hesitate.'
+        : reason,
       screenS: screenS[moment],
       value: most,
       said: percent(most),

@@ -15,7 +15,12 @@ export function speedFindings(picture: Picture): Finding[] {
   const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
   const layers = [
     { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? wide : plain },
-    { id: 'speed.subject', what: setup.subject?.name ?? 'The subject', column: whileInFrame(picture.subject, picture.subject.speed), limit: plain },
+    {
+      id: 'speed.subject',
+      what: setup.subject?.name ?? 'The subject',
+      column: whileInFrame(picture.subject, picture.subject.speed),
+      limit: plain,
+    },
     { id: 'speed.far', what: 'Far things', column: picture.site.far.speed, limit: held ? wide : plain },
   ];
   return layers.flatMap(({ id, what, column, limit }) => {
@@ -52,8 +57,10 @@ export function speedFindings(picture: Picture): Finding[] {
 
 /** What a sharp eye makes of it: the window of visibility beside the rule of thumb. */
 function windowWords(window: number, frameRateHz: number): string {
-  if (window === 0) return ` A sharp eye can see steps at ${frameRateHz} frames a second whatever the speed (window of visibility).`;
-  if (window === Infinity) return ' The blur of this shutter hides the steps even from a sharp eye (window of visibility).';
+  if (window === 0)
+    return ` A sharp eye can see steps at ${frameRateHz} frames a second whatever the speed (window of visibility).`;
+  if (window === Infinity)
+    return ' The blur of this shutter hides the steps even from a sharp eye (window of visibility).';
   return ` A sharp eye can see steps from ${speedWords(window)} on (window of visibility).`;
 }
 
@@ -82,12 +89,20 @@ export function blurFindings(picture: Picture): Finding[] {
       measure: 'blur',
     });
   }
-  const fastest = [picture.site.near.speed, whileInFrame(picture.subject, picture.subject.speed), picture.site.far.speed]
+  const fastest = [
+    picture.site.near.speed,
+    whileInFrame(picture.subject, picture.subject.speed),
+    picture.site.far.speed,
+  ]
     .map((column) => largest(smoothed(column, SEEN_S * samples.frameRateHz)))
     .reduce((a, b) => (a === null || (b !== null && b.value > a.value) ? b : a), null);
   const shownDeg = fastest ? shownShutterDeg(picture, fastest.row) : 360;
   const otherwise = Math.abs(shownDeg - shutterDeg) > 1 ? `, ${trim(shutterDeg, 0)}° of what is recorded` : '';
-  if (fastest && shownDeg < limits.shortShutterDeg - 1e-6 && fastest.value > smoothSpeed(samples.frameRateHz, limits) / 2)
+  if (
+    fastest &&
+    shownDeg < limits.shortShutterDeg - 1e-6 &&
+    fastest.value > smoothSpeed(samples.frameRateHz, limits) / 2
+  )
     findings.push({
       id: 'blur.shutter',
       grade: shownDeg < limits.shortShutterDeg / 2 ? 'jolt' : 'ripple',

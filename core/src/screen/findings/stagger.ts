@@ -15,7 +15,8 @@ export function staggerFindings(picture: Picture): Finding[] {
       id: 'stagger',
       grade: value > limit * limits.joltFactor ? 'jolt' : 'ripple',
       sentence: `Each recorded frame is shown for ${trim(value, 1)} frames where it plays slowest: motion goes in steps, ${trim(shot.frameRateHz / value, 1)} of them a second.`,
-      reason: 'Slower than life needs as many more frames recorded. As a look, with a long shutter, it smears and stutters on purpose.',
+      reason:
+        'Slower than life needs as many more frames recorded. As a look, with a long shutter, it smears and stutters on purpose.',
       screenS: shown.screenS[shown.slow.reduce((most, slow, row) => (slow > shown.slow[most] ? row : most), 0)],
       value,
       limit,

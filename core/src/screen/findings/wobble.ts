@@ -19,7 +19,8 @@ export function wobbleFindings({ setup, samples, depthM }: Picture): Finding[] {
         grade === 'calm'
           ? `The body hardly shows: ${percent(worst.value)} of the width (${gait.name}, ${rig.name}).`
           : `The picture bobs by ${percent(worst.value)} of the width (${pixels} pixels) with ${gait.name} on ${rig.name}; up to ${percent(limit)} is not noticed.`,
-      reason: 'The closer and the longer the lens, the larger every step and tremor becomes. A gimbal takes away turning, not the up and down of walking.',
+      reason:
+        'The closer and the longer the lens, the larger every step and tremor becomes. A gimbal takes away turning, not the up and down of walking.',
       screenS: samples.screenS[worst.row],
       value: worst.value,
       limit,

@@ -14,12 +14,17 @@ export function zoomFindings({ samples, setup }: Picture): Finding[] {
   if (!most) return [];
   const range = `${trim(least, 0)} to ${trim(most.value, 0)} mm`;
   const has =
-    lens.focalLengthMinMm === lens.focalLengthMaxMm ? `${trim(lens.focalLengthMinMm, 0)} mm only` : `${trim(lens.focalLengthMinMm, 0)} to ${trim(lens.focalLengthMaxMm, 0)} mm`;
+    lens.focalLengthMinMm === lens.focalLengthMaxMm
+      ? `${trim(lens.focalLengthMinMm, 0)} mm only`
+      : `${trim(lens.focalLengthMinMm, 0)} to ${trim(lens.focalLengthMaxMm, 0)} mm`;
   const crop = Math.max(1, most.value / lens.focalLengthMaxMm);
   const pixels = recordedWidthPx(camera, delivery) / crop;
   const tooWide = least < lens.focalLengthMinMm * 0.999;
   const softened = crop > 1.001 && pixels < delivery.widthPx;
-  const cropWords = crop > 1.001 ? ` The rest is enlarged ${trim(crop, 2)} times, which leaves ${Math.round(pixels)} of ${delivery.widthPx} pixels across.` : '';
+  const cropWords =
+    crop > 1.001
+      ? ` The rest is enlarged ${trim(crop, 2)} times, which leaves ${Math.round(pixels)} of ${delivery.widthPx} pixels across.`
+      : '';
   const shortfall = Math.max(lens.focalLengthMinMm / least, crop);
   const rangeFinding: Finding = {
     id: 'zoom.range',
@@ -39,7 +44,8 @@ export function zoomFindings({ samples, setup }: Picture): Finding[] {
   };
   const rate = new Float64Array(samples.count).fill(NaN);
   const effective = samples.focalLengthMm;
-  for (let row = 1; row < samples.count; row += 1) rate[row] = Math.abs(Math.log(effective[row] / effective[row - 1])) * samples.frameRateHz;
+  for (let row = 1; row < samples.count; row += 1)
+    rate[row] = Math.abs(Math.log(effective[row] / effective[row - 1])) * samples.frameRateHz;
   const fastest = largest(rate);
   const growth = effective[samples.count - 1] / effective[0];
   const strength = Math.max(growth, 1 / growth);

@@ -5,7 +5,10 @@ import { refusal } from '$lib/server/reading-task';
 /** `POST /api/reading`: a shoot file in, the reading of every shot (or of `?shot=n`) out. */
 export async function POST({ request, url }) {
   const { status, body } = await answer(request, url.searchParams.get('shot'));
-  return new Response(body, { status, headers: { 'content-type': 'application/json', ...(status === 503 ? { 'retry-after': '5' } : {}) } });
+  return new Response(body, {
+    status,
+    headers: { 'content-type': 'application/json', ...(status === 503 ? { 'retry-after': '5' } : {}) },
+  });
 }
 
 async function answer(request: Request, wanted: string | null) {

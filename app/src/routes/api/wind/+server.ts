@@ -8,7 +8,8 @@ export function GET({ url }) {
   const place = url.searchParams.get('place')?.trim() ?? '';
   const day = url.searchParams.get('day') ?? '';
   if (place === '' || place.length > 120) return refuse('place', 'place must be a name of up to 120 letters.');
-  if (!z.iso.date().safeParse(day).success) return refuse('day', `day must be a date such as 2026-04-12; it is "${clipped(day)}".`);
+  if (!z.iso.date().safeParse(day).success)
+    return refuse('day', `day must be a date such as 2026-04-12; it is "${clipped(day)}".`);
   return json(simulatedForecast(place, day));
 }
 

@@ -60,7 +60,8 @@
   }
 
   function keys(event: KeyboardEvent) {
-    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || event.defaultPrevented || typing) return;
+    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || event.defaultPrevented || typing)
+      return;
     event.preventDefault();
     if (event.shiftKey) holder.store?.redo();
     else holder.store?.undo();
@@ -80,7 +81,8 @@
   }
   /** Enter takes what is typed and Escape lets it go, with no event of change in the browser for either; in a text of several lines Enter is typing. */
   function ended(event: KeyboardEvent) {
-    if (event.key === 'Escape' || (event.key === 'Enter' && !(event.target instanceof HTMLTextAreaElement))) type(false);
+    if (event.key === 'Escape' || (event.key === 'Enter' && !(event.target instanceof HTMLTextAreaElement)))
+      type(false);
   }
   /** Taking hold of something, or going to something else, ends a run of changes that are undone together. */
   const settle = () => holder.store?.settle();
@@ -133,11 +135,15 @@
     <ElsewhereBar {store} />
     {#if store.saveProblem}
       <p role="alert" class="mx-4 my-1 border-l-4 border-near bg-raised px-4 py-2">
-        {store.saveProblem} <button class="link font-semibold" onclick={() => exportShoot(store.shoot)}>Take it away as a file</button>
+        {store.saveProblem}
+        <button class="link font-semibold" onclick={() => exportShoot(store.shoot)}>Take it away as a file</button>
       </p>
     {/if}
     {#if store.refusal}
-      <p role="alert" class="fixed inset-x-3 bottom-3 z-50 mx-auto flex max-w-xl items-start gap-3 rounded-xl border-l-4 border-near bg-raised px-4 py-3 shadow-lg">
+      <p
+        role="alert"
+        class="fixed inset-x-3 bottom-3 z-50 mx-auto flex max-w-xl items-start gap-3 rounded-xl border-l-4 border-near bg-raised px-4 py-3 shadow-lg"
+      >
         <span class="flex-1">{store.refusal}</span>
         <button class="quiet-button shrink-0" onclick={() => (store.refusal = null)}>Close</button>
       </p>

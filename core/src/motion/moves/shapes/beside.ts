@@ -21,13 +21,20 @@ export interface BesideRule<M> {
 }
 
 /** Goes with the subject from one place beside it to another, evenly. */
-export function beside<M extends Move & { heightM: number; pivotEastM: number; pivotNorthM: number }>(rule: BesideRule<M>, ends: 'both' | 'start'): Shape<M> {
+export function beside<M extends Move & { heightM: number; pivotEastM: number; pivotNorthM: number }>(
+  rule: BesideRule<M>,
+  ends: 'both' | 'start',
+): Shape<M> {
   return {
     ends,
     stand: (move): Stand => {
       const { alongM, sideM } = rule.from(move);
       // Seen from the subject, in the direction it walks; bearings count from south, where the camera of a first shot stands.
-      return { distanceM: Math.max(0.1, Math.hypot(alongM, sideM)), bearingDeg: 180 + (Math.atan2(-sideM, -alongM) * 180) / Math.PI, heightM: move.heightM };
+      return {
+        distanceM: Math.max(0.1, Math.hypot(alongM, sideM)),
+        bearingDeg: 180 + (Math.atan2(-sideM, -alongM) * 180) / Math.PI,
+        heightM: move.heightM,
+      };
     },
     track: (move, stage) => besideTrack(move, rule, stage),
     drag: (move, handleId, xM, yM, stage, { startS, endS }) => {
@@ -39,15 +46,26 @@ export function beside<M extends Move & { heightM: number; pivotEastM: number; p
     continueFrom: (move) => move,
     scaleTravel: (move, share) => {
       const [a, b] = [rule.from(move), rule.to(move)];
-      return ends === 'both' ? rule.put(move, 'to', { alongM: settable(a.alongM + (b.alongM - a.alongM) * share), sideM: settable(a.sideM + (b.sideM - a.sideM) * share) }) : move;
+      return ends === 'both'
+        ? rule.put(move, 'to', {
+            alongM: settable(a.alongM + (b.alongM - a.alongM) * share),
+            sideM: settable(a.sideM + (b.sideM - a.sideM) * share),
+          })
+        : move;
     },
     scaleDistance: rule.scale,
-    travelWords: (move, units) => `end ${sayLength(Math.abs(rule.to(move).alongM), units)} ${rule.to(move).alongM < 0 ? 'behind' : 'ahead'}`,
-    distanceWords: (move, units) => `stay ${sayLength(Math.hypot(rule.from(move).alongM, rule.from(move).sideM), units)} away`,
+    travelWords: (move, units) =>
+      `end ${sayLength(Math.abs(rule.to(move).alongM), units)} ${rule.to(move).alongM < 0 ? 'behind' : 'ahead'}`,
+    distanceWords: (move, units) =>
+      `stay ${sayLength(Math.hypot(rule.from(move).alongM, rule.from(move).sideM), units)} away`,
   };
 }
 
-function besideTrack<M extends Move & { heightM: number; pivotEastM: number; pivotNorthM: number }>(move: M, rule: BesideRule<M>, stage: Stage): Track {
+function besideTrack<M extends Move & { heightM: number; pivotEastM: number; pivotNorthM: number }>(
+  move: M,
+  rule: BesideRule<M>,
+  stage: Stage,
+): Track {
   const a = rule.from(move);
   const b = rule.to(move);
   const base = new Float64Array(3);
@@ -65,10 +83,19 @@ function besideTrack<M extends Move & { heightM: number; pivotEastM: number; piv
 }
 
 /** A site point as metres ahead of the subject and to its right at a moment. */
-function localOf(move: { pivotEastM: number; pivotNorthM: number }, stage: Stage, xM: number, yM: number, tS: number): Beside {
+function localOf(
+  move: { pivotEastM: number; pivotNorthM: number },
+  stage: Stage,
+  xM: number,
+  yM: number,
+  tS: number,
+): Beside {
   const base = new Float64Array(3);
   stage.subjectAt(tS, base);
   const heading = stage.headingAt(tS) * RAD;
   const [dx, dy] = [xM - base[0] - move.pivotEastM, yM - base[1] - move.pivotNorthM];
-  return { alongM: dx * Math.sin(heading) + dy * Math.cos(heading), sideM: dx * Math.cos(heading) - dy * Math.sin(heading) };
+  return {
+    alongM: dx * Math.sin(heading) + dy * Math.cos(heading),
+    sideM: dx * Math.cos(heading) - dy * Math.sin(heading),
+  };
 }

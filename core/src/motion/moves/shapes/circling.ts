@@ -4,7 +4,15 @@ import { nearestTurn, ring } from '../../track';
 import { clamp, polar, settableDistance, type Shape } from '../recipe';
 
 /** What a run round the pivot has: it may change its radius and height, and its centre may slip sideways. */
-type Circling = Move & { radiusM: number; toRadiusM?: number; startBearingDeg: number; sweepDeg: number; heightM: number; toHeightM?: number; driftM?: number };
+type Circling = Move & {
+  radiusM: number;
+  toRadiusM?: number;
+  startBearingDeg: number;
+  sweepDeg: number;
+  heightM: number;
+  toHeightM?: number;
+  driftM?: number;
+};
 
 const RAD = Math.PI / 180;
 const MOST_SWEEP_DEG = 720;
@@ -19,7 +27,11 @@ function slipOf({ startBearingDeg, sweepDeg, driftM = 0 }: Circling): { xM: numb
 export function circling<M extends Circling>(): Shape<M> {
   return {
     ends: 'both',
-    stand: ({ radiusM, startBearingDeg, sweepDeg, heightM }) => ({ distanceM: radiusM, bearingDeg: startBearingDeg + sweepDeg / 2, heightM }),
+    stand: ({ radiusM, startBearingDeg, sweepDeg, heightM }) => ({
+      distanceM: radiusM,
+      bearingDeg: startBearingDeg + sweepDeg / 2,
+      heightM,
+    }),
     track: (move, { pivot }) =>
       ring(pivot, {
         startBearingDeg: move.startBearingDeg,
@@ -40,7 +52,11 @@ export function circling<M extends Circling>(): Shape<M> {
       const radiusM = at.distanceM;
       const bearing = nearestTurn(at.bearingDeg, near);
       const startBearingDeg = handleId === 'start' ? bearing : move.startBearingDeg;
-      const sweepDeg = clamp(handleId === 'start' ? endBearing - startBearingDeg : bearing - startBearingDeg, -MOST_SWEEP_DEG, MOST_SWEEP_DEG);
+      const sweepDeg = clamp(
+        handleId === 'start' ? endBearing - startBearingDeg : bearing - startBearingDeg,
+        -MOST_SWEEP_DEG,
+        MOST_SWEEP_DEG,
+      );
       const own = handleId === 'end' && move.toRadiusM !== undefined ? { toRadiusM: radiusM } : { radiusM };
       return { ...move, ...own, startBearingDeg, sweepDeg };
     },
@@ -48,7 +64,10 @@ export function circling<M extends Circling>(): Shape<M> {
       const { distanceM, bearingDeg } = polar(pivot, from.xM, from.yM, move.startBearingDeg);
       return { ...move, radiusM: distanceM, startBearingDeg: bearingDeg, heightM: clamp(from.zM - pivot.zM, -50, 500) };
     },
-    scaleTravel: (move, share) => ({ ...move, sweepDeg: clamp(Math.round(move.sweepDeg * share), -MOST_SWEEP_DEG, MOST_SWEEP_DEG) }),
+    scaleTravel: (move, share) => ({
+      ...move,
+      sweepDeg: clamp(Math.round(move.sweepDeg * share), -MOST_SWEEP_DEG, MOST_SWEEP_DEG),
+    }),
     scaleDistance: (move, share) => ({
       ...move,
       radiusM: settableDistance(move.radiusM * share),

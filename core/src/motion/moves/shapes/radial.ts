@@ -22,7 +22,10 @@ export function fromTo<M extends Move & { fromDistanceM: number; toDistanceM: nu
   return {
     from: (move) => move.fromDistanceM,
     to: (move) => move.toDistanceM,
-    put: (move, end, distanceM) => ({ ...move, [end === 'from' ? 'fromDistanceM' : 'toDistanceM']: settleIn(distanceM) }),
+    put: (move, end, distanceM) => ({
+      ...move,
+      [end === 'from' ? 'fromDistanceM' : 'toDistanceM']: settleIn(distanceM),
+    }),
   };
 }
 
@@ -69,11 +72,21 @@ export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Be
       const end = handleId === 'start' ? 'from' : 'to';
       const behind = (end === 'from' ? reach.from(move, stage) : reach.to(move, stage)) < 0;
       const { distanceM, bearingDeg } = polar(stage.pivot, xM, yM, behind ? move.bearingDeg + 180 : move.bearingDeg);
-      return reach.put({ ...move, bearingDeg: clamp(behind ? bearingDeg - 180 : bearingDeg, -720, 720) }, end, behind ? -distanceM : distanceM, stage);
+      return reach.put(
+        { ...move, bearingDeg: clamp(behind ? bearingDeg - 180 : bearingDeg, -720, 720) },
+        end,
+        behind ? -distanceM : distanceM,
+        stage,
+      );
     },
     continueFrom: (move, from, stage) => {
       const { distanceM, bearingDeg } = polar(stage.pivot, from.xM, from.yM, move.bearingDeg);
-      return reach.put({ ...move, bearingDeg, heightM: clamp(from.zM - stage.pivot.zM, -50, 500) }, 'from', distanceM, stage);
+      return reach.put(
+        { ...move, bearingDeg, heightM: clamp(from.zM - stage.pivot.zM, -50, 500) },
+        'from',
+        distanceM,
+        stage,
+      );
     },
     scaleTravel: (move, share) => {
       const [fromM, toM] = [reach.from(move, NO_STAGE), reach.to(move, NO_STAGE)];
@@ -81,7 +94,12 @@ export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Be
     },
     scaleDistance: (move, share) => {
       const scaled = (m: number) => Math.sign(m) * settableDistance(Math.abs(m) * share);
-      return reach.put(reach.put(move, 'from', scaled(reach.from(move, NO_STAGE)), NO_STAGE), 'to', scaled(reach.to(move, NO_STAGE)), NO_STAGE);
+      return reach.put(
+        reach.put(move, 'from', scaled(reach.from(move, NO_STAGE)), NO_STAGE),
+        'to',
+        scaled(reach.to(move, NO_STAGE)),
+        NO_STAGE,
+      );
     },
     travelWords: words,
     distanceWords: words,

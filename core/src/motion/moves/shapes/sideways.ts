@@ -4,7 +4,14 @@ import { bearingDeg, fromPivot, line, nearestTurn, type Point3 } from '../../tra
 import { clamp, polar, settable, settableDistance, type Shape } from '../recipe';
 
 /** What a straight run past the pivot has. Moves without a skew or a slope run square-on and level. */
-type Sideways = Move & { distanceM: number; bearingDeg: number; travelM: number; heightM: number; skewDeg?: number; slopeDeg?: number };
+type Sideways = Move & {
+  distanceM: number;
+  bearingDeg: number;
+  travelM: number;
+  heightM: number;
+  skewDeg?: number;
+  slopeDeg?: number;
+};
 
 const RAD = Math.PI / 180;
 
@@ -49,7 +56,13 @@ export function sideways<M extends Sideways>(anchor = 0.5): Shape<M> {
 }
 
 /** The move whose ends on the ground are a and b. Without a skew of its own it keeps its direction as well as it can. */
-function between<M extends Sideways>(move: M, a: { xM: number; yM: number }, b: { xM: number; yM: number }, pivot: Point3, anchor: number): M {
+function between<M extends Sideways>(
+  move: M,
+  a: { xM: number; yM: number },
+  b: { xM: number; yM: number },
+  pivot: Point3,
+  anchor: number,
+): M {
   const at = { xM: a.xM + (b.xM - a.xM) * anchor, yM: a.yM + (b.yM - a.yM) * anchor };
   const { distanceM, bearingDeg: bearing } = polar(pivot, at.xM, at.yM, move.bearingDeg);
   const groundM = Math.hypot(b.xM - a.xM, b.yM - a.yM);
@@ -58,5 +71,9 @@ function between<M extends Sideways>(move: M, a: { xM: number; yM: number }, b: 
   const lengthM = groundM / Math.cos((move.slopeDeg ?? 0) * RAD);
   const skew = nearestTurn(bearingDeg(a.xM, a.yM, b.xM, b.yM) - (bearing - 90), 0);
   const backwards = Math.abs(skew) > 90;
-  return { ...placed, travelM: backwards ? -lengthM : lengthM, ...(move.skewDeg === undefined ? {} : { skewDeg: backwards ? nearestTurn(skew + 180, 0) : skew }) };
+  return {
+    ...placed,
+    travelM: backwards ? -lengthM : lengthM,
+    ...(move.skewDeg === undefined ? {} : { skewDeg: backwards ? nearestTurn(skew + 180, 0) : skew }),
+  };
 }

@@ -13,11 +13,22 @@ export function standing<M extends Standing>(track?: (move: M, stage: Stage) => 
     ends: 'start',
     stand: ({ distanceM, bearingDeg, heightM }) => ({ distanceM, bearingDeg, heightM }),
     track: track ?? ((move, { pivot }) => spot(fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM))),
-    drag: (move, handleId, xM, yM, { pivot }) => (handleId === 'start' ? { ...move, ...polar(pivot, xM, yM, move.bearingDeg) } : move),
-    continueFrom: (move, from, { pivot }) => ({ ...move, ...polar(pivot, from.xM, from.yM, move.bearingDeg), heightM: clamp(from.zM - pivot.zM, -50, 500) }),
-    scaleTravel: (move, share) => (move.toHeightM === undefined ? move : { ...move, toHeightM: clamp(settable(move.heightM + (move.toHeightM - move.heightM) * share), -50, 500) }),
+    drag: (move, handleId, xM, yM, { pivot }) =>
+      handleId === 'start' ? { ...move, ...polar(pivot, xM, yM, move.bearingDeg) } : move,
+    continueFrom: (move, from, { pivot }) => ({
+      ...move,
+      ...polar(pivot, from.xM, from.yM, move.bearingDeg),
+      heightM: clamp(from.zM - pivot.zM, -50, 500),
+    }),
+    scaleTravel: (move, share) =>
+      move.toHeightM === undefined
+        ? move
+        : { ...move, toHeightM: clamp(settable(move.heightM + (move.toHeightM - move.heightM) * share), -50, 500) },
     scaleDistance: (move, share) => ({ ...move, distanceM: settableDistance(move.distanceM * share) }),
-    travelWords: (move, units) => (move.toHeightM === undefined ? 'stay' : `go from ${sayLength(move.heightM, units)} to ${sayLength(move.toHeightM, units)} high`),
+    travelWords: (move, units) =>
+      move.toHeightM === undefined
+        ? 'stay'
+        : `go from ${sayLength(move.heightM, units)} to ${sayLength(move.toHeightM, units)} high`,
     distanceWords: (move, units) => `stand ${sayLength(move.distanceM, units)} away`,
   };
 }

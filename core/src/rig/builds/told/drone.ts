@@ -7,12 +7,22 @@ import { batteriesFor, droneFlight, flightMinutes } from '../../stand/drone';
 import { fact, type Fact, type Told } from '../fact';
 import { gradeOf } from '../grade';
 
-export function droneTold(drone: Drone, payloadKg: number, units: Units, shots: readonly Shot[], rig: Rig | undefined): Told {
+export function droneTold(
+  drone: Drone,
+  payloadKg: number,
+  units: Units,
+  shots: readonly Shot[],
+  rig: Rig | undefined,
+): Told {
   const found = droneFlight(drone, payloadKg);
   const heavy = found.hoverShare >= 1;
   const blown = found.upwindMps <= 0;
   const slow = found.windMps > drone.speedMaxMps * 0.6;
-  const still = found.flies ? '' : heavy ? 'It does not leave the ground: take something off.' : 'It cannot hold itself against this wind: do not take off.';
+  const still = found.flies
+    ? ''
+    : heavy
+      ? 'It does not leave the ground: take something off.'
+      : 'It cannot hold itself against this wind: do not take off.';
   return {
     facts: [
       fact(

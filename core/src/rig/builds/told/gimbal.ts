@@ -33,9 +33,21 @@ export function gimbalTold(gimbal: MotorGimbal, placed: readonly Lump[], units: 
       const still = Math.abs(slideMm) < FELT_MM;
       const mended = !still && slides[i].byMm === 0;
       const holds = `the motor holds ${trim(leftoverNm, 2)} N m, ${trim(shareOfMotor * 100, 0)}%`;
-      const said = still ? 'stays where it is left' : `off by ${handMm(Math.abs(slideMm), units).said} ${mended ? 'until the tilt is balanced' : 'as it is'}; ${holds}`;
-      const why = shareOfMotor > 1 ? 'More than the motor can hold.' : `The motor works all the time: balance ${mended ? 'the tilt' : 'this axis'}.`;
-      return fact(`${name.replace(/[^a-z]+/g, '-')}Mm`, capital(name), said, -slideMm, gradeOf(shareOfMotor, WORKING_SHARE), shareOfMotor > WORKING_SHARE ? why : '');
+      const said = still
+        ? 'stays where it is left'
+        : `off by ${handMm(Math.abs(slideMm), units).said} ${mended ? 'until the tilt is balanced' : 'as it is'}; ${holds}`;
+      const why =
+        shareOfMotor > 1
+          ? 'More than the motor can hold.'
+          : `The motor works all the time: balance ${mended ? 'the tilt' : 'this axis'}.`;
+      return fact(
+        `${name.replace(/[^a-z]+/g, '-')}Mm`,
+        capital(name),
+        said,
+        -slideMm,
+        gradeOf(shareOfMotor, WORKING_SHARE),
+        shareOfMotor > WORKING_SHARE ? why : '',
+      );
     }),
     fact(
       'runMin',
@@ -46,12 +58,23 @@ export function gimbalTold(gimbal: MotorGimbal, placed: readonly Lump[], units: 
       found.runShare > 0.8 ? '' : 'The rest goes into holding what is off balance.',
     ),
   ];
-  const steps = ['Motors off. Everything on as it will shoot: battery and card in, quick-release locked, zoom set and taped.'];
+  const steps = [
+    'Motors off. Everything on as it will shoot: battery and card in, quick-release locked, zoom set and taped.',
+  ];
   const out = platesOut(gimbal, placed);
   if (out.length > 0) {
     const goes = out.map(({ name, toMm }) => `${name} would have to go to ${sayMm(toMm, units)}`).join(', ');
-    return { facts, steps: [...steps, `${goes}, and goes ${sayMm(PLATE_REACH_MM, units)} either way: move the camera on its plate first, then look here again.`] };
+    return {
+      facts,
+      steps: [
+        ...steps,
+        `${goes}, and goes ${sayMm(PLATE_REACH_MM, units)} either way: move the camera on its plate first, then look here again.`,
+      ],
+    };
   }
-  for (const { name, byMm } of slides) steps.push(`${capital(name)}: ${byMm === 0 ? 'leave it' : `${saySlide(name, byMm, units)}, until it stays where it is left`}.`);
+  for (const { name, byMm } of slides)
+    steps.push(
+      `${capital(name)}: ${byMm === 0 ? 'leave it' : `${saySlide(name, byMm, units)}, until it stays where it is left`}.`,
+    );
   return { facts, steps };
 }

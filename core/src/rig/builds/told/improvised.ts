@@ -37,8 +37,18 @@ export function improvisedFacts(rig: Improvised, massKg: number, units: Units): 
     );
   }
   if (rig.what === 'towel' || rig.what === 'floatingPlate' || rig.what === 'bookOnWheels')
-    facts.push(fact('meanMps', `Over ${sayLength(radiusM, units)} in ${trim(rig.overS, 1)} s`, saySpeed(radiusM / rig.overS, units), radiusM / rig.overS));
+    facts.push(
+      fact(
+        'meanMps',
+        `Over ${sayLength(radiusM, units)} in ${trim(rig.overS, 1)} s`,
+        saySpeed(radiusM / rig.overS, units),
+        radiusM / rig.overS,
+      ),
+    );
   return [...facts, fact('tries', 'Tries to expect', `about ${tries}`, tries), fact('note', 'Mind', note, null)];
 }
 
-export const improvisedSteps = (rig: Improvised): string[] => [...KNOWN[rig.what].tape.map((what) => `Tape ${what}.`), 'Try it once with something of the same weight.'];
+export const improvisedSteps = (rig: Improvised): string[] => [
+  ...KNOWN[rig.what].tape.map((what) => `Tape ${what}.`),
+  'Try it once with something of the same weight.',
+];

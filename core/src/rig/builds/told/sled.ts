@@ -19,7 +19,8 @@ const degrees = (deg: number) => `${trim(deg, Math.abs(deg) < 10 ? 1 : 0)}°`;
 
 export function sledFacts(sled: Sled, placed: readonly Lump[], units: Units): Fact[] {
   const found = sledBalance(sled, placed);
-  const topHeavy = 'The centre of mass is above the pivot: it turns over. Raise the pivot, lengthen the post or add weight below.';
+  const topHeavy =
+    'The centre of mass is above the pivot: it turns over. Raise the pivot, lengthen the post or add weight below.';
   const lean = (key: string, label: string, deg: number | null, ahead: string, behind: string, wishDeg = 0): Fact =>
     deg === null
       ? fact(key, label, 'turns over', null, 'cannot', topHeavy)
@@ -28,7 +29,11 @@ export function sledFacts(sled: Sled, placed: readonly Lump[], units: Units): Fa
           label,
           `${Math.abs(deg) < 0.05 ? 'level' : `${degrees(Math.abs(deg))} ${deg > 0 ? ahead : behind}`}${wishDeg === 0 ? '' : `; ${degrees(Math.abs(wishDeg))} ${wishDeg > 0 ? ahead : behind} is wished`}`,
           deg,
-          Math.abs(deg - wishDeg) <= LEAN_DEG.workable ? 'fits' : Math.abs(deg - wishDeg) <= LEAN_DEG.shows ? 'tight' : 'cannot',
+          Math.abs(deg - wishDeg) <= LEAN_DEG.workable
+            ? 'fits'
+            : Math.abs(deg - wishDeg) <= LEAN_DEG.shows
+              ? 'tight'
+              : 'cannot',
           Math.abs(deg - wishDeg) <= LEAN_DEG.workable ? '' : `Move the stage ${deg > wishDeg ? behind : ahead}.`,
         );
   const { dropS } = found;
@@ -76,14 +81,16 @@ export function stackWeights(parts: readonly Part[]): Lump[] {
     }));
 }
 
-export const solutionFor = (sled: Sled, placed: readonly Lump[], parts: readonly Part[], units: Units) => solveSled(sled, placed, stackWeights(parts), units);
+export const solutionFor = (sled: Sled, placed: readonly Lump[], parts: readonly Part[], units: Units) =>
+  solveSled(sled, placed, stackWeights(parts), units);
 
 /** What to do at a sled that has been looked at: the coach's next adjustment and nothing beside it, so that no two sentences pull two ways. */
 export function coachedSteps(sled: Sled, placed: readonly Lump[], units: Units): string[] {
   const advice = coach(sled, placed, sled.log, units);
   if (advice.workable || !advice.next) return [advice.said];
   const { what, toMm } = advice.next;
-  if (Math.abs(sled[what] - toMm) <= 1e-9) return ['It is set as the coach said. Let it rest and drop, and tell the coach what it does now.'];
+  if (Math.abs(sled[what] - toMm) <= 1e-9)
+    return ['It is set as the coach said. Let it rest and drop, and tell the coach what it does now.'];
   return [advice.said, 'Let it rest and drop again, and tell the coach what it does.'];
 }
 
@@ -94,7 +101,8 @@ export function sledSteps(sled: Sled, { sled: to, added }: SledSolution, units: 
   const steps = [
     'Put everything on as it will shoot: battery in, card in, strap, filter on, cap off, quick-release locked, zoom set and taped. Any of it changed later, balance again.',
   ];
-  if (Math.abs(to.postMm - sled.postMm) > 1e-6) steps.push(`Set the post to ${mm(to.postMm)} (${moved(to.postMm - sled.postMm, 'longer', 'shorter')}).`);
+  if (Math.abs(to.postMm - sled.postMm) > 1e-6)
+    steps.push(`Set the post to ${mm(to.postMm)} (${moved(to.postMm - sled.postMm, 'longer', 'shorter')}).`);
   if (added.length > 0) steps.push(`Add ${sayAdded(added)} at the bottom.`);
   const stage = (toMm: number, byMm: number, more: string, less: string) => {
     if (Math.abs(byMm) < 0.005) return;
@@ -103,8 +111,16 @@ export function sledSteps(sled: Sled, { sled: to, added }: SledSolution, units: 
   };
   stage(to.stageForeMm, to.stageForeMm - sled.stageForeMm, 'forward', 'back');
   stage(to.stageSideMm, to.stageSideMm - sled.stageSideMm, 'to the right', 'to the left');
-  if (Math.abs(to.gimbalMm - sled.gimbalMm) > 0.005) steps.push(`Set the pivot ${mm(to.gimbalMm)} below the plate (${moved(to.gimbalMm - sled.gimbalMm, 'lower', 'higher')}).`);
-  const rests = sled.wishLeanDeg === 0 ? 'rests level' : `rests looking ${degrees(Math.abs(sled.wishLeanDeg))} ${sled.wishLeanDeg > 0 ? 'up' : 'down'}`;
-  steps.push(`Hold it level and let it drop: ${trim(sled.wishS, 1)} s to upright. Then check that it ${rests}, and lock everything.`);
+  if (Math.abs(to.gimbalMm - sled.gimbalMm) > 0.005)
+    steps.push(
+      `Set the pivot ${mm(to.gimbalMm)} below the plate (${moved(to.gimbalMm - sled.gimbalMm, 'lower', 'higher')}).`,
+    );
+  const rests =
+    sled.wishLeanDeg === 0
+      ? 'rests level'
+      : `rests looking ${degrees(Math.abs(sled.wishLeanDeg))} ${sled.wishLeanDeg > 0 ? 'up' : 'down'}`;
+  steps.push(
+    `Hold it level and let it drop: ${trim(sled.wishS, 1)} s to upright. Then check that it ${rests}, and lock everything.`,
+  );
   return steps;
 }

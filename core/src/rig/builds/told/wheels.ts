@@ -10,20 +10,31 @@ const SAND_WHEEL_MM = 350;
 /** Slopes on which one holds a loaded cart, and on which two do: common practice, no published source. */
 const SLOPE_DEG = { one: 4, two: 10 };
 
-export const GROUND_NAMES: Record<Wheels['ground'], string> = { hard: 'hard and dry', loose: 'gravel or grass', sand: 'sand', wet: 'wet' };
+export const GROUND_NAMES: Record<Wheels['ground'], string> = {
+  hard: 'hard and dry',
+  loose: 'gravel or grass',
+  sand: 'sand',
+  wet: 'wet',
+};
 
 function groundFact({ ground, wheelMm }: Wheels): [Grade, string] {
   switch (ground) {
     case 'hard':
       return ['fits', ''];
     case 'loose':
-      return ['tight', 'Every bump comes through and it brakes longer: larger, softer wheels, a lower grip typed above, or boards laid under them.'];
+      return [
+        'tight',
+        'Every bump comes through and it brakes longer: larger, softer wheels, a lower grip typed above, or boards laid under them.',
+      ];
     case 'sand':
       return wheelMm < SAND_WHEEL_MM
         ? ['cannot', 'Wheels of this size sink: lay boards, or carry the camera.']
         : ['tight', 'Soft sand stops even large wheels unevenly: lay boards, try it loaded.'];
     case 'wet':
-      return ['tight', 'Wet ground grips about half as well: type the grip lower. Through water, wheels are not what to take.'];
+      return [
+        'tight',
+        'Wet ground grips about half as well: type the grip lower. Through water, wheels are not what to take.',
+      ];
   }
 }
 
@@ -32,7 +43,10 @@ export function wheelsTold(wheels: Wheels, units: Units): Told {
   const stops = Number.isFinite(found.stoppingM);
   const down = wheels.downhillDeg > 0 ? ` on ${trim(wheels.downhillDeg, 0)}° downhill` : '';
   const [ground, mend] = groundFact(wheels);
-  const crew = (wheels.driver ? 2 : 1) + (wheels.downhillDeg > SLOPE_DEG.one ? 1 : 0) + (wheels.downhillDeg > SLOPE_DEG.two ? 1 : 0);
+  const crew =
+    (wheels.driver ? 2 : 1) +
+    (wheels.downhillDeg > SLOPE_DEG.one ? 1 : 0) +
+    (wheels.downhillDeg > SLOPE_DEG.two ? 1 : 0);
   const helpers = crew - (wheels.driver ? 2 : 1);
   const hold = helpers === 0 ? '' : `, ${helpers === 1 ? 'one more holds it' : 'two more hold it'} back on the slope`;
   return {
