@@ -1,6 +1,9 @@
 import type { Page } from '@playwright/test';
 
-/** What is in the fields of a screen, by section and name; a checkbox has its tick. What only asks (what the coach is told until the next advice, the day and hour of a forecast) is left out. Runs in the page. */
+/**
+ * What is in the fields of a screen, by section and name; a checkbox has its tick. What only asks (what the coach is
+ * told until the next advice, the day and hour of a forecast) is left out. Runs in the page.
+ */
 export function heldHere(): Record<string, string> {
   const held: Record<string, string> = {};
   for (const field of document.querySelectorAll<HTMLInputElement | HTMLSelectElement>(
@@ -19,8 +22,10 @@ export function heldHere(): Record<string, string> {
 export const heldBy = (page: Page): Promise<Record<string, string>> => page.evaluate(heldHere);
 
 /**
- * Walks every field of a screen that is on show, in the page itself, with the events that a person's keys make: a number
- * refuses nonsense with a sentence that names it and its range, and takes both ends of that range; of a choice the first
+ * Walks every field of a screen that is on show, in the page itself, with the events that a person's keys make: a
+ * number
+ * refuses nonsense with a sentence that names it and its range, and takes both ends of that range; of a choice the
+ * first
  * and the last other one are taken; and one Ctrl Z takes each act back, that and nothing else. Fields of the names in
  * `besides` were walked on another screen. Gives back what is wrong.
  */
@@ -151,7 +156,8 @@ export async function nudgeNumbers(page: Page): Promise<void> {
 }
 
 /**
- * Presses every button of a screen's main part once, as far as it is there. What a press changed in the shoot (Undo comes
+ * Presses every button of a screen's main part once, as far as it is there. What a press changed in the shoot (Undo
+ * comes
  * alive) one undo takes back; what it opened is closed again. Gives back what is wrong.
  */
 export async function pressButtons(page: Page, path: string): Promise<{ pressed: string[]; faults: string[] }> {

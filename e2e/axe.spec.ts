@@ -1,7 +1,8 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 
-// What software can find of what keeps people out (WCAG 2.2 A and AA, and axe's best practices): every screen, both themes, both sizes.
+// What software can find of what keeps people out (WCAG 2.2 A and AA, and axe's best practices): every screen, both
+// themes, both sizes.
 test.setTimeout(240_000);
 
 const SCREENS = [

@@ -55,21 +55,17 @@ test('parts come in from CSV; a wrong row is named and nothing is lost', async (
   await page.goto(KIT);
   const parts = page.getByRole('region', { name: 'Parts of the kit' });
   const header = 'id,name,kind,massG,lengthMm,widthMm,heightMm\n';
-  await parts
-    .getByLabel('Parts file')
-    .setInputFiles({
-      name: 'own.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`${header}a,Clamp,other,-5,40,40,60\n`),
-    });
+  await parts.getByLabel('Parts file').setInputFiles({
+    name: 'own.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`${header}a,Clamp,other,-5,40,40,60\n`),
+  });
   await expect(parts.getByRole('alert')).toContainText('row 2, massG must be at least 0.1; it is -5.');
-  await parts
-    .getByLabel('Parts file')
-    .setInputFiles({
-      name: 'own.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from(`${header}a,Clamp,other,125,40,40,60\n`),
-    });
+  await parts.getByLabel('Parts file').setInputFiles({
+    name: 'own.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`${header}a,Clamp,other,125,40,40,60\n`),
+  });
   await expect(parts.getByRole('textbox', { name: 'Mass of Clamp' })).toHaveValue('125 g');
   await page.getByRole('combobox', { name: 'Put a part on' }).selectOption({ label: 'Clamp' });
   await expect(page.getByRole('region', { name: 'On it' })).toContainText('Clamp');

@@ -147,7 +147,11 @@ test('a shot that is played in reverse and ramped is taken away as it was record
     await page.getByText(item).click();
     return textOf(await download);
   };
-  const rows = (await take(/as CSV/)).trim().split('\r\n').slice(1).map((row) => Number(row.split(',')[1])); // prettier-ignore
+  const rows = (await take(/as CSV/))
+    .trim()
+    .split('\r\n')
+    .slice(1)
+    .map((row) => Number(row.split(',')[1]));
   expect(rows).toHaveLength(8 * 120 + 1);
   expect(rows.every((tS, i) => i === 0 || tS > rows[i - 1])).toBe(true);
   await expectValid(await take(/as glTF/));

@@ -200,9 +200,29 @@ test.describe('with fingers', () => {
       return Math.hypot(a.x - b.x, a.y - b.y);
     };
     const before = await radius();
-    await twoFingers(page, [[x, y], [x + 40, y]], [[x - 20, y], [x + 60, y]]); // prettier-ignore
+    await twoFingers(
+      page,
+      [
+        [x, y],
+        [x + 40, y],
+      ],
+      [
+        [x - 20, y],
+        [x + 60, y],
+      ],
+    );
     await expect.poll(radius).toBeGreaterThan(before * 1.5);
-    await twoFingers(page, [[x, y], [x + 60, y]], [[x, y], [x + 52, y + 30]]); // prettier-ignore
+    await twoFingers(
+      page,
+      [
+        [x, y],
+        [x + 60, y],
+      ],
+      [
+        [x, y],
+        [x + 52, y + 30],
+      ],
+    );
     await expect(page.getByLabel('from bearing')).toHaveValue('140°');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByLabel('from bearing')).toHaveValue('110°');

@@ -11,7 +11,10 @@ const free = (port) =>
     probe.listen(port, host, () => probe.close(() => resolve(true)));
   });
 
-/** On every answer, files and routes alike; a page's own policy (with the hashes of its scripts) takes the place of this one. */
+/**
+ * On every answer, files and routes alike; a page's own policy (with the hashes of its scripts) takes the place of this
+ * one.
+ */
 const HEADERS = {
   'content-security-policy':
     "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",

@@ -1,4 +1,5 @@
-// Writes docs/licences.md: the packages of which something ships, from what the build took in (app/vite.licences.ts). Needs a build.
+// Writes docs/licences.md: the packages of which something ships, from what the build took in (app/vite.licences.ts).
+// Needs a build.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { format } from 'prettier';

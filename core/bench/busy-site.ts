@@ -7,7 +7,10 @@ import { AROUND } from '../src/testing/shoots';
 const KINDS: PieceKind[] = ['post', 'tree', 'box', 'hedge', 'wall', 'slab', 'ridge', 'post', 'tree', 'box'];
 const WALKERS = 3;
 
-/** A busy site for benchmarks: so many pieces in rings about the subject, so many of them figures, some of whom walk; filmed by half an orbit. */
+/**
+ * A busy site for benchmarks: so many pieces in rings about the subject, so many of them figures, some of whom walk;
+ * filmed by half an orbit.
+ */
 export function busyShoot(
   pieces: number,
   figures: number,
@@ -20,7 +23,13 @@ export function busyShoot(
     const placed = newPiece(kind, `p${i}`, `${kind} ${i}`, radius * Math.sin(angle), radius * Math.cos(angle), 0);
     return { ...placed, headingDeg: (i * 47) % 360, lengthM: Math.min(placed.lengthM, 4) };
   });
-  const walks = site.slice(1, 1 + Math.min(WALKERS, figures - 1)).map(({ id, xM, yM }) => ({ pieceId: id, points: [{ tS: 0, xM, yM, zM: 0 }, { tS: durationS, xM: xM + 3, yM: yM + 2, zM: 0 }] })); // prettier-ignore
+  const walks = site.slice(1, 1 + Math.min(WALKERS, figures - 1)).map(({ id, xM, yM }) => ({
+    pieceId: id,
+    points: [
+      { tS: 0, xM, yM, zM: 0 },
+      { tS: durationS, xM: xM + 3, yM: yM + 2, zM: 0 },
+    ],
+  }));
   const timing = {
     durationS,
     holdStartS: 0.5,

@@ -15,7 +15,10 @@ import { quickest, row } from './quickest';
 import { sampleTheMostComplex } from './sampling.bench';
 import { readingStages } from './stages.bench';
 
-/** Prints what a reading costs here, and how that compares with three.js doing the same projection and speed. Ratios come from one process. */
+/**
+ * Prints what a reading costs here, and how that compares with three.js doing the same projection and speed. Ratios
+ * come from one process.
+ */
 const SITE_POINTS = 2000;
 const ROUNDS = 60;
 
@@ -34,7 +37,10 @@ function exactly(count: number, points: SitePoints): SitePoints {
   return pointsOf(pick(0), pick(1), pick(2));
 }
 
-/** The same work in three.js: every point through `Vector3.project` in every frame, and its displacement from the frame before. */
+/**
+ * The same work in three.js: every point through `Vector3.project` in every frame, and its displacement from the frame
+ * before.
+ */
 function withThree(given: Setup, points: SitePoints): number {
   const samples = sampleShot(given);
   const camera = new PerspectiveCamera();

@@ -4,7 +4,10 @@ import { motionOf } from '../src/motion/legs';
 import { sampleShot } from '../src/motion/shown';
 import { filmed, usual, WALK } from '../src/testing/filmed';
 
-/** Prints what sampling the most complex shot costs here: a chain of a drawn path, a dolly zoom off the axis and an overtaking of a walker, with body, lag and dead band, 10 s at 60 a second. */
+/**
+ * Prints what sampling the most complex shot costs here: a chain of a drawn path, a dolly zoom off the axis and an
+ * overtaking of a walker, with body, lag and dead band, 10 s at 60 a second.
+ */
 const timing = (durationS: number) => ({
   durationS,
   holdStartS: 0,
@@ -19,7 +22,17 @@ const leg = (move: Leg['move'], durationS: number): Leg => ({
   backwards: false,
   overlapS: 0.5,
 });
-const drawn = { kind: 'free' as const, pivotEastM: 0, pivotNorthM: 0, points: Array.from({ length: 12 }, (_, i) => ({ eastM: 3 * Math.sin(i), northM: -4 + Math.cos(1.7 * i), heightM: 1 + i / 10, look: i % 3 === 0 ? { panDeg: 10 * i, tiltDeg: -5, rollDeg: i } : null })) }; // prettier-ignore
+const drawn = {
+  kind: 'free' as const,
+  pivotEastM: 0,
+  pivotNorthM: 0,
+  points: Array.from({ length: 12 }, (_, i) => ({
+    eastM: 3 * Math.sin(i),
+    northM: -4 + Math.cos(1.7 * i),
+    heightM: 1 + i / 10,
+    look: i % 3 === 0 ? { panDeg: 10 * i, tiltDeg: -5, rollDeg: i } : null,
+  })),
+};
 
 export function sampleTheMostComplex(): { count: number; work: () => void; share: () => void } {
   const { shoot } = filmed(drawn, {

@@ -22,7 +22,10 @@ const READING_MS = 60;
 const CURES_MS = 2000;
 const COMPARE_MS = 100;
 
-/** Prints what a whole reading of a busy site costs, the share of each of its stages, how it grows with frames and pieces, and what a search for cures takes. */
+/**
+ * Prints what a whole reading of a busy site costs, the share of each of its stages, how it grows with frames and
+ * pieces, and what a search for cures takes.
+ */
 export function readingStages(): void {
   const { shoot, shot } = busyShoot(60, 8, 10, 60);
   const setup = setupOf(shoot, shot);

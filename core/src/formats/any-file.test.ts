@@ -27,7 +27,12 @@ describe('any file', () => {
     expect(why('a.arc.json', demo)).toBe('taken as shoot');
     expect(why('walk.csv', 't,x,y,z\n0,1,2,3\n')).toBe('taken as walk');
     expect(why('parts.csv', `${PARTS}a,Clamp,other,1,1,1,1\n`)).toBe('taken as parts');
-    expect(why('parts.json', '{"parts":[{"id":"a","name":"C","kind":"other","of":null,"massG":1,"lengthMm":1,"widthMm":1,"heightMm":1,"centreForeMm":0,"centreSideMm":0,"centreUpMm":0,"zoomShiftMm":0}]}')).toBe('taken as parts'); // prettier-ignore
+    expect(
+      why(
+        'parts.json',
+        '{"parts":[{"id":"a","name":"C","kind":"other","of":null,"massG":1,"lengthMm":1,"widthMm":1,"heightMm":1,"centreForeMm":0,"centreSideMm":0,"centreUpMm":0,"zoomShiftMm":0}]}',
+      ),
+    ).toBe('taken as parts');
     expect(why('excel.csv', '\uFEFFt;x;y;z\r\n0;1;2;3\r\n')).toBe('taken as walk');
   });
   it.each<[string, string, string, FileKind | null, RegExp]>([
@@ -174,6 +179,15 @@ describe('any file', () => {
 describe('text in a CSV', () => {
   it('is no formula for a table program, and comes back as it was', () => {
     for (const text of ['=1+2', '+49', '-5', '@x', '\t=1']) expect(plainCell(text)[0]).toBe("'");
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.string().map((text) => `'=${text}`), fc.string().map((text) => `=${text}`)), (text) => cellText(plainCell(text)) === text)); // prettier-ignore
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.string().map((text) => `'=${text}`),
+          fc.string().map((text) => `=${text}`),
+        ),
+        (text) => cellText(plainCell(text)) === text,
+      ),
+    );
   });
 });

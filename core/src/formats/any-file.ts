@@ -13,7 +13,10 @@ import { readWalkGpx, type Landing } from './walk-gpx';
 /** What a file can be for. */
 export type FileKind = 'shoot' | 'parts' | 'walk';
 
-/** Most that a file of a kind may hold, MB. All that a person makes is far smaller, and each is read well within two seconds. */
+/**
+ * Most that a file of a kind may hold, MB. All that a person makes is far smaller, and each is read well within two
+ * seconds.
+ */
 export const MOST_MB: Record<FileKind, number> = { shoot: 8, parts: 1, walk: 3 };
 
 export type FileContents =
@@ -22,7 +25,10 @@ export type FileContents =
 const PICTURE = /\.(jpe?g|png|webp|gif|heic|avif|tiff?|bmp|svg)$/i;
 const FILM = /\.(mp4|mov|webm|mkv|avi|mp3|wav)$/i;
 
-/** Refuses by its name and size what cannot be meant, before anything of it is read. `wanted`: what it is asked for, null for whatever it is. */
+/**
+ * Refuses by its name and size what cannot be meant, before anything of it is read. `wanted`: what it is asked for,
+ * null for whatever it is.
+ */
 export function checkFile(name: string, bytes: number, wanted: FileKind | null): void {
   const short = clipped(name, 60);
   if (PICTURE.test(name))
@@ -37,7 +43,10 @@ export function checkFile(name: string, bytes: number, wanted: FileKind | null):
   if (bytes === 0) throw Refusal.of('file', `“${short}” is empty.`);
 }
 
-/** Reads a file of any kind that this app knows by its name and its beginning. `landing`: where a walk by coordinates starts. Throws nothing but a `Refusal`. */
+/**
+ * Reads a file of any kind that this app knows by its name and its beginning. `landing`: where a walk by coordinates
+ * starts. Throws nothing but a `Refusal`.
+ */
 export function readAnyFile(name: string, text: string, wanted: FileKind | null, landing: Landing): FileContents {
   checkFile(name, text.length, wanted);
   try {

@@ -8,7 +8,12 @@ import { shotsOf } from '../rig/builds/needs';
 /** A build as `arc balance` and `arc stand` print it: the same numbers as the Kit screen. */
 export function buildJson(shoot: Shoot, build: Build, number: number) {
   const shots = shotsOf(shoot, build);
-  const { facts, steps, cautions } = balanceOf(build, shoot.kit, 'metric', shots.map(({ shot }) => shot)); // prettier-ignore
+  const { facts, steps, cautions } = balanceOf(
+    build,
+    shoot.kit,
+    'metric',
+    shots.map(({ shot }) => shot),
+  );
   return {
     build: number,
     name: build.name,
@@ -28,7 +33,12 @@ export function buildJson(shoot: Shoot, build: Build, number: number) {
       changes: need.changes,
       slides: disturbedAxes(build, shoot.kit, shoot.shots[shot - 1], 'metric'),
     })),
-    checklist: checklistOf(build, shoot.kit, shots.map(({ shot }) => shot), shoot.site.pieces).map(({ key, said }) => ({ key, said, done: build.ticked.includes(key) })), // prettier-ignore
+    checklist: checklistOf(
+      build,
+      shoot.kit,
+      shots.map(({ shot }) => shot),
+      shoot.site.pieces,
+    ).map(({ key, said }) => ({ key, said, done: build.ticked.includes(key) })),
     cautions,
   };
 }

@@ -123,8 +123,18 @@ describe('shoot file', () => {
   });
   it('opens a file of version 5: what the app itself wrote and could not show is told apart, and the Lens bench and the pictures of a camera are the usual ones', () => {
     const present = plainShoot();
-    const walk = { pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 2, xM: 1, yM: 0, zM: 0 }] }; // prettier-ignore
-    const ownChecks = [{ id: 'battery', text: 'A' }, { id: 'battery', text: 'B' }, { id: 'c', text: ' ' }]; // prettier-ignore
+    const walk = {
+      pieceId: 'figure',
+      points: [
+        { tS: 0, xM: 0, yM: 0, zM: 0 },
+        { tS: 2, xM: 1, yM: 0, zM: 0 },
+      ],
+    };
+    const ownChecks = [
+      { id: 'battery', text: 'A' },
+      { id: 'battery', text: 'B' },
+      { id: 'c', text: ' ' },
+    ];
     const [build] = defaults.DEFAULT_KIT.builds;
     const old = {
       ...present,
@@ -181,8 +191,28 @@ describe('shoot file', () => {
   });
   it.each([
     [/^shots\[0\]\.filterIds\[0\] names "fog", which is not in kit\.filters/, { filterIds: ['fog'] }],
-    [/^shots\[0\]\.focus\.racks\[0\]\.to\.pieceId names "gone", which is not in site\.pieces/, { focus: { mode: 'racks', from: { on: 'subject' }, racks: [{ atS: 1, overS: 1, to: { on: 'piece', pieceId: 'gone' } }] } }], // prettier-ignore
-    [/^shots\[0\]\.playback\.ramp\[1\]\.atS must come after the moment before it \(2 s\)/, { playback: { reversed: false, ramp: [{ atS: 2, speed: 1 }, { atS: 1, speed: 1 }] } }], // prettier-ignore
+    [
+      /^shots\[0\]\.focus\.racks\[0\]\.to\.pieceId names "gone", which is not in site\.pieces/,
+      {
+        focus: {
+          mode: 'racks',
+          from: { on: 'subject' },
+          racks: [{ atS: 1, overS: 1, to: { on: 'piece', pieceId: 'gone' } }],
+        },
+      },
+    ],
+    [
+      /^shots\[0\]\.playback\.ramp\[1\]\.atS must come after the moment before it \(2 s\)/,
+      {
+        playback: {
+          reversed: false,
+          ramp: [
+            { atS: 2, speed: 1 },
+            { atS: 1, speed: 1 },
+          ],
+        },
+      },
+    ],
     [/^shots\[0\]\.fNumber must be at least 0\.5; it is 0/, { fNumber: 0 }],
     [/^shots\[0\]\.light\.iso/, { light: { ev100: 15, iso: 'fast' } }],
   ])('refuses with %s', (sentence, edit) => {
@@ -301,7 +331,13 @@ describe('shoot file', () => {
     expect(work()).toBe(sentence);
   });
   it('names times out of order in a walk', () => {
-    const walk = { pieceId: 'figure', points: [{ tS: 2, xM: 0, yM: 0, zM: 0 }, { tS: 1, xM: 1, yM: 0, zM: 0 }] }; // prettier-ignore
+    const walk = {
+      pieceId: 'figure',
+      points: [
+        { tS: 2, xM: 0, yM: 0, zM: 0 },
+        { tS: 1, xM: 1, yM: 0, zM: 0 },
+      ],
+    };
     expect(broken((raw) => raw.shots[0].walks.push(walk))).toBe(
       'shots[0].walks[0].points[1].tS must come after the point before it (2 s); put the points in order of time.',
     );
@@ -343,8 +379,26 @@ describe('camera path as CSV', () => {
 /** How a shot is played in the cut changes nothing in what was recorded. */
 const CUT: [string, Shot['playback']][] = [
   ['reversed', { reversed: true, ramp: [] }],
-  ['ramped', { reversed: false, ramp: [{ atS: 1, speed: 1 }, { atS: 3, speed: 0.25 }] }], // prettier-ignore
-  ['ramped and reversed', { reversed: true, ramp: [{ atS: 1, speed: 4 }, { atS: 3, speed: 0.5 }] }], // prettier-ignore
+  [
+    'ramped',
+    {
+      reversed: false,
+      ramp: [
+        { atS: 1, speed: 1 },
+        { atS: 3, speed: 0.25 },
+      ],
+    },
+  ],
+  [
+    'ramped and reversed',
+    {
+      reversed: true,
+      ramp: [
+        { atS: 1, speed: 4 },
+        { atS: 3, speed: 0.5 },
+      ],
+    },
+  ],
 ];
 
 describe('glTF 2.0', () => {
@@ -362,7 +416,18 @@ describe('glTF 2.0', () => {
     const samples = filmShot(setup);
     const { scene, cameras, animations } = await new GLTFLoader().parseAsync(await writePathGltf(setup), '');
     const camera = cameras[0] as PerspectiveCamera;
-    const ours = (i: number) => threeCamera({ xM: samples.xM[i], yM: samples.yM[i], zM: samples.zM[i], panDeg: samples.panDeg[i], tiltDeg: samples.tiltDeg[i], rollDeg: samples.rollDeg[i], focalLengthMm: samples.focalLengthMm[i], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
+    const ours = (i: number) =>
+      threeCamera({
+        xM: samples.xM[i],
+        yM: samples.yM[i],
+        zM: samples.zM[i],
+        panDeg: samples.panDeg[i],
+        tiltDeg: samples.tiltDeg[i],
+        rollDeg: samples.rollDeg[i],
+        focalLengthMm: samples.focalLengthMm[i],
+        frameWidthMm: samples.frameWidthMm,
+        frameHeightMm: samples.frameHeightMm,
+      });
     expect(Math.abs(camera.fov - ours(0).fov)).toBeLessThan(1e-5 * camera.fov);
     expect(camera.aspect).toBeCloseTo(samples.frameWidthMm / samples.frameHeightMm, 5);
     const [clip] = animations as AnimationClip[];
@@ -451,7 +516,11 @@ describe('walk from GPX 1.1', () => {
         inKilometre,
         inKilometre,
         (lat, lon, a, b, c, d) => {
-          const spots = [[lat, lon], [lat + a, lon + b], [lat + c, lon + d]]; // prettier-ignore
+          const spots = [
+            [lat, lon],
+            [lat + a, lon + b],
+            [lat + c, lon + d],
+          ];
           const text = gpx(spots.map(([y, x], i) => point(y, x, `2026-04-02T06:30:${10 + i}Z`)).join(''));
           const walk = readWalkGpx(text, { xM: 5, yM: 7, zM: 1 });
           expect(walk[0]).toEqual({ tS: 0, xM: 5, yM: 7, zM: 1 });

@@ -23,7 +23,25 @@ export function lensJson(shoot: Shoot, shot: Shot, focalLengthsMm: readonly numb
       subjectHeight: number(column.subjectHeight),
       sharpToM: number(column.sharpToM),
     })),
-    units: { focalLengthMm: 'mm', distanceM: 'm', subjectHeight: 'frame heights', nearSpeed: 'frame widths/s', subjectSpeed: 'frame widths/s', farSpeed: 'frame widths/s', subjectBlur: 'frame widths', blur: 'frame widths', parallax: 'frame widths/s', nearSlide: 'frame widths', farSlide: 'frame widths', slidePerM: 'frame widths/m', slidePerDeg: 'frame widths/degree', backgroundGrowth: '×', wobble: 'frame widths', sharpFromM: 'm', sharpToM: 'm, null: infinity' }, // prettier-ignore
+    units: {
+      focalLengthMm: 'mm',
+      distanceM: 'm',
+      subjectHeight: 'frame heights',
+      nearSpeed: 'frame widths/s',
+      subjectSpeed: 'frame widths/s',
+      farSpeed: 'frame widths/s',
+      subjectBlur: 'frame widths',
+      blur: 'frame widths',
+      parallax: 'frame widths/s',
+      nearSlide: 'frame widths',
+      farSlide: 'frame widths',
+      slidePerM: 'frame widths/m',
+      slidePerDeg: 'frame widths/degree',
+      backgroundGrowth: '×',
+      wobble: 'frame widths',
+      sharpFromM: 'm',
+      sharpToM: 'm, null: infinity',
+    },
   };
 }
 

@@ -2,7 +2,10 @@ import { parametersOf } from '../model/move';
 import { EFFECTS } from '../motion/moves/recipe';
 import { MOVE_KINDS, RECIPES } from '../motion/moves';
 
-/** The vocabulary as plain JSON: what `arc moves` prints. The family says what a move does on screen. A drawn path has points instead of numbers; see docs/shoot.schema.json. */
+/**
+ * The vocabulary as plain JSON: what `arc moves` prints. The family says what a move does on screen. A drawn path has
+ * points instead of numbers; see docs/shoot.schema.json.
+ */
 export function movesJson() {
   return MOVE_KINDS.map((kind) => {
     const { title, purpose, effect } = RECIPES[kind];

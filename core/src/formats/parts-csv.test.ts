@@ -24,11 +24,21 @@ const name = fc.constantFrom(
 );
 const parts: fc.Arbitrary<Part[]> = fc.array(
   fc.record({
-    id: fc.uuid(), name, kind: fc.constantFrom(...PART_KINDS), of: fc.constantFrom(null, 'lens-moss-35'), massG: fc.double({ min: 0.1, max: 5000, noNaN: true }),
-    lengthMm: mm, widthMm: mm, heightMm: mm, centreForeMm: offset, centreSideMm: offset, centreUpMm: offset, zoomShiftMm: offset,
+    id: fc.uuid(),
+    name,
+    kind: fc.constantFrom(...PART_KINDS),
+    of: fc.constantFrom(null, 'lens-moss-35'),
+    massG: fc.double({ min: 0.1, max: 5000, noNaN: true }),
+    lengthMm: mm,
+    widthMm: mm,
+    heightMm: mm,
+    centreForeMm: offset,
+    centreSideMm: offset,
+    centreUpMm: offset,
+    zoomShiftMm: offset,
   }),
   { minLength: 1, maxLength: 8 },
-); // prettier-ignore
+);
 
 describe('parts as CSV', () => {
   it('come back as they went (RFC 4180)', () => {
@@ -41,8 +51,21 @@ describe('parts as CSV', () => {
   });
   it('may leave away what has a usual value', () => {
     expect(readPartsCsv('id,name,kind,massG,lengthMm,widthMm,heightMm\na,Clamp,other,120,40,40,60\n')).toEqual([
-      { id: 'a', name: 'Clamp', kind: 'other', of: null, massG: 120, lengthMm: 40, widthMm: 40, heightMm: 60, centreForeMm: 0, centreSideMm: 0, centreUpMm: 0, zoomShiftMm: 0 },
-    ]); // prettier-ignore
+      {
+        id: 'a',
+        name: 'Clamp',
+        kind: 'other',
+        of: null,
+        massG: 120,
+        lengthMm: 40,
+        widthMm: 40,
+        heightMm: 60,
+        centreForeMm: 0,
+        centreSideMm: 0,
+        centreUpMm: 0,
+        zoomShiftMm: 0,
+      },
+    ]);
   });
   it('name the row and the column that are wrong', () => {
     const file = (row: string) => `id,name,kind,massG,lengthMm,widthMm,heightMm\n${row}\n`;

@@ -55,7 +55,10 @@ export function quoted(errors: readonly Papa.ParseError[]): void {
     );
 }
 
-/** Reads parts from CSV with a header; columns in any order, and those with a usual value may be missing. Throws a `Refusal` that names row and column. */
+/**
+ * Reads parts from CSV with a header; columns in any order, and those with a usual value may be missing. Throws a
+ * `Refusal` that names row and column.
+ */
 export function readPartsCsv(text: string): Part[] {
   const parsed = Papa.parse<Record<string, string>>(withoutMark(text), {
     header: true,

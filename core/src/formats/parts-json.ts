@@ -18,7 +18,9 @@ export function readPartsJson(text: string): Part[] {
   return partsOnce(checked.data.parts, (i) => `parts[${i}]`);
 }
 
-/** Parts under ids of their own, no more than a kit holds. `rowName` says where part i came from. Throws a `Refusal`. */
+/**
+ * Parts under ids of their own, no more than a kit holds. `rowName` says where part i came from. Throws a `Refusal`.
+ */
 export function partsOnce(parts: Part[], rowName: (index: number) => string): Part[] {
   if (parts.length === 0)
     throw Refusal.of('parts', 'The file has no parts: it needs at least one row below its header.');

@@ -15,7 +15,10 @@ export const PATH_COLUMNS = [
   'focus_distance_m',
 ] as const;
 
-/** A shot's camera path as CSV (RFC 4180): a header with units, then one row per recorded frame. How it is played afterwards is the cut's. */
+/**
+ * A shot's camera path as CSV (RFC 4180): a header with units, then one row per recorded frame. How it is played
+ * afterwards is the cut's.
+ */
 export function writePathCsv(setup: Setup): string {
   const samples = filmShot(setup);
   const rows = Array.from({ length: samples.count }, (_, i) => [

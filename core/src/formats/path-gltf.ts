@@ -6,10 +6,15 @@ import { solidOf } from '../site/solids';
 
 const RAD = Math.PI / 180;
 
-/** Site (x east, y north, z up) to glTF (x right, y up, z towards the viewer): east stays x, up becomes y, north becomes −z. */
+/**
+ * Site (x east, y north, z up) to glTF (x right, y up, z towards the viewer): east stays x, up becomes y, north becomes
+ * −z.
+ */
 const toGltf = (xM: number, yM: number, zM: number): [number, number, number] => [xM, zM, -yM];
 
-/** Rotation of a camera (looking along −z, up +y) with a pan, tilt and roll in degrees, as a unit quaternion x, y, z, w. */
+/**
+ * Rotation of a camera (looking along −z, up +y) with a pan, tilt and roll in degrees, as a unit quaternion x, y, z, w.
+ */
 export function cameraQuaternion(panDeg: number, tiltDeg: number, rollDeg: number): [number, number, number, number] {
   const half = [-panDeg, tiltDeg, -rollDeg].map((deg) => (deg * RAD) / 2);
   const yaw: Quaternion = [0, Math.sin(half[0]), 0, Math.cos(half[0])];
@@ -43,7 +48,8 @@ const COLOURS: Record<PieceKind, [number, number, number]> = {
 
 /**
  * A shot as one glTF 2.0 file (JSON with its buffer inside): the site's solids, an animated camera, and an animated
- * subject. glTF has no animated angle of view, so `camera.perspective.yfov` holds the first frame's and the extras of the
+ * subject. glTF has no animated angle of view, so `camera.perspective.yfov` holds the first frame's and the extras of
+ * the
  * camera list every frame's focal length in mm together with the frame size. Frames are the recorded ones: how they are
  * played afterwards is the cut's.
  */

@@ -5,7 +5,10 @@ import type { Shot } from '../model/shot';
 
 const number = (value: number): number | null => (Number.isFinite(value) ? value : null);
 
-/** A reading as plain JSON: what `arc read` prints and `POST /api/reading` answers. Every field is described in docs/formats.md; what cannot be measured is null. */
+/**
+ * A reading as plain JSON: what `arc read` prints and `POST /api/reading` answers. Every field is described in
+ * docs/formats.md; what cannot be measured is null.
+ */
 export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cures: readonly Cure[] = []) {
   const figures = readFigures(reading.picture);
   const { samples, subject, site, screen } = reading.picture;
@@ -80,8 +83,17 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
     marks: figures.marks,
     pieces: figures.pieces,
     units: {
-      speed: 'frame widths/s', parallax: 'frame widths/s', crossingS: 's', blurShare: 'frame widths', blurPx: 'pixels of the delivery', slide: 'frame widths', growth: '×', speedLimits: 'frame widths/s, window null: no limit', largestShare: 'share of the frame', inside: 'frame widths',
-    }, // prettier-ignore
+      speed: 'frame widths/s',
+      parallax: 'frame widths/s',
+      crossingS: 's',
+      blurShare: 'frame widths',
+      blurPx: 'pixels of the delivery',
+      slide: 'frame widths',
+      growth: '×',
+      speedLimits: 'frame widths/s, window null: no limit',
+      largestShare: 'share of the frame',
+      inside: 'frame widths',
+    },
     cautions: reading.cautions,
     approaches: reading.approaches,
   };

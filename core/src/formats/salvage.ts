@@ -16,7 +16,10 @@ type Key = string | number;
 type Box = Record<Key, unknown>;
 const isBox = (value: unknown): value is Box => typeof value === 'object' && value !== null;
 const MOST_PASSES = 60;
-/** Lists of the shoot that names of other things point into: what is not there any more is replaced by the first that is. */
+/**
+ * Lists of the shoot that names of other things point into: what is not there any more is replaced by the first that
+ * is.
+ */
 const POINTS_INTO: Record<string, keyof Shoot['kit']> = {
   cameraId: 'cameras',
   lensId: 'lenses',
@@ -27,7 +30,10 @@ const POINTS_INTO: Record<string, keyof Shoot['kit']> = {
 /** Fields that name another thing. */
 const REFERS = /Id$|^id$|^\d+$/;
 
-/** Opens what can be read of a value that was once a shoot: numbers go back into their range, broken fields to their usual value, broken rows are left out. Null when it is no shoot at all. */
+/**
+ * Opens what can be read of a value that was once a shoot: numbers go back into their range, broken fields to their
+ * usual value, broken rows are left out. Null when it is no shoot at all.
+ */
 export function salvageShoot(value: unknown): Salvage | null {
   if (!isBox(value) || Array.isArray(value) || value.format !== SHOOT_FORMAT) return null;
   const raw = migrated(structuredCloneOf(value));

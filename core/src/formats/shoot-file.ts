@@ -12,7 +12,10 @@ export function writeShootFile(shoot: Shoot): string {
   return JSON.stringify(shoot, null, 2) + '\n';
 }
 
-/** Reads a shoot file. Throws a `Refusal` for text that is not JSON, another format, a newer version, or any field out of order. */
+/**
+ * Reads a shoot file. Throws a `Refusal` for text that is not JSON, another format, a newer version, or any field out
+ * of order.
+ */
 export function readShootFile(text: string): Shoot {
   return checkShoot(jsonOf(text));
 }

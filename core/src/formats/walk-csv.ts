@@ -7,7 +7,10 @@ import { Refusal } from './refusal';
 
 const HEADER = ['t', 'x', 'y', 'z'];
 
-/** Reads a subject's walk from CSV with the header `t,x,y,z`: seconds from the start of the shot, site metres. Throws a `Refusal` that names the row and the column. */
+/**
+ * Reads a subject's walk from CSV with the header `t,x,y,z`: seconds from the start of the shot, site metres. Throws a
+ * `Refusal` that names the row and the column.
+ */
 export function readWalkCsv(text: string): WalkPoint[] {
   const parsed = Papa.parse<string[]>(withoutMark(text).trim(), {
     skipEmptyLines: 'greedy',

@@ -1,5 +1,6 @@
 /**
- * Daylight on open ground by the sun's altitude: the daylight availability of the IES handbook (Gillette, Pierpoint & Treado
+ * Daylight on open ground by the sun's altitude: the daylight availability of the IES handbook (Gillette, Pierpoint &
+ * Treado
  * 1984, *J. Illum. Eng. Soc.* 13; constants from memory). Kilolux; the sun's altitude in degrees, 0 to 90.
  */
 export const SKIES = ['clear', 'partly', 'cloudy'] as const;
@@ -7,7 +8,10 @@ export type Sky = (typeof SKIES)[number];
 
 /** Sunlight before it meets the air, klx. */
 const SOLAR_KLX = 127.5;
-/** How much the air takes from the sun, and what the sky gives: `a + b sin^c(altitude)`. No sun comes through a closed sky. */
+/**
+ * How much the air takes from the sun, and what the sky gives: `a + b sin^c(altitude)`. No sun comes through a closed
+ * sky.
+ */
 const SKY: Record<Sky, { extinction: number; a: number; b: number; c: number }> = {
   clear: { extinction: 0.21, a: 0.8, b: 15.5, c: 0.5 },
   partly: { extinction: 0.8, a: 0.3, b: 45, c: 1 },

@@ -17,7 +17,10 @@ export const WindForecastSchema = z.strictObject({
 });
 export type WindForecast = z.infer<typeof WindForecastSchema>;
 
-/** A simulated forecast service: the same place on the same day always has the same weather. Calm at dawn, breezy in the afternoon. `day` as year-month-day. */
+/**
+ * A simulated forecast service: the same place on the same day always has the same weather. Calm at dawn, breezy in the
+ * afternoon. `day` as year-month-day.
+ */
 export function simulatedForecast(place: string, day: string): WindForecast {
   let state = 2166136261;
   for (const letter of `${place} ${day}`) state = Math.imul(state ^ letter.charCodeAt(0), 16777619) >>> 0;

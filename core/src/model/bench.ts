@@ -17,7 +17,10 @@ export const BENCH_MEASURES = [
 ] as const;
 export const MOST_FOCALS = 6;
 
-/** What is compared and worked out for one shot on the Lens screen. It changes nothing about the shot; it is kept so that nobody types it twice. */
+/**
+ * What is compared and worked out for one shot on the Lens screen. It changes nothing about the shot; it is kept so
+ * that nobody types it twice.
+ */
 export const BenchSchema = z.strictObject({
   /** Focal lengths beside each other, shortest first; null: the usual ones of the kit. */
   focalLengthsMm: z.array(z.number().min(1).max(3000)).min(1).max(MOST_FOCALS).nullable(),
@@ -25,7 +28,10 @@ export const BenchSchema = z.strictObject({
   measure: z.enum(BENCH_MEASURES),
   stabilisingPercent: z.number().min(0).max(40),
   barsPercent: z.number().min(0).max(40),
-  /** A thing of known height: how high (null: as the subject), how much of the frame height it fills, how far away it is. */
+  /**
+   * A thing of known height: how high (null: as the subject), how much of the frame height it fills, how far away it
+   * is.
+   */
   knownHeightM: z.number().min(0.01).max(500).nullable(),
   fillsPercent: z.number().min(1).max(500),
   distanceM: z.number().min(0.1).max(5000),

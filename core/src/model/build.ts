@@ -18,7 +18,10 @@ export const PART_KINDS = [
   'other',
 ] as const;
 
-/** A thing that is put on a rig. Its box is measured along the lens (length), across (width) and up (height); its centre of mass from the middle of that box. */
+/**
+ * A thing that is put on a rig. Its box is measured along the lens (length), across (width) and up (height); its centre
+ * of mass from the middle of that box.
+ */
 export const PartSchema = z.strictObject({
   ...named,
   kind: z.enum(PART_KINDS),
@@ -35,7 +38,10 @@ export const PartSchema = z.strictObject({
   zoomShiftMm: z.number().min(-500).max(500),
 });
 
-/** A part where it sits: its middle from the middle of the camera's plate (top) or of the other end (bottom); forward, to the right and up. */
+/**
+ * A part where it sits: its middle from the middle of the camera's plate (top) or of the other end (bottom); forward,
+ * to the right and up.
+ */
 export const PlacedSchema = z.strictObject({
   partId: z.string().min(1),
   on: z.enum(['top', 'bottom']),
@@ -71,7 +77,10 @@ export const SledSchema = z
     wishS: z.number().min(1).max(5),
     /** The camera is to look up (positive) or down by this at rest; 0: level. */
     wishLeanDeg: z.number().min(-30).max(30),
-    /** A deck that rolls slowly under the operator: to each side, there and back in, and how high above its axis. 0: firm ground. */
+    /**
+     * A deck that rolls slowly under the operator: to each side, there and back in, and how high above its axis. 0:
+     * firm ground.
+     */
     deckRollDeg: z.number().min(0).max(30),
     deckPeriodS: z.number().min(1).max(60),
     deckHeightM: z.number().min(0).max(30),

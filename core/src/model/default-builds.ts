@@ -1,9 +1,29 @@
 import type { Build, Part, PartKind, Placed, Support } from './build';
 
 /** The made-up parts that every own shoot starts with. Names and figures are invented. */
-const part = (id: string, name: string, kind: PartKind, of: string | null, massG: number, [lengthMm, widthMm, heightMm]: number[], [centreForeMm, centreSideMm, centreUpMm] = [0, 0, 0], zoomShiftMm = 0): Part => ({
-  id, name, kind, of, massG, lengthMm, widthMm, heightMm, centreForeMm, centreSideMm, centreUpMm, zoomShiftMm,
-}); // prettier-ignore
+const part = (
+  id: string,
+  name: string,
+  kind: PartKind,
+  of: string | null,
+  massG: number,
+  [lengthMm, widthMm, heightMm]: number[],
+  [centreForeMm, centreSideMm, centreUpMm] = [0, 0, 0],
+  zoomShiftMm = 0,
+): Part => ({
+  id,
+  name,
+  kind,
+  of,
+  massG,
+  lengthMm,
+  widthMm,
+  heightMm,
+  centreForeMm,
+  centreSideMm,
+  centreUpMm,
+  zoomShiftMm,
+});
 
 export const DEFAULT_PARTS: Part[] = [
   part('part-heron', 'Heron body', 'camera', 'cam-heron', 690, [72, 132, 98], [-4, 6, -2]),
@@ -48,22 +68,87 @@ const FERN_70200 = lens('fern-70200', 116);
 const nd = (name: string, foreMm: number) => on(`part-${name}`, [foreMm, 0, 63]);
 const BELOW = [on('part-battery', [-25, 0, 25], 'bottom'), on('part-monitor', [70, 0, 44], 'bottom')];
 
-const build = (id: string, name: string, rigId: string, focalLengthMm: number, parts: Placed[], support: Support): Build => ({
-  id: `build-${id}`, name, rigId, focalLengthMm, parts, support, ticked: [], ownChecks: [],
-}); // prettier-ignore
+const build = (
+  id: string,
+  name: string,
+  rigId: string,
+  focalLengthMm: number,
+  parts: Placed[],
+  support: Support,
+): Build => ({
+  id: `build-${id}`,
+  name,
+  rigId,
+  focalLengthMm,
+  parts,
+  support,
+  ticked: [],
+  ownChecks: [],
+});
 const sled = (over: Partial<Extract<Support, { kind: 'sled' }>> = {}): Support => ({
-  kind: 'sled', postMm: 560, postMinMm: 420, postMaxMm: 760, postMassG: 640, gimbalMm: 105, gimbalMinMm: 60, stageForeMm: 0, stageSideMm: 0, stageTravelMm: 35, wishS: 2.5,
-  wishLeanDeg: 0, deckRollDeg: 0, deckPeriodS: 8, deckHeightM: 3, walkMps: 1.4, windMps: 2, log: [], ...over,
-}); // prettier-ignore
+  kind: 'sled',
+  postMm: 560,
+  postMinMm: 420,
+  postMaxMm: 760,
+  postMassG: 640,
+  gimbalMm: 105,
+  gimbalMinMm: 60,
+  stageForeMm: 0,
+  stageSideMm: 0,
+  stageTravelMm: 35,
+  wishS: 2.5,
+  wishLeanDeg: 0,
+  deckRollDeg: 0,
+  deckPeriodS: 8,
+  deckHeightM: 3,
+  walkMps: 1.4,
+  windMps: 2,
+  log: [],
+  ...over,
+});
 const gimbal = (over: Partial<Extract<Support, { kind: 'motorGimbal' }>> = {}): Support => ({
-  kind: 'motorGimbal', plateForeMm: -12, plateUpMm: -66, cageSideMm: -1, armForeMm: 0, cageMassG: 420, armMassG: 380, payloadMaxG: 2200, torqueMaxNm: 2.4, runMin: 420, ...over,
-}); // prettier-ignore
+  kind: 'motorGimbal',
+  plateForeMm: -12,
+  plateUpMm: -66,
+  cageSideMm: -1,
+  armForeMm: 0,
+  cageMassG: 420,
+  armMassG: 380,
+  payloadMaxG: 2200,
+  torqueMaxNm: 2.4,
+  runMin: 420,
+  ...over,
+});
 const slider = (over: Partial<Extract<Support, { kind: 'slider' }>> = {}): Support => ({
-  kind: 'slider', railMm: 1200, railMassG: 3100, stiffnessNm2: 4200, carriageMassG: 480, stands: 'two', heightMm: 900, standMassG: 2600, footMm: 420, tiltDeg: 0, friction: 0.03, bagG: 5000, ...over,
-}); // prettier-ignore
+  kind: 'slider',
+  railMm: 1200,
+  railMassG: 3100,
+  stiffnessNm2: 4200,
+  carriageMassG: 480,
+  stands: 'two',
+  heightMm: 900,
+  standMassG: 2600,
+  footMm: 420,
+  tiltDeg: 0,
+  friction: 0.03,
+  bagG: 5000,
+  ...over,
+});
 const arm = (over: Partial<Extract<Support, { kind: 'arm' }>> = {}): Support => ({
-  kind: 'arm', reachMm: 0, armMassG: 0, armDeg: 0, legMm: 1500, spreadDeg: 24, columnMm: 0, legsMassG: 3800, bagG: 0, marginMm: 80, stiffnessNmPerDeg: 12, windMps: 5, ...over,
-}); // prettier-ignore
+  kind: 'arm',
+  reachMm: 0,
+  armMassG: 0,
+  armDeg: 0,
+  legMm: 1500,
+  spreadDeg: 24,
+  columnMm: 0,
+  legsMassG: 3800,
+  bagG: 0,
+  marginMm: 80,
+  stiffnessNmPerDeg: 12,
+  windMps: 5,
+  ...over,
+});
 const HEAD = on('part-head', [0, 0, 60]);
 const onHead = (...rows: Placed[]): Placed[] => [HEAD, ...rows.map((row) => ({ ...row, upMm: row.upMm + 120 }))];
 
@@ -136,8 +221,39 @@ export const DEFAULT_BUILDS: Build[] = [
     [PLATE, WREN, lens('fern-1635', 76, 58)],
     gimbal({ plateForeMm: -40, plateUpMm: -58 }),
   ),
-  build('jib', 'Small jib', 'rig-jib', 30, [on('part-gimbal-on-pole', [0, 0, 165]), HERON, FERN_2470], { kind: 'jib', frontMm: 1900, rearMm: 620, beamMassG: 3400, pivotMm: 1500, angleDeg: 15, counterG: 10_000, parallel: true, tubeMm: 50, wallMm: 3, footMm: 650 }), // prettier-ignore
-  build('pole-crane', 'Pole crane', 'rig-jib', 24, [on('part-gimbal-on-pole', [0, 0, 165]), WREN, lens('fern-1635', 76, 58)], { kind: 'jib', frontMm: 1700, rearMm: 600, beamMassG: 1200, pivotMm: 1400, angleDeg: 25, counterG: 8000, parallel: false, tubeMm: 38, wallMm: 2, footMm: 600 }), // prettier-ignore
+  build('jib', 'Small jib', 'rig-jib', 30, [on('part-gimbal-on-pole', [0, 0, 165]), HERON, FERN_2470], {
+    kind: 'jib',
+    frontMm: 1900,
+    rearMm: 620,
+    beamMassG: 3400,
+    pivotMm: 1500,
+    angleDeg: 15,
+    counterG: 10_000,
+    parallel: true,
+    tubeMm: 50,
+    wallMm: 3,
+    footMm: 650,
+  }),
+  build(
+    'pole-crane',
+    'Pole crane',
+    'rig-jib',
+    24,
+    [on('part-gimbal-on-pole', [0, 0, 165]), WREN, lens('fern-1635', 76, 58)],
+    {
+      kind: 'jib',
+      frontMm: 1700,
+      rearMm: 600,
+      beamMassG: 1200,
+      pivotMm: 1400,
+      angleDeg: 25,
+      counterG: 8000,
+      parallel: false,
+      tubeMm: 38,
+      wallMm: 2,
+      footMm: 600,
+    },
+  ),
   build('slider-two', 'Slider on two stands', 'rig-slider-120', 35, onHead(HERON, FERN_2470), slider()),
   build(
     'slider-one',
@@ -187,7 +303,18 @@ export const DEFAULT_BUILDS: Build[] = [
     lines: 'two',
     secondLine: true,
   }),
-  build('drone', 'Small drone', 'rig-drone', 12, [on('part-swift', [90, 0, -30])], { kind: 'drone', bodyMassG: 780, bodyMaxG: 960, thrustMaxN: 17.5, batteryWh: 56, hoverW: 88, speedMaxMps: 15, heightM: 40, windMps: 5, reserveShare: 0.25 }), // prettier-ignore
+  build('drone', 'Small drone', 'rig-drone', 12, [on('part-swift', [90, 0, -30])], {
+    kind: 'drone',
+    bodyMassG: 780,
+    bodyMaxG: 960,
+    thrustMaxN: 17.5,
+    batteryWh: 56,
+    hoverW: 88,
+    speedMaxMps: 15,
+    heightM: 40,
+    windMps: 5,
+    reserveShare: 0.25,
+  }),
   build('board', 'Stand-on board', 'rig-board', 35, [PLATE, HERON, FERN_2470], {
     kind: 'wheels',
     ground: 'hard',
@@ -199,6 +326,18 @@ export const DEFAULT_BUILDS: Build[] = [
     wheelMm: 200,
     driver: false,
   }),
-  build('turntable', 'Turntable under the ceiling', 'rig-turntable', 24, [WREN, lens('fern-1635', 76, 58)], { kind: 'improvised', what: 'turntable', lengthMm: 150, turnsPerMin: 33.333, overS: 5 }), // prettier-ignore
-  build('roll-pole', 'Hinged roll pole', 'rig-roll-lever', 24, [WREN, lens('fern-1635', 76, 58)], { kind: 'improvised', what: 'hingedPole', lengthMm: 1300, turnsPerMin: 1, overS: 3 }), // prettier-ignore
+  build('turntable', 'Turntable under the ceiling', 'rig-turntable', 24, [WREN, lens('fern-1635', 76, 58)], {
+    kind: 'improvised',
+    what: 'turntable',
+    lengthMm: 150,
+    turnsPerMin: 33.333,
+    overS: 5,
+  }),
+  build('roll-pole', 'Hinged roll pole', 'rig-roll-lever', 24, [WREN, lens('fern-1635', 76, 58)], {
+    kind: 'improvised',
+    what: 'hingedPole',
+    lengthMm: 1300,
+    turnsPerMin: 1,
+    overS: 3,
+  }),
 ];

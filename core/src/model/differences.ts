@@ -13,13 +13,34 @@ interface Row {
   name: string;
 }
 
-const UNITS: [RegExp, string][] = [[/Mps2$/, ' m/s²'], [/Degps$/, '°/s'], [/Mps$/, ' m/s'], [/Mbps$/, ' Mb/s'], [/Percent$/, '%'], [/Deg$/, '°'], [/Hz$/, ' Hz'], [/Mm$/, ' mm'], [/Px$/, ' px'], [/Kg$/, ' kg'], [/Nm$/, ' N m'], [/Min$/, ''], [/M$/, ' m'], [/S$/, ' s'], [/G$/, ' g'], [/N$/, ' N'], [/W$/, ' W']]; // prettier-ignore
+const UNITS: [RegExp, string][] = [
+  [/Mps2$/, ' m/s²'],
+  [/Degps$/, '°/s'],
+  [/Mps$/, ' m/s'],
+  [/Mbps$/, ' Mb/s'],
+  [/Percent$/, '%'],
+  [/Deg$/, '°'],
+  [/Hz$/, ' Hz'],
+  [/Mm$/, ' mm'],
+  [/Px$/, ' px'],
+  [/Kg$/, ' kg'],
+  [/Nm$/, ' N m'],
+  [/Min$/, ''],
+  [/M$/, ' m'],
+  [/S$/, ' s'],
+  [/G$/, ' g'],
+  [/N$/, ' N'],
+  [/W$/, ' W'],
+];
 
 /** `holdStartS` as `hold start` with its unit ` s`. */
 function fieldWords(key: string): { words: string; unit: string } {
   const [ending, unit] = UNITS.find(([test]) => test.test(key)) ?? [/$^/, ''];
   const bare = /Min$/.test(key) ? key : key.replace(ending, '');
-  return { words: bare.replace(/Id$/, '').replace(/([a-z\d])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`), unit }; // prettier-ignore
+  return {
+    words: bare.replace(/Id$/, '').replace(/([a-z\d])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`),
+    unit,
+  };
 }
 
 const said = (value: unknown, unit: string): string => {

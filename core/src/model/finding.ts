@@ -74,7 +74,9 @@ export function lasting(forS: number): string {
   return forS < 0.05 ? 'a moment' : seconds(forS);
 }
 
-/** How long the longest of several stretches is and when it begins: `for 1.3 s, from 2.0 s on, the longest of 4 times`. */
+/**
+ * How long the longest of several stretches is and when it begins: `for 1.3 s, from 2.0 s on, the longest of 4 times`.
+ */
 export function stretchWords(forS: number, fromS: number, stretches: number): string {
   return `for ${lasting(forS)}, from ${seconds(fromS)} on${stretches > 1 ? `, the longest of ${stretches} times` : ''}`;
 }

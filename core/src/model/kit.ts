@@ -23,7 +23,10 @@ export const CameraSchema = z
         }),
       )
       .max(8),
-    /** From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all at once. */
+    /**
+     * From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all
+     * at once.
+     */
     readOutMs: z.number().min(0).max(200),
     /** What it writes to its card at its first frame rate; more frames write more. */
     dataRateMbps: z.number().min(1).max(20000),
@@ -77,7 +80,9 @@ export const RIG_KINDS = [
   'rope',
 ] as const;
 
-/** What carries the camera, and how far, high and fast it goes. Heights are of the lens above the ground it stands on. */
+/**
+ * What carries the camera, and how far, high and fast it goes. Heights are of the lens above the ground it stands on.
+ */
 export const RigSchema = z
   .strictObject({
     ...named,
@@ -120,7 +125,10 @@ export const RigSchema = z
     error: 'must not be below tiltMinDeg; swap the two',
   });
 
-/** How the body or the wheels under the camera go. Figures are peak to peak at the usual speed; they grow with speed and vanish at rest. */
+/**
+ * How the body or the wheels under the camera go. Figures are peak to peak at the usual speed; they grow with speed and
+ * vanish at rest.
+ */
 export const GaitSchema = z.strictObject({
   ...named,
   /** Steps a second, or the beat of the wheels. */

@@ -369,7 +369,10 @@ export function shownLimit({ unit }: Pick<Limit, 'unit'>): { times: number; unit
   return shown === undefined ? { times: 1, unit } : { times: 100, unit: shown };
 }
 
-/** Fastest smooth speed on screen in frame widths a second at a frame rate: one frame width in the crossing time, which shortens as frames come faster. */
+/**
+ * Fastest smooth speed on screen in frame widths a second at a frame rate: one frame width in the crossing time, which
+ * shortens as frames come faster.
+ */
 export function smoothSpeed(frameRateHz: number, limits: Pick<Limits, 'crossingTimeAt24S'>): number {
   return frameRateHz / (24 * limits.crossingTimeAt24S);
 }

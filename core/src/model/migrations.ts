@@ -8,7 +8,10 @@ type Row = Record<string, unknown>;
 const isRow = (value: unknown): value is Row => typeof value === 'object' && value !== null && !Array.isArray(value);
 const rows = (value: unknown): unknown[] => (Array.isArray(value) ? value : []);
 
-/** From version 1 to 2: rigs get the usual figures of their kind, the kit gets gaits, shots get body, stick and capture rate; a push that went away becomes a pull. */
+/**
+ * From version 1 to 2: rigs get the usual figures of their kind, the kit gets gaits, shots get body, stick and capture
+ * rate; a push that went away becomes a pull.
+ */
 function toVersion2(shoot: Row): Row {
   const kit = isRow(shoot.kit) ? shoot.kit : {};
   const kindOf = new Map<unknown, RigKind>();
@@ -48,7 +51,10 @@ const USUAL_READ_OUT_MS = 20;
 const USUAL_F_NUMBER_MIN = 2.8;
 const USUAL_F_NUMBER = 5.6;
 
-/** From version 2 to 3: cameras get a read-out time, lenses an opening, shots focus and stop and room for a second variant; pieces may be pinned to a layer. */
+/**
+ * From version 2 to 3: cameras get a read-out time, lenses an opening, shots focus and stop and room for a second
+ * variant; pieces may be pinned to a layer.
+ */
 function toVersion3(shoot: Row): Row {
   const each = (value: unknown, given: Row): unknown[] =>
     rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
@@ -79,7 +85,10 @@ const PLAIN_PLAN = {
   playback: { reversed: false, ramp: [] },
 };
 
-/** From version 3 to 4: cameras say what they write, lenses how far their ring turns, the kit has filters; shots say who pulls focus, in what light, behind which filter, and how they are played. */
+/**
+ * From version 3 to 4: cameras say what they write, lenses how far their ring turns, the kit has filters; shots say who
+ * pulls focus, in what light, behind which filter, and how they are played.
+ */
 function toVersion4(shoot: Row): Row {
   const each = (value: unknown, given: Row): unknown[] =>
     rows(value).map((row) => (isRow(row) ? { ...given, ...row } : row));
@@ -123,7 +132,11 @@ function toldApart(list: unknown[]): unknown[] {
   });
 }
 
-/** From version 5 to 6: shots keep what is worked out on the Lens screen, cameras may write other sizes from a rate on; a name is more than white space, a piece walks once in a shot, and the own items of a checklist stand apart from the usual ones. */
+/**
+ * From version 5 to 6: shots keep what is worked out on the Lens screen, cameras may write other sizes from a rate on;
+ * a name is more than white space, a piece walks once in a shot, and the own items of a checklist stand apart from the
+ * usual ones.
+ */
 function toVersion6(shoot: Row): Row {
   const named = (row: unknown): unknown =>
     isRow(row) && typeof row.name === 'string' && row.name !== '' && row.name.trim() === ''
@@ -191,7 +204,10 @@ function toVersion7(shoot: Row): Row {
   };
 }
 
-/** Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order stays so for the check to find. */
+/**
+ * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
+ * stays so for the check to find.
+ */
 export function migrated(value: unknown): unknown {
   let shoot = value;
   if (isRow(shoot) && shoot.version === 1) shoot = toVersion2(shoot);

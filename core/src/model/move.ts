@@ -70,7 +70,9 @@ const parametersByKind = new Map<string, Parameter[]>(
   }),
 );
 
-/** The parameters of a kind of move, in the order a person says them; the two pivot offsets come first, heights last. */
+/**
+ * The parameters of a kind of move, in the order a person says them; the two pivot offsets come first, heights last.
+ */
 export function parametersOf(kind: MoveKind): readonly Parameter[] {
   return parametersByKind.get(kind) ?? [];
 }

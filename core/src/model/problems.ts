@@ -1,7 +1,9 @@
 import type * as z from 'zod';
 import { clipped } from './text';
 
-/** One thing wrong with a value that crossed a border: the path to the field, and a sentence that names it and the mend. */
+/**
+ * One thing wrong with a value that crossed a border: the path to the field, and a sentence that names it and the mend.
+ */
 export interface Problem {
   path: string;
   sentence: string;

@@ -60,7 +60,10 @@ export interface Setup {
   limits: Limits;
 }
 
-/** Looks up what a shot names. The shoot must have passed `ShootSchema`; throws a RangeError when a name is missing all the same. */
+/**
+ * Looks up what a shot names. The shoot must have passed `ShootSchema`; throws a RangeError when a name is missing all
+ * the same.
+ */
 export function setupOf(shoot: Shoot, shot: Shot): Setup {
   const find = <T extends { id: string }>(rows: T[], id: string, what: string): T => {
     const found = rows.find((row) => row.id === id);

@@ -49,10 +49,13 @@ export const PlaceSchema = z.strictObject({ u: z.number().min(-0.5).max(0.5), v:
 export const AIM_MODES = ['subject', 'locked', 'panFollow', 'panTiltFollow', 'allFollow'] as const;
 
 /**
- * Who turns the camera. `subject`: a sensor or an operator keeps the subject at its place. `locked`: one bearing and tilt,
- * with the subject at its place halfway. The three follow modes turn as the hand turns towards the subject: pan only; pan
+ * Who turns the camera. `subject`: a sensor or an operator keeps the subject at its place. `locked`: one bearing and
+ * tilt,
+ * with the subject at its place halfway. The three follow modes turn as the hand turns towards the subject: pan only;
+ * pan
  * and tilt; all axes, so that the hand's lean reaches the horizon.
- * The camera runs behind its hand by the smoothing time, does not stir within the dead band, and turns no faster than the limit.
+ * The camera runs behind its hand by the smoothing time, does not stir within the dead band, and turns no faster than
+ * the limit.
  */
 export const AimSchema = z.strictObject({
   mode: z.enum(AIM_MODES),
@@ -62,7 +65,10 @@ export const AimSchema = z.strictObject({
   rateMaxDegps: z.number().min(1).max(1000),
 });
 
-/** One move of a shot with its timing. `overlapS` is how long before the end of the leg before it starts; `backwards` runs it from its end. */
+/**
+ * One move of a shot with its timing. `overlapS` is how long before the end of the leg before it starts; `backwards`
+ * runs it from its end.
+ */
 export const LegSchema = z.strictObject({
   move: MoveSchema,
   timing: TimingSchema,
@@ -88,7 +94,10 @@ export const RackSchema = z.strictObject({
   to: FocusTargetSchema,
 });
 
-/** Where the lens is focused: on the subject wherever it is, at one distance, or on one thing after another. A move that racks says itself where its focus goes. */
+/**
+ * Where the lens is focused: on the subject wherever it is, at one distance, or on one thing after another. A move that
+ * racks says itself where its focus goes.
+ */
 export const FocusSchema = z.discriminatedUnion('mode', [
   z.strictObject({ mode: z.literal('follow') }),
   z.strictObject({ mode: z.literal('fixed'), distanceM: focusDistanceM }),
@@ -108,7 +117,10 @@ export const FocusSchema = z.discriminatedUnion('mode', [
 
 export const PULLERS = ['hand', 'motor', 'autofocus'] as const;
 
-/** From a moment of action on it plays at this share of life: 1 as it was, 0.25 four times slower, 2 twice as fast. Between two moments the speed changes evenly. */
+/**
+ * From a moment of action on it plays at this share of life: 1 as it was, 0.25 four times slower, 2 twice as fast.
+ * Between two moments the speed changes evenly.
+ */
 export const RampPointSchema = z.strictObject({
   atS: z.number().min(0).max(600),
   speed: z.number().min(0.01).max(100),
@@ -146,7 +158,9 @@ const plan = {
   bodySeed: z.number().int().min(0).max(999_999),
   stick: z.enum(STICK_SPEEDS),
   focalLengthMm: z.number().min(1).max(3000),
-  /** Frames the camera records a second, and frames the audience sees a second: more recorded than shown is slow motion. */
+  /**
+   * Frames the camera records a second, and frames the audience sees a second: more recorded than shown is slow motion.
+   */
   captureRateHz: z.number().min(1).max(2000),
   frameRateHz: z.number().min(1).max(1000),
   shutterDeg: z.number().min(1).max(360),
@@ -168,7 +182,9 @@ const plan = {
 
 export const PlanSchema = z.strictObject(plan);
 
-/** A shot is made one way; another way can be kept beside it. `variant` says which of the two the shot's own fields are. */
+/**
+ * A shot is made one way; another way can be kept beside it. `variant` says which of the two the shot's own fields are.
+ */
 export const ShotSchema = z.strictObject({
   id: idText,
   name: nameText(120),

@@ -8,7 +8,10 @@ export const nameText = (most: number) =>
     .max(most)
     .refine((name) => name.trim() !== '', { error: 'must be more than white space; type a name' });
 
-/** What one thing is told from another by, and what links are made of: no white space alone, and none of the two paths that mean "here" and "above". */
+/**
+ * What one thing is told from another by, and what links are made of: no white space alone, and none of the two paths
+ * that mean "here" and "above".
+ */
 export const idText = z
   .string()
   .min(1)

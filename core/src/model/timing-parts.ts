@@ -17,7 +17,10 @@ export function mostOfPart(timing: Timing, part: TimingPart): number {
   );
 }
 
-/** The timing with one part set; what no longer fits inside the duration lengthens it, and a shorter duration shrinks its parts alike. */
+/**
+ * The timing with one part set; what no longer fits inside the duration lengthens it, and a shorter duration shrinks
+ * its parts alike.
+ */
 export function withTiming(timing: Timing, part: TimingPart, valueS: number): Timing {
   const next = { ...timing, [part]: valueS };
   const inside = insideS(next);

@@ -38,13 +38,19 @@ export const sayExactMm = (mm: number, units: Units): string =>
 export const asPrintedMm = (mm: number, units: Units): number =>
   units === 'metric' ? Math.round(mm * 100) / 100 : (Math.round((mm / MM_PER_INCH) * 1000) / 1000) * MM_PER_INCH;
 
-/** A size that is set by hand on a motor gimbal: tenths of a millimetre, or hundredths of an inch; and what somebody sets who reads it. */
+/**
+ * A size that is set by hand on a motor gimbal: tenths of a millimetre, or hundredths of an inch; and what somebody
+ * sets who reads it.
+ */
 export function handMm(mm: number, units: Units): { said: string; mm: number } {
   if (units === 'metric') return { said: `${trim(mm, 1)} mm`, mm: Math.round(mm * 10) / 10 };
   return { said: `${trim(mm / MM_PER_INCH, 2)}″`, mm: (Math.round((mm / MM_PER_INCH) * 100) / 100) * MM_PER_INCH };
 }
 
-/** Reads a typed size in millimetres: a bare number is millimetres, or inches when the person works in them; `mm`, `cm`, `m`, `in` and `"` always work. Null when it is not one. */
+/**
+ * Reads a typed size in millimetres: a bare number is millimetres, or inches when the person works in them; `mm`, `cm`,
+ * `m`, `in` and `"` always work. Null when it is not one.
+ */
 export function parseMm(text: string, units: Units): number | null {
   const match = /^\s*([-−]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*(mm|cm|m|in|"|″|”)?\s*$/.exec(text);
   if (!match) return null;
@@ -70,7 +76,10 @@ export function sayMass(massKg: number, units: Units): string {
 export const sayMm = (mm: number, units: Units): string =>
   units === 'metric' ? `${trim(mm, Math.abs(mm) < 10 ? 1 : 0)} mm` : `${trim(mm / MM_PER_INCH, 2)}″`;
 
-/** Reads a typed mass in kilograms: a bare number is grams, or ounces when the person works in them; `g`, `kg`, `oz` and `lb` always work. Null when it is not a mass. */
+/**
+ * Reads a typed mass in kilograms: a bare number is grams, or ounces when the person works in them; `g`, `kg`, `oz` and
+ * `lb` always work. Null when it is not a mass.
+ */
 export function parseMass(text: string, units: Units): number | null {
   const match = /^\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*(g|kg|oz|lb)?\s*$/.exec(text);
   if (!match) return null;
@@ -80,7 +89,10 @@ export function parseMass(text: string, units: Units): number | null {
   return Number(match[1].replace(',', '.')) * perUnit;
 }
 
-/** Reads a typed speed in metres a second: a bare number is metres, or feet, a second; `m/s`, `ft/s` and `km/h` always work. Null when it is not a speed. */
+/**
+ * Reads a typed speed in metres a second: a bare number is metres, or feet, a second; `m/s`, `ft/s` and `km/h` always
+ * work. Null when it is not a speed.
+ */
 export function parseSpeed(text: string, units: Units): number | null {
   const match = /^\s*(\d+(?:[.,]\d*)?|[.,]\d+)\s*(m\/s|ft\/s|km\/h)?\s*$/.exec(text);
   if (!match) return null;
@@ -89,7 +101,10 @@ export function parseSpeed(text: string, units: Units): number | null {
   return Number(match[1].replace(',', '.')) * perUnit;
 }
 
-/** Reads a typed length in metres. A bare number is metres, or feet when the person works in feet; `5' 6"`, `18 in`, `40 cm` and `2 m` always work. Null when it is not a length. */
+/**
+ * Reads a typed length in metres. A bare number is metres, or feet when the person works in feet; `5' 6"`, `18 in`, `40
+ * cm` and `2 m` always work. Null when it is not a length.
+ */
 export function parseLength(text: string, units: Units): number | null {
   const clean = text.trim().replace(',', '.').replace('−', '-').replace(/[′’]/g, "'").replace(/[″”]/g, '"');
   const feetAndInches = /^(-?)(\d+(?:\.\d+)?)\s*(?:'|ft)\s*(?:(\d+(?:\.\d+)?)\s*(?:"|in)?)?$/.exec(clean);

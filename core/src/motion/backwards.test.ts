@@ -19,7 +19,15 @@ describe('filmed backwards and played in reverse', () => {
   it('is the same picture, row by row, with its holds and feathers, ramped or not', () => {
     fc.assert(
       fc.property(fc.constantFrom('slide', 'push', 'arc', 'rise', 'pan', 'crane'), fc.boolean(), (kind, ramped) => {
-        const playback = { reversed: false, ramp: ramped ? [{ atS: 1, speed: 1 }, { atS: 3, speed: 0.5 }] : [] }; // prettier-ignore
+        const playback = {
+          reversed: false,
+          ramp: ramped
+            ? [
+                { atS: 1, speed: 1 },
+                { atS: 3, speed: 0.5 },
+              ]
+            : [],
+        };
         const { shoot } = filmed(usual(kind), { timing, playback, captureRateHz: 48 });
         const [shot] = shoot.shots;
         const other = filmedBackwards(shot);

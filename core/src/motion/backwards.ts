@@ -1,8 +1,10 @@
 import { shotDurationS, type Shot } from '../model/shot';
 
 /**
- * The same picture filmed from its end to its start: the move the other way, holds and feathers at the other end, the ramp
- * mirrored, and played in reverse. What walks in the shot walks forwards all the same, and in a chain each move begins where
+ * The same picture filmed from its end to its start: the move the other way, holds and feathers at the other end, the
+ * ramp
+ * mirrored, and played in reverse. What walks in the shot walks forwards all the same, and in a chain each move begins
+ * where
  * the one before it ended: of those it is another picture, and null.
  */
 export function filmedBackwards(shot: Shot): Shot | null {

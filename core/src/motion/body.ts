@@ -1,6 +1,9 @@
 import type { Gait, Rig } from '../model/kit';
 
-/** What the body under the camera adds to its pose, one value a row: metres along the camera's right and up, degrees of pan, tilt and roll. */
+/**
+ * What the body under the camera adds to its pose, one value a row: metres along the camera's right and up, degrees of
+ * pan, tilt and roll.
+ */
 export interface BodyMotion {
   swayM: Float64Array;
   bobM: Float64Array;
@@ -11,7 +14,10 @@ export interface BodyMotion {
   leanDeg: Float64Array;
 }
 
-/** A little generator that gives the same numbers for the same seed (Lehmer's, modulus 2³¹ − 1, multiplier 48271: Park & Miller 1988, revised 1993, from memory). */
+/**
+ * A little generator that gives the same numbers for the same seed (Lehmer's, modulus 2³¹ − 1, multiplier 48271: Park &
+ * Miller 1988, revised 1993, from memory).
+ */
 export function seeded(seed: number): () => number {
   let state = (seed % 2147483646) + 1;
   return () => {
@@ -54,8 +60,10 @@ function wavesAt(rows: readonly Wave[], tS: number): number {
 }
 
 /**
- * Bob, sway, lean and tremor of a gait as they reach the picture through a rig. `speedMps` is the camera's speed over the
- * ground, one value a row at `rateHz`: up and down grow with it and vanish at rest, tremor does not. Bob is a wave at the step
+ * Bob, sway, lean and tremor of a gait as they reach the picture through a rig. `speedMps` is the camera's speed over
+ * the
+ * ground, one value a row at `rateHz`: up and down grow with it and vanish at rest, tremor does not. Bob is a wave at
+ * the step
  * rate with a small second wave; sway and lean go at half that rate.
  */
 export function bodyMotion(gait: Gait, rig: Rig, seed: number, speedMps: Float64Array, rateHz: number): BodyMotion {

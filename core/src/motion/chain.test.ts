@@ -75,7 +75,8 @@ describe('a chain of moves', () => {
           { timing: TIMING, then: [leg(b, { ...more, backwards }), leg(c, more)], captureRateHz: 60, frameRateHz: 60 },
           walking,
         );
-        // A step in place or speed stays as large however finely it is sampled; a smooth motion's changes shrink with the step (by 4 here).
+        // A step in place or speed stays as large however finely it is sampled; a smooth motion's changes shrink with
+        // the step (by 4 here).
         const [fine, rough] = [steps(film), steps(coarse)];
         expect(fine.placeM).toBeLessThan(rough.placeM * 0.3 + 1e-6);
         expect(fine.speedMps).toBeLessThan(rough.speedMps * 0.5 + 2e-3);

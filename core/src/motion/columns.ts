@@ -4,7 +4,10 @@ export interface At {
   row: number;
 }
 
-/** Mean over the rows within half a window of each row; rows that are not numbers are left out, and NaN stands where none is. */
+/**
+ * Mean over the rows within half a window of each row; rows that are not numbers are left out, and NaN stands where
+ * none is.
+ */
 export function smoothed(column: Float64Array, windowRows: number): Float64Array {
   const half = Math.max(0, Math.round((windowRows - 1) / 2));
   const out = new Float64Array(column.length).fill(NaN);
@@ -40,7 +43,10 @@ export interface Run {
   rows: number;
 }
 
-/** The longest stretch of rows in a row where `test` holds, and how many such stretches there are; null when it never holds. */
+/**
+ * The longest stretch of rows in a row where `test` holds, and how many such stretches there are; null when it never
+ * holds.
+ */
 export function longestRun(count: number, test: (row: number) => boolean): (Run & { stretches: number }) | null {
   let best: Run | null = null;
   let stretches = 0;

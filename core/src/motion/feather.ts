@@ -16,7 +16,8 @@ export interface Feather {
 }
 
 /**
- * - `minimumJerk`: the first half of the minimum-jerk stroke `10τ³ − 15τ⁴ + 6τ⁵` (Flash & Hogan 1985), so that a move that is all
+ * - `minimumJerk`: the first half of the minimum-jerk stroke `10τ³ − 15τ⁴ + 6τ⁵` (Flash & Hogan 1985), so that a move
+ * that is all
  *   feather is exactly that stroke: `v = σ²(2−σ)²`.
  * - `cosine`: the first half of a raised cosine.
  * - `constantAcceleration`: a straight ramp.
@@ -37,7 +38,10 @@ export const FEATHERS: Record<FeatherShape, Feather> = {
   constantAcceleration: { speed: (s) => s, distance: (s) => (s * s) / 2, area: 0.5, peakSlope: 1 },
 };
 
-/** The whole minimum-jerk stroke from 0 to 1, at rest at both ends: `10τ³ − 15τ⁴ + 6τ⁵` (Flash & Hogan 1985). Level outside. */
+/**
+ * The whole minimum-jerk stroke from 0 to 1, at rest at both ends: `10τ³ − 15τ⁴ + 6τ⁵` (Flash & Hogan 1985). Level
+ * outside.
+ */
 export function eased(tau: number): number {
   const x = Math.min(1, Math.max(0, tau));
   return x * x * x * (10 - 15 * x + 6 * x * x);

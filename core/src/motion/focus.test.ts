@@ -47,7 +47,14 @@ describe('focus', () => {
 });
 
 describe('a focus that goes from one thing to another', () => {
-  const racks = { mode: 'racks' as const, from: { on: 'distance' as const, distanceM: 1 }, racks: [{ atS: 1, overS: 1, to: { on: 'subject' as const } }, { atS: 3, overS: 0.5, to: { on: 'piece' as const, pieceId: 'back' } }] }; // prettier-ignore
+  const racks = {
+    mode: 'racks' as const,
+    from: { on: 'distance' as const, distanceM: 1 },
+    racks: [
+      { atS: 1, overS: 1, to: { on: 'subject' as const } },
+      { atS: 3, overS: 0.5, to: { on: 'piece' as const, pieceId: 'back' } },
+    ],
+  };
   const film = filmed(usual('still'), { timing: { ...timing, durationS: 6 }, focus: racks });
   const at = (tS: number) => film.samples.focusDistanceM[Math.round(tS * 24)];
   it('rests on each between the racks', () => {

@@ -10,7 +10,10 @@ const LEAST_FOCUS_M = 0.02;
 /** Where the focus is, row after row, metres along the line to the thing. */
 export type FocusAt = (tS: number, place: Float64Array, subjectDistanceM: number) => number;
 
-/** Focus follows the subject, stays at the shot's fixed distance, or goes by the shot's racks; a leg that racks goes evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly. */
+/**
+ * Focus follows the subject, stays at the shot's fixed distance, or goes by the shot's racks; a leg that racks goes
+ * evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly.
+ */
 export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
   const distanceTo = (pieceId: string | null) => {
     const piece = setup.pieces.find((row) => row.id === pieceId);
@@ -49,7 +52,10 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
   };
 }
 
-/** The shot's own plan for the focus. Racks are feathered, and go evenly in dioptres between where both ends are at the moment. */
+/**
+ * The shot's own plan for the focus. Racks are feathered, and go evenly in dioptres between where both ends are at the
+ * moment.
+ */
 function planned(
   focus: Focus,
   distanceTo: (pieceId: string) => ((tS: number, place: Float64Array) => number) | null,

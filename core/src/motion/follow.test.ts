@@ -12,7 +12,8 @@ describe('a head that follows', () => {
     const omega = (2 * DAMPING) / smoothingS;
     const damped = omega * Math.sqrt(1 - DAMPING ** 2);
     for (const rateHz of [24, 60, 240, 4800]) {
-      // Between rows the direction runs straight: the step is a ramp of one row, so the response is the mean of the two steps at its ends in the limit.
+      // Between rows the direction runs straight: the step is a ramp of one row, so the response is the mean of the two
+      // steps at its ends in the limit.
       const x = followed(step(6 * rateHz, 3, 10), rateHz, { ...LOOSE, smoothingS });
       const worst = Math.max(
         ...Array.from(x, (deg, i) => {

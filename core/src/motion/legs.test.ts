@@ -31,7 +31,11 @@ const place = (film: ReturnType<typeof filmed>, tS: number) => {
 describe('the legs of a shot', () => {
   it('follow each other in time, and the shot starts and stops with the first and the last', () => {
     const { motion } = chain(leg(usual('slide')), leg(usual('push')), leg(usual('rise'), { overlapS: 1 }));
-    expect(motion.legs.map(({ fromS, toS }) => [fromS, toS])).toEqual([[0, 4], [4, 8], [7, 11]]); // prettier-ignore
+    expect(motion.legs.map(({ fromS, toS }) => [fromS, toS])).toEqual([
+      [0, 4],
+      [4, 8],
+      [7, 11],
+    ]);
     expect(motion.startS).toBe(0.5);
     expect(motion.endS).toBe(10.5);
     expect(motion.durationS).toBe(11);

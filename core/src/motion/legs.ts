@@ -26,10 +26,15 @@ export interface LegMotion {
   lookFromS: number;
   /** Share of the move reached at a moment: 0 to 1, or 1 to 0 when it runs backwards. */
   shareAt(tS: number): number;
-  /** Where its own track begins, and where it has come to when another leg follows: what it adds to the legs before it. */
+  /**
+   * Where its own track begins, and where it has come to when another leg follows: what it adds to the legs before it.
+   */
   began: Float64Array;
   came: Float64Array | null;
-  /** The moment its track lives in: stands still before it begins to move and after it has ended, unless nothing comes before or after. */
+  /**
+   * The moment its track lives in: stands still before it begins to move and after it has ended, unless nothing comes
+   * before or after.
+   */
   momentAt(tS: number): number;
 }
 
@@ -58,8 +63,10 @@ const FALL_IN_S = 0.8;
 const LOOK_OVER_S = 1;
 
 /**
- * Lays out a shot. Legs add up: where two overlap their displacements are superposed (as in Flash & Henis 1991, *J. Cogn.
- * Neurosci.* 3(3), from memory), so that place and speed run on without a step when both are feathered. Each leg goes by
+ * Lays out a shot. Legs add up: where two overlap their displacements are superposed (as in Flash & Henis 1991, *J.
+ * Cogn.
+ * Neurosci.* 3(3), from memory), so that place and speed run on without a step when both are feathered. Each leg goes
+ * by
  * the subject's place when it starts.
  */
 export function motionOf(setup: Setup): ShotMotion {
@@ -187,7 +194,10 @@ function momentOf(startS: number, endS: number, { timing }: Leg): (tS: number) =
   };
 }
 
-/** The points of a leg that can be taken hold of, where they are on the site. A leg that goes on from another has no start of its own. */
+/**
+ * The points of a leg that can be taken hold of, where they are on the site. A leg that goes on from another has no
+ * start of its own.
+ */
 export function handlesOf(
   { recipe, move, stage, track, shareAt, momentAt, pace }: LegMotion,
   isFirst: boolean,
@@ -214,7 +224,10 @@ export const momentsOf = ({ pace, momentAt }: LegMotion): Moments => ({
   endS: momentAt(pace.endS),
 });
 
-/** When the subject ought to be in the frame: what the only leg says; what the first and last say of the ends of a chain. */
+/**
+ * When the subject ought to be in the frame: what the only leg says; what the first and last say of the ends of a
+ * chain.
+ */
 export function subjectInOf({ legs }: ShotMotion): SubjectIn {
   const said = legs.map(({ recipe, move, leg }): SubjectIn => {
     const when = recipe.subjectIn(move);

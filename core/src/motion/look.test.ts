@@ -87,7 +87,14 @@ describe('a drawn path’s own looks', () => {
     points: looks.map((look, i) => ({ eastM: 2 * i - 2, northM: -5, heightM: 0.85, look })),
   });
   it('are reached at their points and eased between', () => {
-    const { samples, last } = filmed(path([{ panDeg: -40, tiltDeg: 5, rollDeg: 10 }, { panDeg: 20, tiltDeg: -5, rollDeg: 0 }, { panDeg: 20, tiltDeg: 0, rollDeg: 0 }]), aim('subject')); // prettier-ignore
+    const { samples, last } = filmed(
+      path([
+        { panDeg: -40, tiltDeg: 5, rollDeg: 10 },
+        { panDeg: 20, tiltDeg: -5, rollDeg: 0 },
+        { panDeg: 20, tiltDeg: 0, rollDeg: 0 },
+      ]),
+      aim('subject'),
+    );
     expect(samples.panDeg[0] - 360).toBeCloseTo(-40, 9);
     expect(samples.rollDeg[0]).toBeCloseTo(10, 9);
     const middle = last >> 1;

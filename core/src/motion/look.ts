@@ -5,7 +5,10 @@ import type { LegMotion, ShotMotion } from './legs';
 import type { AimRule, Look } from './moves/recipe';
 import { nearestTurn } from './track';
 
-/** Where the hand wants the camera to look from a place at a moment, the subject being at a place, through a focal length. */
+/**
+ * Where the hand wants the camera to look from a place at a moment, the subject being at a place, through a focal
+ * length.
+ */
 export type LookAt = (tS: number, place: Float64Array, subject: Float64Array, focalLengthMm: number, out: Look) => void;
 
 /** The look of a whole shot: each leg's own, passed softly from one leg to the next. */

@@ -31,7 +31,13 @@ describe('how a shot is played', () => {
   });
   it('takes ln(v₁/v₀) / gain while the speed changes evenly', () => {
     // From life to a quarter within 2 s: ∫ dt / (1 − 0.375 t) = ln 4 / 0.375.
-    const playing = playingOf(ramped([{ atS: 0, speed: 1 }, { atS: 2, speed: 0.25 }]), 3); // prettier-ignore
+    const playing = playingOf(
+      ramped([
+        { atS: 0, speed: 1 },
+        { atS: 2, speed: 0.25 },
+      ]),
+      3,
+    );
     expect(playing.screenAt(2)).toBeCloseTo(Math.log(4) / 0.375, 9);
     expect(playing.lengthS).toBeCloseTo(Math.log(4) / 0.375 + 4, 9);
   });

@@ -28,7 +28,10 @@ const EVEN = 1e-9;
 /** How long a shot is on screen, s. */
 export const lengthOnScreenS = (shot: Shot): number => playingOf(shot, shotDurationS(shot)).lengthS;
 
-/** Lays out how a shot of some seconds of action is played. Time on screen is the integral of 1 / speed over action; where the speed changes evenly that is `ln(v₁/v₀) / gain`. */
+/**
+ * Lays out how a shot of some seconds of action is played. Time on screen is the integral of 1 / speed over action;
+ * where the speed changes evenly that is `ln(v₁/v₀) / gain`.
+ */
 export function playingOf(shot: Pick<Shot, 'playback' | 'captureRateHz' | 'frameRateHz'>, durationS: number): Playing {
   const { ramp, reversed } = shot.playback;
   const speeds: readonly RampPoint[] =

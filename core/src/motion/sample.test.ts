@@ -219,7 +219,11 @@ describe('look-at and roll, by three.js', () => {
         camera.rotateZ((-rollDeg * Math.PI) / 180);
         camera.updateMatrixWorld();
         const ours = { u: 0, w: 0, depthM: 0 };
-        const points = [[0.4, 0.3, 1.5], [-0.5, 0.2, 0.1], [0, 0, 0.85]]; // prettier-ignore
+        const points = [
+          [0.4, 0.3, 1.5],
+          [-0.5, 0.2, 0.1],
+          [0, 0, 0.85],
+        ];
         for (const [x, y, z] of points) {
           project(samples.cameras, 0, x, y, z, ours);
           if (ours.depthM < 0.1) continue;

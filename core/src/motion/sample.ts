@@ -10,7 +10,10 @@ import { lookOf, middleM } from './look';
 import { playingOf } from './playback';
 import { zoomOf, type Pose } from './zoom';
 
-/** A shot as columns, one row per frame. Metres, degrees, millimetres, seconds; NaN in subject columns without a subject. */
+/**
+ * A shot as columns, one row per frame. Metres, degrees, millimetres, seconds; NaN in subject columns without a
+ * subject.
+ */
 export interface Samples {
   count: number;
   /** Frames shown a second: what is fast on screen is judged by this. */

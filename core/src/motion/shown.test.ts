@@ -5,7 +5,10 @@ import { filmed, usual } from '../testing/filmed';
 import { filmShot } from './sample';
 import { rowAt } from './shown';
 
-const ramp = [{ atS: 1, speed: 1 }, { atS: 3, speed: 0.25 }]; // prettier-ignore
+const ramp = [
+  { atS: 1, speed: 1 },
+  { atS: 3, speed: 0.25 },
+];
 const film = filmed(usual('arc'), { captureRateHz: 120, frameRateHz: 24, playback: { reversed: false, ramp } });
 
 describe('the frames that are shown', () => {
@@ -37,7 +40,17 @@ describe('the frames that are shown', () => {
     const { samples } = film;
     const out = { u: 0, w: 0, depthM: 0 };
     for (const row of [3, 50, samples.count - 1]) {
-      const pose = { xM: samples.xM[row], yM: samples.yM[row], zM: samples.zM[row], panDeg: samples.panDeg[row], tiltDeg: samples.tiltDeg[row], rollDeg: samples.rollDeg[row], focalLengthMm: samples.focalLengthMm[row], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }; // prettier-ignore
+      const pose = {
+        xM: samples.xM[row],
+        yM: samples.yM[row],
+        zM: samples.zM[row],
+        panDeg: samples.panDeg[row],
+        tiltDeg: samples.tiltDeg[row],
+        rollDeg: samples.rollDeg[row],
+        focalLengthMm: samples.focalLengthMm[row],
+        frameWidthMm: samples.frameWidthMm,
+        frameHeightMm: samples.frameHeightMm,
+      };
       project(samples.cameras, row * 12, 0.3, 0.2, 1.1, out);
       const second = threeProject(threeCamera(pose), 0.3, 0.2, 1.1);
       expect(out.u).toBeCloseTo(second.u, 9);

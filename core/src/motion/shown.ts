@@ -5,7 +5,10 @@ import { motionOf, type ShotMotion } from './legs';
 import { playingOf, type Playing } from './playback';
 import { filmShot, rowCount, type Samples } from './sample';
 
-/** A shot as the audience sees it, one row per frame shown. Equal to what was filmed unless it is ramped or played in reverse. */
+/**
+ * A shot as the audience sees it, one row per frame shown. Equal to what was filmed unless it is ramped or played in
+ * reverse.
+ */
 export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Samples {
   return asShown(filmShot(setup, motion), setup.shot, playingOf(setup.shot, motion.durationS));
 }

@@ -44,7 +44,13 @@ describe('a natural cubic spline', () => {
     );
   });
   it('through two points is a straight line; fewer are refused', () => {
-    const line = naturalSpline([[0, 0, 0], [4, 2, 1]], 3); // prettier-ignore
+    const line = naturalSpline(
+      [
+        [0, 0, 0],
+        [4, 2, 1],
+      ],
+      3,
+    );
     expect([...at(line, 0.25)]).toEqual([1, 0.5, 0.25]);
     expect(() => naturalSpline([[0, 0, 0]], 3)).toThrow(RangeError);
   });

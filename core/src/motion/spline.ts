@@ -1,6 +1,8 @@
 /**
- * Natural cubic spline through rows of values (each `width` numbers), so that speed and bend run on smoothly through every
- * point: continuous second derivative, zero at both ends (any numerical-analysis text). Knots stand at chordal distances
+ * Natural cubic spline through rows of values (each `width` numbers), so that speed and bend run on smoothly through
+ * every
+ * point: continuous second derivative, zero at both ends (any numerical-analysis text). Knots stand at chordal
+ * distances
  * to the power one half (centripetal), which keeps the curve from looping between uneven points. The first three values
  * are the place in metres that the distances are taken from.
  */
@@ -11,7 +13,10 @@ export interface Spline {
   knots: Float64Array;
 }
 
-/** Throws a RangeError for fewer than two points. Two points give a straight line. Points that coincide share a hundredth of the mean distance. */
+/**
+ * Throws a RangeError for fewer than two points. Two points give a straight line. Points that coincide share a
+ * hundredth of the mean distance.
+ */
 export function naturalSpline(rows: readonly (readonly number[])[], width: number): Spline {
   const count = rows.length;
   if (count < 2) throw new RangeError('A spline needs at least two points.');

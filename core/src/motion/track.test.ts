@@ -26,7 +26,10 @@ describe('bearings', () => {
 
 describe('tracks', () => {
   it('a line goes evenly, or at the pace it is given', () => {
-    const [a, b] = [{ xM: 0, yM: 0, zM: 0 }, { xM: 4, yM: 2, zM: 1 }]; // prettier-ignore
+    const [a, b] = [
+      { xM: 0, yM: 0, zM: 0 },
+      { xM: 4, yM: 2, zM: 1 },
+    ];
     expect([...at(line(a, b), 0.25)]).toEqual([1, 0.5, 0.25]);
     expect(
       at(
@@ -62,7 +65,8 @@ describe('tracks', () => {
       return Math.hypot(q[0] - p[0], q[2] - p[2]);
     });
     expect(Math.max(...steps) / Math.min(...steps) - 1).toBeLessThan(2e-3);
-    // Circumference of an ellipse with half-axes 3 and 1 is 13.3649 (4a E(e), Abramowitz & Stegun 17.3): a quarter is 3.3412.
+    // Circumference of an ellipse with half-axes 3 and 1 is 13.3649 (4a E(e), Abramowitz & Stegun 17.3): a quarter is
+    // 3.3412.
     expect(steps.reduce((a, b) => a + b, 0)).toBeCloseTo(3.3412, 3);
   });
   it('a curve of no length stands still', () => {

@@ -37,7 +37,10 @@ export function nearestTurn(deg: number, near: number): number {
 
 const mix = (a: number, b: number, s: number): number => a + (b - a) * s;
 
-/** A straight run from one point to another; `reached` bends the pace along it (share of the way at share s of the move). */
+/**
+ * A straight run from one point to another; `reached` bends the pace along it (share of the way at share s of the
+ * move).
+ */
 export function line(from: Point3, to: Point3, reached: (s: number) => number = (s) => s): Track {
   return {
     write(s, _tS, out, offset = 0) {
@@ -49,7 +52,10 @@ export function line(from: Point3, to: Point3, reached: (s: number) => number = 
   };
 }
 
-/** A ring about a point that may grow, rise and slip sideways: bearing, radius, height and slip all go evenly with s. Sweep is clockwise seen from above when positive. */
+/**
+ * A ring about a point that may grow, rise and slip sideways: bearing, radius, height and slip all go evenly with s.
+ * Sweep is clockwise seen from above when positive.
+ */
 export function ring(
   pivot: Point3,
   run: {
@@ -81,7 +87,8 @@ export function spot(at: Point3): Track {
 const TABLE_STEPS = 96;
 
 /**
- * Any curve, travelled evenly: `place` gives the point for its own parameter u in 0..1, which is turned into the share of
+ * Any curve, travelled evenly: `place` gives the point for its own parameter u in 0..1, which is turned into the share
+ * of
  * the length by a table that is interpolated with cubic Hermite pieces (slopes du/ds = length / |place′|), so that the
  * speed has no steps. A curve of no length stands at its start.
  */

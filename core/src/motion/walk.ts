@@ -78,12 +78,18 @@ function secondIntegral(times: readonly number[], values: readonly number[]): (t
 /** Which way a walker goes at time t, degrees clockwise from north, without jumps at full turns. */
 export type HeadingAt = (tS: number) => number;
 
-/** Whoever goes with a walker takes this long on each side of a corner to swing round: common practice, no published source. */
+/**
+ * Whoever goes with a walker takes this long on each side of a corner to swing round: common practice, no published
+ * source.
+ */
 const SWING_S = 1;
 const CORNER_S = 1e-3;
 const LEAST_STEP_M = 0.05;
 
-/** The heading of a walk: that of each straight piece, turned over a second each side of a corner; a pause keeps the heading it came with. Standing all the while: `facingDeg`. */
+/**
+ * The heading of a walk: that of each straight piece, turned over a second each side of a corner; a pause keeps the
+ * heading it came with. Standing all the while: `facingDeg`.
+ */
 export function headingOf(points: readonly WalkPoint[], facingDeg: number): HeadingAt {
   const times: number[] = [];
   const values: number[] = [];

@@ -50,13 +50,16 @@ export function zoomOf(
     );
     const { u, w } = project(camera, 0, subject[0], subject[1], subject[2], point);
     const top = project(camera, 0, subject[0], subject[1], subject[2] + motion.subjectHeightM, point);
-    // From base to top along the picture, as it is measured there: off the axis of a tilted camera an upright thing leans.
+    // From base to top along the picture, as it is measured there: off the axis of a tilted camera an upright thing
+    // leans.
     return Math.hypot(top.w - w, top.u - u);
   };
   /**
    * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows about as
-   * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: the first round fits that curve at the guess,
-   * the others go along the chord of the last two (secant). A place so far out that no focal length makes the subject that small gets the guess.
+   * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: the first round fits that curve at
+   * the guess,
+   * the others go along the chord of the last two (secant). A place so far out that no focal length makes the subject
+   * that small gets the guess.
    */
   const holdHeight = (pose: Pose, wanted: number, guessMm: number): number => {
     const off = (focalLengthMm: number) => {

@@ -1,5 +1,6 @@
 /**
- * Thin-lens depth of field (S. F. Ray, Applied Photographic Optics, from memory). Lengths of the lens in mm, of the world in metres;
+ * Thin-lens depth of field (S. F. Ray, Applied Photographic Optics, from memory). Lengths of the lens in mm, of the
+ * world in metres;
  * the circle of confusion is the largest blur disc on the sensor that still looks sharp, mm.
  */
 
@@ -8,7 +9,10 @@ export function hyperfocalM(focalLengthMm: number, fNumber: number, confusionMm:
   return ((focalLengthMm * focalLengthMm) / (fNumber * confusionMm) + focalLengthMm) / 1000;
 }
 
-/** Nearest and farthest sharp distance when focused at a distance, m; the farthest is Infinity from the hyperfocal distance on. */
+/**
+ * Nearest and farthest sharp distance when focused at a distance, m; the farthest is Infinity from the hyperfocal
+ * distance on.
+ */
 export function depthOfField(
   focalLengthMm: number,
   fNumber: number,
@@ -21,7 +25,10 @@ export function depthOfField(
   return { nearM, farM: focusM >= hyperM ? Infinity : (focusM * (hyperM - f)) / (hyperM - focusM) };
 }
 
-/** Blur disc on the sensor of a point at a distance when focused at another, mm: `f² |d − s| / (N d (s − f))`. Infinity for a focus inside the focal length. */
+/**
+ * Blur disc on the sensor of a point at a distance when focused at another, mm: `f² |d − s| / (N d (s − f))`. Infinity
+ * for a focus inside the focal length.
+ */
 export function blurDiscMm(focalLengthMm: number, fNumber: number, focusM: number, distanceM: number): number {
   const s = focusM * 1000;
   const d = distanceM * 1000;

@@ -21,7 +21,10 @@ export interface ShotExposure {
   flickerOff: number;
 }
 
-/** How wide a pixel of the recording is on the sensor, mm: a picture narrower than the sensor leaves its sides away, a wider one its top and bottom. */
+/**
+ * How wide a pixel of the recording is on the sensor, mm: a picture narrower than the sensor leaves its sides away, a
+ * wider one its top and bottom.
+ */
 const pixelMm = (camera: Setup['camera']): number => recordedFrameMm(camera).widthMm / camera.pictureWidthPx;
 
 /** Works out the exposure of a shot. `kitFilters`: what is at hand. `mainsHz`: of the lamps. */
@@ -47,7 +50,10 @@ export function exposureOf(setup: Setup, kitFilters: readonly Filter[], mainsHz:
   };
 }
 
-/** What to do where it is too dark: what takes light away comes off first. `fastHz`: the rate of a shot that records faster than it is shown, or null. */
+/**
+ * What to do where it is too dark: what takes light away comes off first. `fastHz`: the rate of a shot that records
+ * faster than it is shown, or null.
+ */
 export function tooDarkAdvice(
   { excessStops, mounted }: Pick<ShotExposure, 'excessStops' | 'mounted'>,
   fastHz: number | null,

@@ -1,4 +1,7 @@
-/** Exposure by APEX (ISO 2720): how bright a scene is, what a camera lets in, and what a filter must take away. Stops throughout. */
+/**
+ * Exposure by APEX (ISO 2720): how bright a scene is, what a camera lets in, and what a filter must take away. Stops
+ * throughout.
+ */
 
 /** Exposure value of f-number and exposure time: `log2(N² / t)`. */
 export function exposureValue(fNumber: number, exposureS: number): number {
@@ -46,7 +49,10 @@ export function airyDiscMm(fNumber: number): number {
   return 2.44 * 0.00055 * fNumber;
 }
 
-/** Exposures a second that keep in step with lamps on mains: the light pulses twice a cycle, so an exposure is even when it holds whole pulses. How far from whole, 0 to 0.5; below one pulse it is what is missing. */
+/**
+ * Exposures a second that keep in step with lamps on mains: the light pulses twice a cycle, so an exposure is even when
+ * it holds whole pulses. How far from whole, 0 to 0.5; below one pulse it is what is missing.
+ */
 export function flickerOff(exposureS: number, mainsHz: number): number {
   const pulses = exposureS * 2 * mainsHz;
   return pulses < 1 ? Math.min(0.5, 1 - pulses) : Math.abs(pulses - Math.round(pulses));

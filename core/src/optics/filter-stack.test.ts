@@ -29,7 +29,10 @@ describe('filters stacked', () => {
       leftStops: 0,
     });
     const { filters, leftStops } = nearestFilters(7.2, [nd(3), variable]);
-    expect(filters.map(({ filter, stops }) => [filter.id, Math.round(stops * 10) / 10])).toEqual([['nd3', 3], ['v', 4.2]]); // prettier-ignore
+    expect(filters.map(({ filter, stops }) => [filter.id, Math.round(stops * 10) / 10])).toEqual([
+      ['nd3', 3],
+      ['v', 4.2],
+    ]);
     expect(leftStops).toBeCloseTo(0, 9);
   });
   it('never proposes a polariser for darkening, nor two variable ones on each other', () => {

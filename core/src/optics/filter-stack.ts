@@ -6,7 +6,10 @@ export interface FilterStack {
   leftStops: number;
 }
 
-/** Sets a stack of filters as near as it comes to a number of stops; fixed ones take what they take, variable ones what is left. */
+/**
+ * Sets a stack of filters as near as it comes to a number of stops; fixed ones take what they take, variable ones what
+ * is left.
+ */
 export function stackSet(filters: readonly Filter[], wantedStops: number): FilterStack {
   const least = filters.reduce((sum, { stopsMin }) => sum + stopsMin, 0);
   let spare = wantedStops - least;
@@ -18,7 +21,10 @@ export function stackSet(filters: readonly Filter[], wantedStops: number): Filte
   return { filters: set, leftStops: spare };
 }
 
-/** The stack that comes nearest to a number of stops: of all with at most `most` neutral filters, the smaller when two are as near. None where nothing is to be taken away. */
+/**
+ * The stack that comes nearest to a number of stops: of all with at most `most` neutral filters, the smaller when two
+ * are as near. None where nothing is to be taken away.
+ */
 export function nearestFilters(wantedStops: number, kit: readonly Filter[], most = 2): FilterStack {
   const neutral = kit.filter(({ kind }) => kind !== 'polariser');
   let best: FilterStack = { filters: [], leftStops: wantedStops };

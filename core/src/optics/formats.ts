@@ -10,7 +10,10 @@ export function cropFactor(frame: { widthMm: number; heightMm: number }): number
   return diagonalMm(FULL_FRAME) / diagonalMm(frame);
 }
 
-/** What has the same angle of view and the same depth of field on full frame: focal length and f-number times the crop factor. */
+/**
+ * What has the same angle of view and the same depth of field on full frame: focal length and f-number times the crop
+ * factor.
+ */
 export function onFullFrame(
   frame: { widthMm: number; heightMm: number },
   focalLengthMm: number,

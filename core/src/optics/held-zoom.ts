@@ -13,7 +13,10 @@ export function heldFocalLengthMm(startFocalLengthMm: number, distanceM: number,
   return (startFocalLengthMm * distanceM) / startDistanceM;
 }
 
-/** Splits a wanted focal length into lens and enlargement. Below the lens's shortest nothing helps: the effective length stays at the shortest. The lens alone also stays at its longest. */
+/**
+ * Splits a wanted focal length into lens and enlargement. Below the lens's shortest nothing helps: the effective length
+ * stays at the shortest. The lens alone also stays at its longest.
+ */
 export function throughLens(wantedMm: number, lens: Lens, by: 'lens' | 'crop' | 'both' = 'both'): HeldZoom {
   const crop = by === 'lens' ? 1 : Math.max(1, wantedMm / lens.focalLengthMaxMm);
   const effectiveMm = Math.max(wantedMm, lens.focalLengthMinMm);

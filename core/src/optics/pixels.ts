@@ -1,7 +1,9 @@
 import type { Camera } from '../model/kit';
 import type { Delivery, Raster } from '../model/shoot';
 
-/** One step from what is recorded to what is delivered: the part of the recording that is left, in its pixels, centred. */
+/**
+ * One step from what is recorded to what is delivered: the part of the recording that is left, in its pixels, centred.
+ */
 export interface PixelStep {
   what: 'recorded' | 'shape' | 'stabilising' | 'zoom' | 'alsoShape';
   widthPx: number;
@@ -24,7 +26,10 @@ export function aspectAfterBars(aspect: number, barShare: number): number {
 /** Width over height of the second shape that a shoot may be cut to. */
 const ALSO_ASPECTS = { upright: 9 / 16, square: 1, wide: 16 / 9 } as const;
 
-/** The recording narrowed step by step, and how many pixels are left for each delivered one across: below 1 the picture is softened. */
+/**
+ * The recording narrowed step by step, and how many pixels are left for each delivered one across: below 1 the picture
+ * is softened.
+ */
 export function pixelChain(
   camera: Camera,
   delivery: Delivery,

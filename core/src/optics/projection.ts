@@ -54,7 +54,9 @@ export function writeCamera(
   out[offset + 11] = -(ahead * xM + north * yM + st * zM);
 }
 
-/** Where a site point falls: u and w in frame widths from the centre, depth in metres (not positive: behind the camera). */
+/**
+ * Where a site point falls: u and w in frame widths from the centre, depth in metres (not positive: behind the camera).
+ */
 export interface InPicture {
   u: number;
   w: number;

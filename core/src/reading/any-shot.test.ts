@@ -15,7 +15,20 @@ const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
     move: anyMove,
     backwards: fc.boolean(),
     next: fc.array(fc.record({ move: anyMove, backwards: fc.boolean(), overlapS: num(0, 2) }), { maxLength: 2 }),
-    walks: fc.constantFrom<Walk[]>([], [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 2, xM: 2, yM: 0, zM: 0 }, { tS: 3, xM: 2, yM: 0, zM: 0 }, { tS: 6, xM: 2, yM: 5, zM: 0 }] }]), // prettier-ignore
+    walks: fc.constantFrom<Walk[]>(
+      [],
+      [
+        {
+          pieceId: 'figure',
+          points: [
+            { tS: 0, xM: 0, yM: 0, zM: 0 },
+            { tS: 2, xM: 2, yM: 0, zM: 0 },
+            { tS: 3, xM: 2, yM: 0, zM: 0 },
+            { tS: 6, xM: 2, yM: 5, zM: 0 },
+          ],
+        },
+      ],
+    ),
     lens,
     share: num(0, 1),
     rigId: fc.constantFrom(...DEFAULT_KIT.rigs.map((rig) => rig.id)),
@@ -37,12 +50,30 @@ const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
       rateMaxDegps: num(10, 720),
     }),
     subjectId: fc.constantFrom('figure', 'back', null),
-    playback: fc.record({ reversed: fc.boolean(), ramp: fc.constantFrom<Shot['playback']['ramp']>([], [{ atS: 1, speed: 0.5 }], [{ atS: 0.5, speed: 1 }, { atS: 1.5, speed: 0.2 }, { atS: 60, speed: 2 }]) }), // prettier-ignore
+    playback: fc.record({
+      reversed: fc.boolean(),
+      ramp: fc.constantFrom<Shot['playback']['ramp']>(
+        [],
+        [{ atS: 1, speed: 0.5 }],
+        [
+          { atS: 0.5, speed: 1 },
+          { atS: 1.5, speed: 0.2 },
+          { atS: 60, speed: 2 },
+        ],
+      ),
+    }),
     puller: fc.constantFrom(...PULLERS),
     focus: fc.constantFrom<Shot['focus']>(
       { mode: 'follow' },
       { mode: 'fixed', distanceM: 3 },
-      { mode: 'racks', from: { on: 'distance', distanceM: 1 }, racks: [{ atS: 0.5, overS: 0, to: { on: 'piece', pieceId: 'post' } }, { atS: 1, overS: 2, to: { on: 'subject' } }] }, // prettier-ignore
+      {
+        mode: 'racks',
+        from: { on: 'distance', distanceM: 1 },
+        racks: [
+          { atS: 0.5, overS: 0, to: { on: 'piece', pieceId: 'post' } },
+          { atS: 1, overS: 2, to: { on: 'subject' } },
+        ],
+      },
     ),
   })
   .map(

@@ -65,7 +65,8 @@ describe('comparing focal lengths', () => {
     expect((columns[1].slidePerDeg ?? 0) / (columns[0].slidePerDeg ?? 1)).toBeGreaterThan(1.7);
     expect((columns[1].slidePerDeg ?? 0) / (columns[0].slidePerDeg ?? 1)).toBeLessThan(2.3);
   });
-  // Facts of the trade (common practice, no published source): per metre at equal subject size wide wins; per degree of orbit long wins.
+  // Facts of the trade (common practice, no published source): per metre at equal subject size wide wins; per degree of
+  // orbit long wins.
   it('says wide for a metre of slide with the same framing, and long for an arc from the same spot', () => {
     const metres = compared(slide, 'framing');
     expect(metres[0].slidePerM ?? 0).toBeGreaterThan(metres[3].slidePerM ?? 1);
@@ -140,7 +141,15 @@ describe('same framing', () => {
     }
   });
   it('where the subject walks into the camera no distance keeps its height: it is said, and not compared', () => {
-    const walks = [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 8, xM: 0, yM: -3, zM: 0 }] }]; // prettier-ignore
+    const walks = [
+      {
+        pieceId: 'figure',
+        points: [
+          { tS: 0, xM: 0, yM: 0, zM: 0 },
+          { tS: 8, xM: 0, yM: -3, zM: 0 },
+        ],
+      },
+    ];
     const { columns } = shotsOf(usual('slide'), { walks });
     const off = columns.filter(({ framingOff }) => framingOff !== null);
     expect(off.length).toBeGreaterThan(1);
@@ -151,7 +160,15 @@ describe('same framing', () => {
     expect(verdictOnLenses(columns, 'framing')).toMatch(/cannot keep the framing/);
   });
   it('what goes with the walk keeps it', () => {
-    const walks = [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 8, xM: 0, yM: 9, zM: 0 }] }]; // prettier-ignore
+    const walks = [
+      {
+        pieceId: 'figure',
+        points: [
+          { tS: 0, xM: 0, yM: 0, zM: 0 },
+          { tS: 8, xM: 0, yM: 9, zM: 0 },
+        ],
+      },
+    ];
     for (const kind of ['follow', 'lead', 'alongside'] as const)
       expect(shotsOf(usual(kind), { walks }).columns.map(({ framingOff }) => framingOff)).toEqual([
         null,
@@ -224,7 +241,13 @@ describe('the verdict on lenses', () => {
     expect(own.nearSpeed).toBe(layers.find(({ layer }) => layer === 'near')?.speed ?? null);
   });
   it('the largest jump is of one moment: slow where it is fast shown, and fast where it is slow', () => {
-    const ramp = { reversed: false, ramp: [{ atS: 2, speed: 0.25 }, { atS: 5, speed: 1 }] }; // prettier-ignore
+    const ramp = {
+      reversed: false,
+      ramp: [
+        { atS: 2, speed: 0.25 },
+        { atS: 5, speed: 1 },
+      ],
+    };
     const { shoot } = filmed(
       slide,
       { timing: TIMING, captureRateHz: 48, playback: ramp, rigId: 'rig-gimbal' },

@@ -14,10 +14,15 @@ import { isInFrame, whileInFrame } from '../screen/subject-in-frame';
 import { wobbleInFrame } from '../screen/wobble';
 import { SAME_WITHIN, sameFraming } from './same-framing';
 
-/** Same spot: the camera stays, the lens changes. Same framing: the subject keeps its height, the camera moves to suit. */
+/**
+ * Same spot: the camera stays, the lens changes. Same framing: the subject keeps its height, the camera moves to suit.
+ */
 export type CompareBy = 'spot' | 'framing';
 
-/** What one focal length makes of a shot. Speeds in frame widths a second, lengths in frame widths unless said otherwise. */
+/**
+ * What one focal length makes of a shot. Speeds in frame widths a second, lengths in frame widths unless said
+ * otherwise.
+ */
 export interface LensColumn {
   focalLengthMm: number;
   /** The shot taken this way. */
@@ -37,7 +42,10 @@ export interface LensColumn {
   /** How far near and far slide against the subject in all; null where nothing of the layer is seen. */
   nearSlide: number | null;
   farSlide: number | null;
-  /** The same for each metre that the camera travels, and for each degree that it turns about the subject; null without either. */
+  /**
+   * The same for each metre that the camera travels, and for each degree that it turns about the subject; null without
+   * either.
+   */
   slidePerM: number | null;
   slidePerDeg: number | null;
   /** How much the far background grows against the subject from first to last, ×. */
@@ -49,25 +57,40 @@ export interface LensColumn {
   sharpToM: number;
   /** How far the camera travels, m. */
   travelM: number;
-  /** How far the fastest thing in the picture jumps from one shown picture to the next that differs, frame widths, at the moment when that is most. */
+  /**
+   * How far the fastest thing in the picture jumps from one shown picture to the next that differs, frame widths, at
+   * the moment when that is most.
+   */
   jump: number;
-  /** How far the shutter is open in a shown picture where things are fastest, degrees: what is filmed quickly and shown at life speed is open for less. */
+  /**
+   * How far the shutter is open in a shown picture where things are fastest, degrees: what is filmed quickly and shown
+   * at life speed is open for less.
+   */
   shownShutterDeg: number;
-  /** Largest difference of the subject's height from the shot's own, as a share, where the framing cannot be kept; null where it is, or is not asked for. */
+  /**
+   * Largest difference of the subject's height from the shot's own, as a share, where the framing cannot be kept; null
+   * where it is, or is not asked for.
+   */
   framingOff: number | null;
   /** What lens and rig make of it, and the sentences of what they cannot. */
   grade: 'fits' | 'tight' | 'cannot';
   why: string[];
 }
 
-/** The lens of the kit for a focal length: the shot's own if it reaches, else the first that does, else the shot's own all the same. */
+/**
+ * The lens of the kit for a focal length: the shot's own if it reaches, else the first that does, else the shot's own
+ * all the same.
+ */
 export function lensFor(shoot: Shoot, shot: Shot, focalLengthMm: number): Lens {
   const reaches = (lens: Lens) => focalLengthMm >= lens.focalLengthMinMm && focalLengthMm <= lens.focalLengthMaxMm;
   const own = shoot.kit.lenses.find((lens) => lens.id === shot.lensId) ?? shoot.kit.lenses[0];
   return reaches(own) ? own : (shoot.kit.lenses.find(reaches) ?? own);
 }
 
-/** A shot taken with another focal length, from the same spot or with the same framing; `off`: by how much the framing is not the same. */
+/**
+ * A shot taken with another focal length, from the same spot or with the same framing; `off`: by how much the framing
+ * is not the same.
+ */
 function taken(shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): { shot: Shot; off: number } {
   const lens = lensFor(shoot, shot, focalLengthMm);
   const changed = { ...shot, focalLengthMm, lensId: lens.id, fNumber: Math.max(shot.fNumber, lens.fNumberMin) };

@@ -2,7 +2,10 @@ import { shotDurationS, type Shot } from '../model/shot';
 import { lengthOnScreenS } from '../motion/playback';
 import { rowCount } from '../motion/sample';
 
-/** Frames that have to be worked out to read shots: recorded ones, and shown ones where a ramp or slow motion makes them more. Known before any work is done. */
+/**
+ * Frames that have to be worked out to read shots: recorded ones, and shown ones where a ramp or slow motion makes them
+ * more. Known before any work is done.
+ */
 export function framesToRead(shots: readonly Shot[]): number {
   return shots.reduce(
     (sum, shot) =>

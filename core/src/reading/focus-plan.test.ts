@@ -62,7 +62,10 @@ describe('the focus of a shot', () => {
       const { marks, marksSharpShare, focusM, nearM, farM, screenS } = plan(move, more);
       let sharp = 0;
       for (let row = 0; row < focusM.length; row += 1) {
-        const k = Math.max(1, marks.findIndex(({ atS }) => atS >= screenS[row] - 1e-9)); // prettier-ignore
+        const k = Math.max(
+          1,
+          marks.findIndex(({ atS }) => atS >= screenS[row] - 1e-9),
+        );
         const [a, b] = [marks[k - 1], marks[k]];
         const pulled =
           1 / (1 / a.distanceM + ((screenS[row] - a.atS) / (b.atS - a.atS)) * (1 / b.distanceM - 1 / a.distanceM));
@@ -99,7 +102,20 @@ describe('the focus of a shot', () => {
     expect(Math.max(...blurs)).toBeCloseTo(1, 3);
     // Nothing more open does, wherever it is focused.
     for (let focusM = 2; focusM < 6; focusM += 0.05) {
-      const most = Math.max(...Array.from({ length: samples.count }, (_, row) => (blurDiscMm(samples.focalLengthMm[row] / samples.crop[row], one.fNumber * 0.98, focusM, samples.subjectDistanceM[row]) * samples.crop[row]) / confusionMm)); // prettier-ignore
+      const most = Math.max(
+        ...Array.from(
+          { length: samples.count },
+          (_, row) =>
+            (blurDiscMm(
+              samples.focalLengthMm[row] / samples.crop[row],
+              one.fNumber * 0.98,
+              focusM,
+              samples.subjectDistanceM[row],
+            ) *
+              samples.crop[row]) /
+            confusionMm,
+        ),
+      );
       expect(most).toBeGreaterThan(1);
     }
     const longest = Math.max(...samples.focalLengthMm);
@@ -112,7 +128,18 @@ describe('the focus of a shot', () => {
     expect(softFocusM(50, 2.8, 0.03, 4, 3.2), 'no nearer than the lens focuses').toBe(3.2);
   });
   it('holds the pull against a hand, a motor and autofocus, and counts marks in the time of the action', () => {
-    const { pull, pullers, marks } = plan(push, { timing: { durationS: 2, holdStartS: 0, featherInS: 0.4, featherOutS: 0.4, holdEndS: 0, featherShape: 'minimumJerk' }, captureRateHz: 120, frameRateHz: 24 }); // prettier-ignore
+    const { pull, pullers, marks } = plan(push, {
+      timing: {
+        durationS: 2,
+        holdStartS: 0,
+        featherInS: 0.4,
+        featherOutS: 0.4,
+        holdEndS: 0,
+        featherShape: 'minimumJerk',
+      },
+      captureRateHz: 120,
+      frameRateHz: 24,
+    });
     const [hand, motor, autofocus] = pullers;
     expect(hand.value).toBe(motor.value);
     expect(autofocus.value).toBe(pull?.dioptresPerS);

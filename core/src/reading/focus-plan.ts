@@ -25,7 +25,10 @@ export interface FocusPlan {
   pull: (FocusPull & { atS: number }) | null;
   /** What it asks of a hand, of a motor and of autofocus, against what each usually manages. */
   pullers: { puller: Puller; value: number; limit: number; unit: string; grade: 'fits' | 'tight' | 'cannot' }[];
-  /** How far the subject may come and go while the focus stays, m, at the moment when that is least; and when, s on screen. */
+  /**
+   * How far the subject may come and go while the focus stays, m, at the moment when that is least; and when, s on
+   * screen.
+   */
   band: { nearM: number; farM: number; atS: number };
   /** One focus for the whole shot and the stop it takes at its hardest moment; null without a subject. */
   one: { fNumber: number; focusM: number } | null;
@@ -106,7 +109,8 @@ function fieldAt({ focalLengthMm, crop }: Samples, row: number, fNumber: number,
 }
 
 /**
- * One focus for a whole shot: where it stands, m, and the smallest f-number at which the subject is sharp in every row, whatever
+ * One focus for a whole shot: where it stands, m, and the smallest f-number at which the subject is sharp in every row,
+ * whatever
  * focal length and enlargement it has there. Null without a subject, or where it comes nearer than the lens is long.
  */
 export function oneFocusFor(
@@ -130,7 +134,14 @@ export function oneFocusFor(
   const distances = rows.map((row) => subjectDistanceM[row]);
   // What is needed falls and rises once between the farthest and the nearest: golden section, in dioptres.
   const golden = (Math.sqrt(5) - 1) / 2;
-  let [far, near] = [1 / distances.reduce((a, b) => Math.max(a, b)), 1 / Math.max(closestM, distances.reduce((a, b) => Math.min(a, b)))]; // prettier-ignore
+  let [far, near] = [
+    1 / distances.reduce((a, b) => Math.max(a, b)),
+    1 /
+      Math.max(
+        closestM,
+        distances.reduce((a, b) => Math.min(a, b)),
+      ),
+  ];
   if (far > near) far = near;
   let [a, b] = [near - golden * (near - far), far + golden * (near - far)];
   let [atA, atB] = [needed(a), needed(b)];
@@ -152,7 +163,10 @@ export function oneFocusFor(
 /** Times the largest sharp disc: nothing can be made out. */
 const SOFT_TIMES = 8;
 
-/** A focus nearer than the subject at which it is wholly soft, m, or as near as the lens focuses: what a pull from out of focus starts at. Its blur disc is eight times what looks sharp. */
+/**
+ * A focus nearer than the subject at which it is wholly soft, m, or as near as the lens focuses: what a pull from out
+ * of focus starts at. Its blur disc is eight times what looks sharp.
+ */
 export function softFocusM(
   focalLengthMm: number,
   fNumber: number,

@@ -19,7 +19,10 @@ const times = (ratio: number, how: 'strongly' | 'quickly') =>
       ? `about as ${how} as`
       : `${ratio.toFixed(ratio < 9.95 ? 1 : 0)} times as ${how} as`;
 
-/** One sentence or two on which focal length shows depth best, for the numbers that are shown, and why. `columns`: shortest first. */
+/**
+ * One sentence or two on which focal length shows depth best, for the numbers that are shown, and why. `columns`:
+ * shortest first.
+ */
 export function verdictOnLenses(columns: readonly LensColumn[], by: CompareBy): string {
   if (columns.length < 2) return 'Choose two or more focal lengths to compare.';
   const possible = columns.filter(({ grade }) => grade !== 'cannot');
@@ -53,7 +56,8 @@ function among(columns: readonly LensColumn[], by: CompareBy): string {
   if (strongest.parallax < LEAST_DEPTH)
     return 'Nothing slides past anything here: the focal length only changes how much of the place is in the picture.';
   const withNear = columns.filter(({ nearSpeed }) => nearSpeed !== null);
-  // Depth without anything near is only the background's: what has lost the near things does not win over what shows them.
+  // Depth without anything near is only the background's: what has lost the near things does not win over what shows
+  // them.
   const lost = withNear.length > 0 && strongest.nearSpeed === null;
   const best = lost ? withNear.reduce((a, b) => (b.parallax > a.parallax ? b : a)) : strongest;
   const lostWords = lost

@@ -11,7 +11,9 @@ import { followed } from '../testing/followed';
 import { AROUND, plainPieces } from '../testing/shoots';
 import { readShot } from './read-shot';
 
-const timing = (durationS: number, featherInS: number, featherOutS = featherInS) => ({ timing: { durationS, holdStartS: 0.2, featherInS, featherOutS, holdEndS: 0.2, featherShape: 'minimumJerk' as const } }); // prettier-ignore
+const timing = (durationS: number, featherInS: number, featherOutS = featherInS) => ({
+  timing: { durationS, holdStartS: 0.2, featherInS, featherOutS, holdEndS: 0.2, featherShape: 'minimumJerk' as const },
+});
 const DRONE = { rigId: 'rig-drone', stick: 'fast' as const };
 const place = (u: number, v: number) => ({ aim: { ...DEFAULT_AIM, place: { u, v } } });
 const facing = (headingDeg: number): Piece[] =>
@@ -53,7 +55,10 @@ const alone = (): Piece[] => plainPieces().filter(({ kind }) => kind === 'figure
 
 type Case = [string, Move, Partial<Shot>?, Piece[]?, Partial<Shoot['delivery']>?];
 
-/** Every kind of finding on several moves; each must be found, and at least one change that was tried must take it away or soften it. */
+/**
+ * Every kind of finding on several moves; each must be found, and at least one change that was tried must take it away
+ * or soften it.
+ */
 const PROVOKED: Case[] = [
   [
     'speed.near',
@@ -159,7 +164,21 @@ const PROVOKED: Case[] = [
     { ...usual('rackFocus'), distanceM: 2, bearingDeg: 180, fromPieceId: 'post', toPieceId: 'back' },
     { ...timing(1.2, 0.2), puller: 'hand' },
   ],
-  ['focus.rack', push(3, 2.4), { ...timing(8, 2), lensId: 'lens-moss-85', focalLengthMm: 85, puller: 'hand', focus: { mode: 'racks', from: { on: 'piece', pieceId: 'back' }, racks: [{ atS: 2, overS: 0.3, to: { on: 'subject' } }] } }], // prettier-ignore
+  [
+    'focus.rack',
+    push(3, 2.4),
+    {
+      ...timing(8, 2),
+      lensId: 'lens-moss-85',
+      focalLengthMm: 85,
+      puller: 'hand',
+      focus: {
+        mode: 'racks',
+        from: { on: 'piece', pieceId: 'back' },
+        racks: [{ atS: 2, overS: 0.3, to: { on: 'subject' } }],
+      },
+    },
+  ],
   ['focus.pull', push(4, 0.45), { ...timing(3, 0.6), lensId: 'lens-moss-35', focalLengthMm: 35 }],
   ['focus.pull', push(6, 1.4), { ...timing(3, 0.8), puller: 'hand', lensId: 'lens-moss-85', focalLengthMm: 85 }],
   [
@@ -192,7 +211,11 @@ const PROVOKED: Case[] = [
     { ...usual('rackFocus'), distanceM: 1.2, bearingDeg: 180, fromPieceId: null, toPieceId: 'back' },
     { ...timing(0.9, 0.1), lensId: 'lens-moss-85', focalLengthMm: 85, puller: 'hand' },
   ],
-  ['joints', { kind: 'slide', ...AROUND, heightM: 0.285 * 1.7 + 0.868, distanceM: 3, bearingDeg: 180, travelM: 0.3, skewDeg: 0 }, { ...timing(8, 2), ...place(0, (0.85 - 0.285 * 1.7 - 0.868) / 1.736) }], // prettier-ignore
+  [
+    'joints',
+    { kind: 'slide', ...AROUND, heightM: 0.285 * 1.7 + 0.868, distanceM: 3, bearingDeg: 180, travelM: 0.3, skewDeg: 0 },
+    { ...timing(8, 2), ...place(0, (0.85 - 0.285 * 1.7 - 0.868) / 1.736) },
+  ],
   ['alsoShape', push(5, 4), { ...timing(8, 2), ...place(-0.25, 0) }, plainPieces(), { alsoShape: 'upright' }],
   ['alsoShape', arc(40, 4), { ...timing(8, 2), ...place(0.3, 0) }, plainPieces(), { alsoShape: 'square' }],
   ['even.picture', usual('driftingOrbit'), { ...timing(10, 1), ...LAGS }],
@@ -286,7 +309,10 @@ describe('every kind of finding, on several moves', () => {
             finding.id !== 'headRoom' &&
             !finding.id.endsWith('.face'),
         );
-        expect(troubles.map(({ sentence }) => sentence), `${distanceM} m`).toEqual([]); // prettier-ignore
+        expect(
+          troubles.map(({ sentence }) => sentence),
+          `${distanceM} m`,
+        ).toEqual([]);
       }
   });
 });

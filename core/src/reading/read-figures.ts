@@ -15,7 +15,9 @@ export interface Figures {
   pieces: PieceSeen[];
 }
 
-/** The numbers behind a picture. Kept apart from the findings, which are read hundreds of times while changes are tried. */
+/**
+ * The numbers behind a picture. Kept apart from the findings, which are read hundreds of times while changes are tried.
+ */
 export function readFigures(picture: Picture, units: Units = 'metric'): Figures {
   const { setup, samples, filmed, motion, screen, pieces } = picture;
   return {

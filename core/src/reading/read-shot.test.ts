@@ -233,7 +233,15 @@ describe('findings, provoked and cured by what they offer', () => {
 
 describe('numbers of the reading', () => {
   it('blur is speed times exposure: a still camera and a subject that crosses at 20% a second', () => {
-    const walks = [{ pieceId: 'figure', points: [{ tS: -5, xM: -5, yM: 0, zM: 0 }, { tS: 15, xM: 5, yM: 0, zM: 0 }] }]; // prettier-ignore
+    const walks = [
+      {
+        pieceId: 'figure',
+        points: [
+          { tS: -5, xM: -5, yM: 0, zM: 0 },
+          { tS: 15, xM: 5, yM: 0, zM: 0 },
+        ],
+      },
+    ];
     const shoot = plainShoot(
       moved(
         { kind: 'push', ...AROUND, heightM: 0.85, pivotEastM: 2, fromDistanceM: 5, toDistanceM: 5, bearingDeg: 180 },
@@ -289,7 +297,23 @@ describe('awkward sites', () => {
   it.each<[string, Shoot]>([
     ['nothing on it', plainShoot(undefined, [])],
     ['no subject', plainShoot((shot) => ({ ...shot, subjectId: null }))],
-    ['the subject behind the camera', plainShoot((shot) => ({ ...shot, move: { ...shot.move, pivotNorthM: 40 }, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } }, walks: [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 1, xM: 0, yM: -90, zM: 0 }] }] }))], // prettier-ignore
+    [
+      'the subject behind the camera',
+      plainShoot((shot) => ({
+        ...shot,
+        move: { ...shot.move, pivotNorthM: 40 },
+        aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } },
+        walks: [
+          {
+            pieceId: 'figure',
+            points: [
+              { tS: 0, xM: 0, yM: 0, zM: 0 },
+              { tS: 1, xM: 0, yM: -90, zM: 0 },
+            ],
+          },
+        ],
+      })),
+    ],
     [
       'the camera inside a piece',
       plainShoot(undefined, [...plainPieces(), { ...newPiece('box', 'in', 'In', 0, -5, 0), lengthM: 4, depthM: 4 }]),
@@ -350,7 +374,20 @@ describe('awkward sites', () => {
     ).toMatch(/The camera goes through Shed\./);
   });
   it('says so when the subject is never in the picture', () => {
-    const shoot = plainShoot((shot) => ({ ...shot, walks: [{ pieceId: 'figure', points: [{ tS: -9, xM: 0, yM: 0, zM: 0 }, { tS: -8, xM: 0, yM: -90, zM: 0 }] }], move: { ...shot.move, pivotNorthM: 60 }, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.5, v: 0.5 } } })); // prettier-ignore
+    const shoot = plainShoot((shot) => ({
+      ...shot,
+      walks: [
+        {
+          pieceId: 'figure',
+          points: [
+            { tS: -9, xM: 0, yM: 0, zM: 0 },
+            { tS: -8, xM: 0, yM: -90, zM: 0 },
+          ],
+        },
+      ],
+      move: { ...shot.move, pivotNorthM: 60 },
+      aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.5, v: 0.5 } },
+    }));
     expect(sentences(shoot)).toMatch(/Ansa is (never in|out of) the picture/);
   });
 });

@@ -82,7 +82,11 @@ function framingOf(shoot: Shoot, shot: Shot): Framing {
   return { subject, size };
 }
 
-/** How far two shots of one length are from the same framing: the largest difference of the subject's size, as a share; and by how much it is too large on the whole. In one of the pictures and well outside the other is another framing altogether. */
+/**
+ * How far two shots of one length are from the same framing: the largest difference of the subject's size, as a share;
+ * and by how much it is too large on the whole. In one of the pictures and well outside the other is another framing
+ * altogether.
+ */
 function apart(own: Framing, other: Framing): { off: number; tooLarge: number } {
   let off = 0;
   let [sum, rows] = [0, 0];
@@ -110,7 +114,11 @@ const ANOTHER = 1000;
 /** Off the optical axis size does not quite go with distance: the distance is corrected so many times. */
 const CORRECTIONS = 2;
 
-/** A shot with another focal length from where the subject keeps its height at every moment, and by how much it still does not: above `SAME_WITHIN` the ground, the walk or the move cannot give that. Without a subject the distance to the pivot goes with the focal length. */
+/**
+ * A shot with another focal length from where the subject keeps its height at every moment, and by how much it still
+ * does not: above `SAME_WITHIN` the ground, the walk or the move cannot give that. Without a subject the distance to
+ * the pivot goes with the focal length.
+ */
 export function sameFraming(shoot: Shoot, shot: Shot, changedShot: Shot): { shot: Shot; off: number } {
   const setup = setupOf(shoot, shot);
   const middleM = (setup.subject?.heightM ?? 0) / 2;

@@ -57,7 +57,17 @@ describe('the times of a shot', () => {
     expect(cameraM).toBeCloseTo(2, 1);
   });
   it('its curve runs from the first to the last second, both ways alike', () => {
-    const { curve, screenS } = plan({ captureRateHz: 120, frameRateHz: 24, playback: { reversed: false, ramp: [{ atS: 1, speed: 1 }, { atS: 3, speed: 0.2 }] } }); // prettier-ignore
+    const { curve, screenS } = plan({
+      captureRateHz: 120,
+      frameRateHz: 24,
+      playback: {
+        reversed: false,
+        ramp: [
+          { atS: 1, speed: 1 },
+          { atS: 3, speed: 0.2 },
+        ],
+      },
+    });
     expect(curve[0].screenS).toBe(0);
     expect(curve[curve.length - 1].screenS).toBeCloseTo(screenS, 9);
     for (let i = 1; i < curve.length; i += 1) expect(curve[i].screenS).toBeGreaterThan(curve[i - 1].screenS);

@@ -35,7 +35,10 @@ export interface TimePlan {
 const CURVE_POINTS = 64;
 const STEP_S = 0.05;
 
-/** Works out the times of a shot. Card use grows with the frame rate from what the camera writes at its first: common practice, no published source. */
+/**
+ * Works out the times of a shot. Card use grows with the frame rate from what the camera writes at its first: common
+ * practice, no published source.
+ */
 export function timePlan(shoot: Shoot, shot: Shot): TimePlan {
   const setup = setupOf(shoot, shot);
   const { camera, subject } = setup;

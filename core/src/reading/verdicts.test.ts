@@ -9,7 +9,9 @@ import { AROUND, plainPieces } from '../testing/shoots';
 import { readShot } from './read-shot';
 import { timePlan } from './time-plan';
 
-/** Verdicts at every frame rate, between frames, reversed, ramped, with a walking subject and at the edges of the frame. */
+/**
+ * Verdicts at every frame rate, between frames, reversed, ramped, with a walking subject and at the edges of the frame.
+ */
 
 const TIMING = {
   durationS: 8,
@@ -109,7 +111,15 @@ describe('where the subject is', () => {
     expect(there?.sentence).not.toMatch(/throughout/);
   });
   it('a walking subject that has left the frame of an arc, a spiral, a helix or a drifting orbit is told', () => {
-    const walks = [{ pieceId: 'figure', points: [{ tS: 0, xM: 0, yM: 0, zM: 0 }, { tS: 8, xM: 0, yM: -48, zM: 0 }] }]; // prettier-ignore
+    const walks = [
+      {
+        pieceId: 'figure',
+        points: [
+          { tS: 0, xM: 0, yM: 0, zM: 0 },
+          { tS: 8, xM: 0, yM: -48, zM: 0 },
+        ],
+      },
+    ];
     for (const kind of ['spiralOverhead', 'helix', 'arc', 'driftingOrbit'] as const) {
       const findings = all(usual(kind), { rigId: 'rig-drone', walks, aim: { ...DEFAULT_AIM, mode: 'locked' } });
       const cut = findings.find(({ id }) => id === 'cutoff');
@@ -159,7 +169,13 @@ describe('ramped and slowed shots', () => {
   });
   it('a corner of a ramp is its own trouble, not the start’s', () => {
     const pan: Move = { ...usual('pan'), fromDeg: -40, toDeg: 40 };
-    const ramp = { reversed: false, ramp: [{ atS: 2.6, speed: 0.25 }, { atS: 2.8, speed: 2 }] }; // prettier-ignore
+    const ramp = {
+      reversed: false,
+      ramp: [
+        { atS: 2.6, speed: 0.25 },
+        { atS: 2.8, speed: 2 },
+      ],
+    };
     const findings = all(pan, { captureRateHz: 120, playback: ramp, timing: { ...TIMING, durationS: 10 } });
     expect(findings.find(({ id }) => id === 'ramp')?.sentence).toMatch(/change of speed/);
     expect(findings.find(({ id }) => id === 'start')?.grade).toBe('calm');
@@ -187,7 +203,16 @@ describe('ramped and slowed shots', () => {
         fc.double({ min: 0.3, max: 2, noNaN: true }),
         fc.constantFrom('slide', 'arc', 'push', 'pan', 'rise'),
         (reversed, speed, kind) => {
-          const { findings, picture } = read(usual(kind), { captureRateHz: 96, playback: { reversed, ramp: [{ atS: 1, speed }, { atS: 5, speed: 1 }] } }); // prettier-ignore
+          const { findings, picture } = read(usual(kind), {
+            captureRateHz: 96,
+            playback: {
+              reversed,
+              ramp: [
+                { atS: 1, speed },
+                { atS: 5, speed: 1 },
+              ],
+            },
+          });
           const last = picture.samples.screenS[picture.samples.count - 1];
           for (const { screenS, sentence } of findings) {
             expect(screenS, sentence).toBeGreaterThanOrEqual(-1e-9);
@@ -231,7 +256,13 @@ describe('what is recorded and what is shown', () => {
     expect(rack?.grade).toBe('calm');
   });
   it('frames are counted without a post too many, and the peaks of a ramp are its own', () => {
-    const ramp = { reversed: false, ramp: [{ atS: 2.013, speed: 1.5 }, { atS: 4.027, speed: 0.25 }] }; // prettier-ignore
+    const ramp = {
+      reversed: false,
+      ramp: [
+        { atS: 2.013, speed: 1.5 },
+        { atS: 4.027, speed: 0.25 },
+      ],
+    };
     const { shoot } = filmed(pan, { timing: { ...TIMING, durationS: 8 }, captureRateHz: 24, playback: ramp });
     const plan = timePlan(shoot, shoot.shots[0]);
     expect(plan).toMatchObject({ recordedFrames: 192, slowest: 0.25, fastest: 1.5 });
@@ -266,7 +297,13 @@ describe('who is near whom', () => {
   ): Piece[] & { walk: Shot['walks'][number] } => {
     const piece = { ...newPiece(kind, 'rider', 'Rider', 0, -20, 0), lengthM: 1, depthM: 1 } as Piece;
     const half = kind === 'figure' ? 0.5 : 0.5;
-    const walk = { pieceId: 'rider', points: [{ tS: 0, xM: asideM + half, yM: -20 - 4 * mps, zM: 0 }, { tS: 8, xM: asideM + half, yM: -20 + 4 * mps, zM: 0 }] }; // prettier-ignore
+    const walk = {
+      pieceId: 'rider',
+      points: [
+        { tS: 0, xM: asideM + half, yM: -20 - 4 * mps, zM: 0 },
+        { tS: 8, xM: asideM + half, yM: -20 + 4 * mps, zM: 0 },
+      ],
+    };
     return Object.assign([plainPieces()[0], piece], { walk });
   };
   const caution = (pieces: Piece[], walk: Shot['walks'][number] | null, more: Partial<Shot> = {}, move: Move = still) =>

@@ -9,7 +9,10 @@ import { about, graded, upTo, type Say } from './use';
 export const GRAVITY_MPS2 = 9.80665;
 const DEG = 180 / Math.PI;
 
-/** Bank of a coordinated level turn, degrees: `tan φ = v² / (g r)` (any flight-mechanics text). 0 for a straight flight (infinite radius). */
+/**
+ * Bank of a coordinated level turn, degrees: `tan φ = v² / (g r)` (any flight-mechanics text). 0 for a straight flight
+ * (infinite radius).
+ */
 export function bankDeg(speedMps: number, radiusM: number): number {
   return Math.atan((speedMps * speedMps) / (GRAVITY_MPS2 * radiusM)) * DEG;
 }

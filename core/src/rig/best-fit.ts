@@ -7,7 +7,10 @@ export interface Misfit {
   index: number;
 }
 
-/** Rounds of Lawson's algorithm: weights grow where the misfit is, until the largest is as small as it can be (C. L. Lawson 1961, from memory). */
+/**
+ * Rounds of Lawson's algorithm: weights grow where the misfit is, until the largest is as small as it can be (C. L.
+ * Lawson 1961, from memory).
+ */
 const ROUNDS = 10;
 const STEPS = 8;
 /** Directions square to the path in which the centre is looked for first. */
@@ -28,7 +31,10 @@ function worstOf(points: readonly Point[], misfit: (point: Point) => number): Mi
   return worst;
 }
 
-/** The two points of a path that lie farthest apart, near enough: the farthest from the first, and the farthest from that. */
+/**
+ * The two points of a path that lie farthest apart, near enough: the farthest from the first, and the farthest from
+ * that.
+ */
 function chordOf(points: readonly Point[]): [Point, Point] {
   const farthest = (from: Point) =>
     points[worstOf(points, (p) => Math.hypot(p[0] - from[0], p[1] - from[1], p[2] - from[2])).index];
@@ -36,7 +42,10 @@ function chordOf(points: readonly Point[]): [Point, Point] {
   return [a, farthest(a)];
 }
 
-/** First guesses of a centre: off the middle of the chord by as much as the radius asks, in directions square to it. Null where the chord is longer than the sphere is wide: then nothing fits. */
+/**
+ * First guesses of a centre: off the middle of the chord by as much as the radius asks, in directions square to it.
+ * Null where the chord is longer than the sphere is wide: then nothing fits.
+ */
 function firstCentres(points: readonly Point[], radiusM: number, starts: number): Point[] | null {
   const [a, b] = chordOf(points);
   const d: Point = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
@@ -72,8 +81,10 @@ function tooLong(points: readonly Point[], radiusM: number): Misfit {
 }
 
 /**
- * The sphere of a given radius, with its centre no lower than `leastZM` and no higher than `mostZM`, that a path leaves least.
- * Gauss-Newton on weighted distances from several first guesses; the weights make the largest misfit least. Where the path is longer than the sphere is wide: at least by how much.
+ * The sphere of a given radius, with its centre no lower than `leastZM` and no higher than `mostZM`, that a path leaves
+ * least.
+ * Gauss-Newton on weighted distances from several first guesses; the weights make the largest misfit least. Where the
+ * path is longer than the sphere is wide: at least by how much.
  */
 export function sphereMisfit(points: readonly Point[], radiusM: number, leastZM: number, mostZM: number): Misfit {
   const starts = firstCentres(points, radiusM, STARTS);
@@ -121,10 +132,10 @@ function stepSphere(points: readonly Point[], weights: Float64Array, radiusM: nu
     a[2] += w * ux * uz;
     a[3] += w * uy * uy;
     a[4] += w * uy * uz;
-    a[5] += w * uz * uz; // prettier-ignore
+    a[5] += w * uz * uz;
     b[0] += w * ux * r;
     b[1] += w * uy * r;
-    b[2] += w * uz * r; // prettier-ignore
+    b[2] += w * uz * r;
   });
   const damp = 1e-3 * (a[0] + a[3] + a[5]);
   const d = solve3([a[0] + damp, a[1], a[2], a[3] + damp, a[4], a[5] + damp], b);
@@ -141,7 +152,10 @@ function solve3([a, b, c, d, e, f]: readonly number[], [x, y, z]: readonly numbe
   ];
 }
 
-/** The ring of a given radius in a level plane, or in the upright plane that the path lies in most nearly, that a path leaves least. */
+/**
+ * The ring of a given radius in a level plane, or in the upright plane that the path lies in most nearly, that a path
+ * leaves least.
+ */
 export function ringMisfit(points: readonly Point[], radiusM: number, plane: 'level' | 'upright'): Misfit {
   const turn = plane === 'level' ? null : mainBearing(points);
   // Across the plane last.
@@ -168,7 +182,9 @@ export function ringMisfit(points: readonly Point[], radiusM: number, plane: 'le
   return best;
 }
 
-/** The bearing on the ground, radians from x to y, along which points spread most (principal axis of their covariance). */
+/**
+ * The bearing on the ground, radians from x to y, along which points spread most (principal axis of their covariance).
+ */
 function mainBearing(points: readonly Point[]): number {
   const [mx, my] = middleOf(points);
   const sum = points.reduce(
@@ -178,7 +194,10 @@ function mainBearing(points: readonly Point[]): number {
   return Math.atan2(2 * sum[2], sum[0] - sum[1]) / 2;
 }
 
-/** Radius of the smallest ball about a path, to about half a per cent, and the point of the path farthest from its middle (Bădoiu & Clarkson 2003, from memory). */
+/**
+ * Radius of the smallest ball about a path, to about half a per cent, and the point of the path farthest from its
+ * middle (Bădoiu & Clarkson 2003, from memory).
+ */
 export function ballAbout(points: readonly Point[]): Misfit {
   let centre: Point = points[0];
   const away = (p: Point) => Math.hypot(p[0] - centre[0], p[1] - centre[1], p[2] - centre[2]);

@@ -14,7 +14,10 @@ import { reachFindings } from './reach';
 import { travelFindings } from './travels';
 import { sayIn } from './use';
 
-/** Whether rig and lens can make the move, and whether anything is in the way. `heights` are those of the lens above the ground, metres, one a row. */
+/**
+ * Whether rig and lens can make the move, and whether anything is in the way. `heights` are those of the lens above the
+ * ground, metres, one a row.
+ */
 export function rigFindings(
   setup: Setup,
   motion: ShotMotion,

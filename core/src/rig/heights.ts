@@ -48,7 +48,10 @@ export function heightFindings(
   ];
 }
 
-/** A squat with the gimbal upright: below this it hangs from a bent back, or is turned over. Common practice, no published source. */
+/**
+ * A squat with the gimbal upright: below this it hangs from a bent back, or is turned over. Common practice, no
+ * published source.
+ */
 const UPRIGHT_FROM_M = 0.5;
 
 /** A gimbal that is also held upright, carried so low that it has to be slung or turned over. */

@@ -16,7 +16,13 @@ export function lensFindings(
   const findings: Finding[] = [];
   const mm = (value: number) => `${trim(value, 1)} mm`;
   const { focalLengthMinMm, focalLengthMaxMm } = lens;
-  const asked = [shot.focalLengthMm, ...motion.legs.flatMap(({ recipe, move }) => { const zoom = recipe.zoom(move); return zoom.rule === 'to' ? [zoom.focalLengthMm] : []; })]; // prettier-ignore
+  const asked = [
+    shot.focalLengthMm,
+    ...motion.legs.flatMap(({ recipe, move }) => {
+      const zoom = recipe.zoom(move);
+      return zoom.rule === 'to' ? [zoom.focalLengthMm] : [];
+    }),
+  ];
   const value = asked.find((focal) => focal < focalLengthMinMm - SLACK || focal > focalLengthMaxMm + SLACK);
   if (value !== undefined) {
     const limit = value < focalLengthMinMm ? focalLengthMinMm : focalLengthMaxMm;

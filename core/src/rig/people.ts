@@ -3,7 +3,10 @@ import type { Samples } from '../motion/sample';
 import { placeOverTime } from '../motion/walk';
 import { distanceToPieceM } from '../site/distance';
 
-/** How near the camera, and whoever carries it, comes to somebody or to something that moves: when, how near, and how fast. */
+/**
+ * How near the camera, and whoever carries it, comes to somebody or to something that moves: when, how near, and how
+ * fast.
+ */
 export interface Approach {
   pieceId: string;
   name: string;
@@ -24,7 +27,10 @@ const BEFORE_S = 2;
 /** Who never comes nearer than this is of no account, m. */
 const NEAR_ENOUGH_M = 25;
 
-/** The closest approach to the subject, to everybody who stands or walks near the path, and to whatever moves, nearest first. */
+/**
+ * The closest approach to the subject, to everybody who stands or walks near the path, and to whatever moves, nearest
+ * first.
+ */
 export function approachesOf({ pieces, shot, subject }: Setup, samples: Samples): Approach[] {
   const spot = new Float64Array(3);
   const { count, captureRateHz: hz, xM, yM, zM } = samples;
@@ -84,12 +90,17 @@ export function approachesOf({ pieces, shot, subject }: Setup, samples: Samples)
 
 /** From this speed on a person who is hit is hurt: a run. Common practice, no published source. */
 const FAST_MPS = 3;
-/** Somebody who does not look for it needs so long to see it and step aside, s: common practice, no published source. */
+/**
+ * Somebody who does not look for it needs so long to see it and step aside, s: common practice, no published source.
+ */
 const STEP_ASIDE_S = 1.5;
 /** The miss that crews leave at any speed above a run, m: common practice, no published source. */
 const MISS_M = 5;
 
-/** How strongly an approach is to be cautioned about, by speed, miss and the time left, whatever rig it is: null where there is no cause. */
+/**
+ * How strongly an approach is to be cautioned about, by speed, miss and the time left, whatever rig it is: null where
+ * there is no cause.
+ */
 export function concernOf(
   { distanceM, closingMps, passingMps, toStepAsideS }: Approach,
   limits: { closePersonM: number; closingPersonM: number; closingFastM: number },

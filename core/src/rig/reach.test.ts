@@ -50,7 +50,8 @@ describe('shapes that fit a path best', () => {
       { numRuns: 60 },
     );
   });
-  // A line of length 2 with its middle at d from the centre lies between d and √(d² + 1): off a radius r by least 1/(4r), at d = r − 1/(4r).
+  // A line of length 2 with its middle at d from the centre lies between d and √(d² + 1): off a radius r by least
+  // 1/(4r), at d = r − 1/(4r).
   it('a straight line lies off an arm as geometry says', () => {
     const line = Array.from({ length: 41 }, (_, i): Point => [(i / 40) * 2, 0, 1]);
     expect(sphereMisfit(line, 2.2, 0, 5).value).toBeCloseTo(1 / (4 * 2.2), 3);

@@ -6,15 +6,20 @@ import { ballAbout, lineMisfit, ringMisfit, sphereMisfit, type Misfit, type Poin
 import { graded, type Say } from './use';
 
 /**
- * Where a rig can bring the camera without being set up again. A rail draws a straight line; an arm or a rope a sphere about
- * its pivot; a table-top arm a level ring, a hinged pole an upright one; planted feet leave the reach of arms; wheels keep
+ * Where a rig can bring the camera without being set up again. A rail draws a straight line; an arm or a rope a sphere
+ * about
+ * its pivot; a table-top arm a level ring, a hinged pole an upright one; planted feet leave the reach of arms; wheels
+ * keep
  * their height above the floor; a stand stays. Feet that walk and rotors go anywhere.
  */
 export type Envelope =
   | { shape: 'anywhere' | 'line' | 'floor' | 'spot' }
   | { shape: 'sphere' | 'hanging' | 'levelRing' | 'uprightRing' | 'about'; radiusM: number };
 
-/** Arms, hips and knees carry a camera about this far about a body whose feet stay: common practice, no published source. */
+/**
+ * Arms, hips and knees carry a camera about this far about a body whose feet stay: common practice, no published
+ * source.
+ */
 export const ARMS_REACH_M = 0.6;
 /** Where an arm's pivot can stand above the ground, m: common practice, no published source. */
 const PIVOT_FROM_M = 0.2;
@@ -58,7 +63,10 @@ export function envelopeOf(rig: Rig, gait: Pick<Gait, 'usualMps'>): Envelope {
   }
 }
 
-/** How far the path lies outside what the rig reaches, m, and the row where it does most. `heights` are those of the lens above the ground. */
+/**
+ * How far the path lies outside what the rig reaches, m, and the row where it does most. `heights` are those of the
+ * lens above the ground.
+ */
 export function outsideReach(
   envelope: Envelope,
   samples: Samples,
@@ -87,7 +95,8 @@ export function outsideReach(
       return { value: off.value, row: rows[off.index] };
     }
     case 'about': {
-      // Knees and arms lift as high as the rig's own heights say; about the body it is the way over the ground that counts.
+      // Knees and arms lift as high as the rig's own heights say; about the body it is the way over the ground that
+      // counts.
       const over = ballAbout(points.map(([x, y]): Point => [x, y, 0]));
       return at({ ...over, value: Math.max(0, over.value - envelope.radiusM) });
     }
@@ -201,16 +210,25 @@ function words(
         reason: 'With the feet planted arms, hips and knees do all the travel. Walk it, or go less far.',
       };
     case 'sphere':
-      return { sentence: `The path leaves the arc that ${name} draws by ${off}: its arm is ${length(envelope.radiusM)} long about its pivot.`, reason: 'An arm goes round its pivot. Whatever is straighter, longer or nearer than that arc it cannot reach.' }; // prettier-ignore
+      return {
+        sentence: `The path leaves the arc that ${name} draws by ${off}: its arm is ${length(envelope.radiusM)} long about its pivot.`,
+        reason: 'An arm goes round its pivot. Whatever is straighter, longer or nearer than that arc it cannot reach.',
+      };
     case 'hanging':
       return {
         sentence: `The path leaves the swing of ${name} by ${off}: the camera hangs ${length(envelope.radiusM)} below its point.`,
         reason: 'A rope swings about the point it hangs from.',
       };
     case 'levelRing':
-      return { sentence: `The path leaves the level ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long and turns about its stand.`, reason: 'A table-top arm turns; forward, up or straight on it cannot go.' }; // prettier-ignore
+      return {
+        sentence: `The path leaves the level ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long and turns about its stand.`,
+        reason: 'A table-top arm turns; forward, up or straight on it cannot go.',
+      };
     case 'uprightRing':
-      return { sentence: `The path leaves the upright ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long and swings on its hinge.`, reason: 'A hinged pole swings over; along, round or straight on it cannot go.' }; // prettier-ignore
+      return {
+        sentence: `The path leaves the upright ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long and swings on its hinge.`,
+        reason: 'A hinged pole swings over; along, round or straight on it cannot go.',
+      };
     case 'anywhere':
       return { sentence: '', reason: '' };
   }

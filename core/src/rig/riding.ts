@@ -1,6 +1,9 @@
 import type { Gait, Rig } from '../model/kit';
 
-/** Which wheels go under the camera: its rig's own, or those that whoever holds it rides on; null where feet, rails or rotors carry it. */
+/**
+ * Which wheels go under the camera: its rig's own, or those that whoever holds it rides on; null where feet, rails or
+ * rotors carry it.
+ */
 export function rollsOn({
   rig,
   gait,
@@ -19,7 +22,10 @@ export const RIDES = { vehicle: 'gait-vehicle', wheels: 'gait-board' } as const;
 /** Tightest turn of a small vehicle, m: common practice, no published source. */
 export const VEHICLE_TURN_M = 4;
 
-/** Tightest turn of a path seen from above, m, over half a metre of way; Infinity where it is straight or too short to tell. */
+/**
+ * Tightest turn of a path seen from above, m, over half a metre of way; Infinity where it is straight or too short to
+ * tell.
+ */
 export function tightestTurnM({ count, xM, yM }: { count: number; xM: Float64Array; yM: Float64Array }): number {
   const STEP_M = 0.5;
   const spots: [number, number][] = [];

@@ -233,8 +233,15 @@ describe('what is in the way', () => {
 
 describe('people', () => {
   it('closest approach to somebody who walks: when, how near, how fast', () => {
-    // Two meet head on: the camera stands, she walks past it at 1 m/s, 0.5 m aside. Distance to her side is 0.5 less half her width.
-    const walk = { pieceId: 'figure', points: [{ tS: 0, xM: 0.5, yM: 0, zM: 0 }, { tS: 10, xM: 0.5, yM: -10, zM: 0 }] }; // prettier-ignore
+    // Two meet head on: the camera stands, she walks past it at 1 m/s, 0.5 m aside. Distance to her side is 0.5 less
+    // half her width.
+    const walk = {
+      pieceId: 'figure',
+      points: [
+        { tS: 0, xM: 0.5, yM: 0, zM: 0 },
+        { tS: 10, xM: 0.5, yM: -10, zM: 0 },
+      ],
+    };
     const still: Move = { kind: 'still', ...AROUND, pivotEastM: -0.5, distanceM: 5, bearingDeg: 180 };
     const { approaches } = read(still, { walks: [walk], timing: { ...TIMING, durationS: 10 } });
     expect(approaches[0]).toMatchObject({ name: 'Ansa' });

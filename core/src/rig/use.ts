@@ -50,7 +50,10 @@ export function sayIn(units: Units): Say {
   };
 }
 
-/** The share of its limits that a rig gives at a stick speed, and a word for it. A drone's sticks rule its whole flight, a gimbal's joystick its turning; nothing else has one. */
+/**
+ * The share of its limits that a rig gives at a stick speed, and a word for it. A drone's sticks rule its whole flight,
+ * a gimbal's joystick its turning; nothing else has one.
+ */
 export function stickShare(rig: Rig, stick: StickSpeed): { flight: number; turning: number; words: string } {
   const share = stick === 'slow' ? rig.slowShare : stick === 'normal' ? rig.normalShare : 1;
   if (rig.kind === 'drone') return { flight: share, turning: share, words: ` in its ${stick} mode` };

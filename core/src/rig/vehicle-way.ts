@@ -11,7 +11,10 @@ import { sayIn } from './use';
 /** Less way than this is not worth a vehicle, m: common practice, no published source. */
 const LEAST_WAY_M = 3;
 
-/** Whether a small vehicle could go under a shot's camera: far enough, on level height, in wide turns, over ground that wheels take, with room on both sides. What is not on the plan is not looked at. */
+/**
+ * Whether a small vehicle could go under a shot's camera: far enough, on level height, in wide turns, over ground that
+ * wheels take, with room on both sides. What is not on the plan is not looked at.
+ */
 export function vehicleCouldGo(setup: Setup): boolean {
   const motion = motionOf(setup);
   const samples = filmShot(setup, motion);

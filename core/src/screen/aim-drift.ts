@@ -8,8 +8,10 @@ import { subjectInFrame } from './subject-in-frame';
 const MOST_RATE_HZ = 24;
 
 /**
- * How far the subject leaves its place under each way of turning the camera, for this very shot: the largest distance on
- * screen, frame widths; Infinity when it leaves the picture altogether, null without a subject, and where the moves themselves say where to look.
+ * How far the subject leaves its place under each way of turning the camera, for this very shot: the largest distance
+ * on
+ * screen, frame widths; Infinity when it leaves the picture altogether, null without a subject, and where the moves
+ * themselves say where to look.
  */
 export function driftByAim(setup: Setup): Record<AimMode, number> | null {
   if (!setup.subject || motionOf(setup).legs.every(({ recipe, move }) => recipe.aim(move).base !== 'asked'))

@@ -49,7 +49,10 @@ describe('edge marks', () => {
     });
     const ends = (travelM: number) =>
       both.map((piece) => (piece.kind === 'post' ? { ...piece, xM: piece.xM + travelM / 2 } : piece));
-    const coming = (travelM: number) => marks(slide(travelM), ends(travelM)).filter(({ trailing }) => trailing).map(({ when, edge }) => [when, edge]); // prettier-ignore
+    const coming = (travelM: number) =>
+      marks(slide(travelM), ends(travelM))
+        .filter(({ trailing }) => trailing)
+        .map(({ when, edge }) => [when, edge]);
     expect(coming(1)).toEqual([['end', 'left']]);
     expect(coming(-1)).toEqual([['end', 'right']]);
     expect(marks(still, both).some(({ trailing }) => trailing)).toBe(false);

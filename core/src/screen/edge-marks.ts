@@ -6,7 +6,9 @@ import { placeOverTime } from '../motion/walk';
 import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
 import { glancer, type Glance } from './glance';
 
-/** What stands at an edge of the frame at the start or the end: what an operator notes to make the move again by hand. */
+/**
+ * What stands at an edge of the frame at the start or the end: what an operator notes to make the move again by hand.
+ */
 export interface EdgeMark {
   when: 'start' | 'end';
   edge: 'left' | 'right';
@@ -65,12 +67,18 @@ export function edgeMarks(setup: Setup, samples: Samples, units: Units): EdgeMar
   });
 }
 
-/** A mark is seen coming when it has gone this far towards its edge, frame widths, inside the picture, in the last so many seconds of motion. Common practice, no published source. */
+/**
+ * A mark is seen coming when it has gone this far towards its edge, frame widths, inside the picture, in the last so
+ * many seconds of motion. Common practice, no published source.
+ */
 const SEEN_COMING = 0.02;
 const LAST_S = 2;
 const AT_REST = 1e-4;
 
-/** Whether the spot that stands at an edge in a row came there through the picture in the last seconds before things come to rest. `fromTop`: a share of the frame's height. */
+/**
+ * Whether the spot that stands at an edge in a row came there through the picture in the last seconds before things
+ * come to rest. `fromTop`: a share of the frame's height.
+ */
 function seenComing(
   samples: Samples,
   row: number,
@@ -98,7 +106,10 @@ function seenComing(
   return seen > (last - before) / 2 && came > SEEN_COMING;
 }
 
-/** The spot in the site that is seen at a place in the picture, u in frame widths and v in frame heights from its middle, at a depth; m. */
+/**
+ * The spot in the site that is seen at a place in the picture, u in frame widths and v in frame heights from its
+ * middle, at a depth; m.
+ */
 function spotAt(
   { cameras, xM, yM, zM, focalLengthMm, frameWidthMm, frameHeightMm }: Samples,
   row: number,
@@ -118,7 +129,10 @@ function spotAt(
 const isGround = ({ kind }: Piece) => kind === 'slab' || kind === 'ridge';
 const isShort = (piece: Piece) => !isGround(piece) && Math.max(piece.lengthM, piece.depthM) < LONG_M;
 
-/** The piece that fills most of the first column from an edge inwards in which something stands: a short one near the edge if there is one, then anything but the ground, then the ground. */
+/**
+ * The piece that fills most of the first column from an edge inwards in which something stands: a short one near the
+ * edge if there is one, then anything but the ground, then the ground.
+ */
 function nearestTo(
   edge: 'left' | 'right',
   { widthCells, heightCells, pieceAt, nearness }: Glance,
@@ -129,7 +143,6 @@ function nearestTo(
     [(piece: Piece) => !isGround(piece), MOST_INSIDE],
     [() => true, MOST_INSIDE],
   ] as const)
-    // prettier-ignore
     for (let steps = 0; steps < widthCells * reach; steps += 1) {
       const column = edge === 'left' ? steps : widthCells - 1 - steps;
       const cells = new Map<number, { count: number; depthM: number; line: number }>();
@@ -138,9 +151,14 @@ function nearestTo(
         const index = pieceAt[cell];
         if (index < 0 || !wanted(pieces[index])) continue;
         const before = cells.get(index);
-        cells.set(index, before ? { ...before, count: before.count + 1 } : { count: 1, depthM: 1 / nearness[cell], line });
+        cells.set(
+          index,
+          before ? { ...before, count: before.count + 1 } : { count: 1, depthM: 1 / nearness[cell], line },
+        );
       }
-      const best = [...cells.entries()].filter(([, { count }]) => count >= LEAST_CELLS).sort((a, b) => b[1].count - a[1].count)[0];
+      const best = [...cells.entries()]
+        .filter(([, { count }]) => count >= LEAST_CELLS)
+        .sort((a, b) => b[1].count - a[1].count)[0];
       if (best) return { index: best[0], steps, ...best[1] };
     }
   return null;

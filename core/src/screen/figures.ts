@@ -22,9 +22,15 @@ export interface LayerFigures {
   blurPx: number;
   /** Speed against the subject, frame widths a second; 0 for the subject. */
   parallax: number;
-  /** How far the layer has slid against the subject in all, frame widths; for the subject how far it has moved in the frame. */
+  /**
+   * How far the layer has slid against the subject in all, frame widths; for the subject how far it has moved in the
+   * frame.
+   */
   slide: number;
-  /** Change of the subject's size from first to last, × (by distance and focal length); null for the other layers and without a subject. */
+  /**
+   * Change of the subject's size from first to last, × (by distance and focal length); null for the other layers and
+   * without a subject.
+   */
   growth: number | null;
 }
 
@@ -50,7 +56,10 @@ export function openOnScreenS({ setup: { shot }, samples }: Picture, row: number
   return exposureTimeS(shot.shutterDeg, shot.captureRateHz) * samples.slow[row];
 }
 
-/** How far the shutter is open for a shown picture in a row, degrees of what is shown: 180 at half the time between two pictures. */
+/**
+ * How far the shutter is open for a shown picture in a row, degrees of what is shown: 180 at half the time between two
+ * pictures.
+ */
 export function shownShutterDeg(picture: Picture, row: number): number {
   return openOnScreenS(picture, row) * picture.samples.frameRateHz * 360;
 }

@@ -25,7 +25,10 @@ export function fastestPull(filmed: Samples, lens: Lens): FocusPull | null {
     : null;
 }
 
-/** What of a pull counts for who pulls, and what they usually manage: hands and motors turn a ring, autofocus steps through dioptres. */
+/**
+ * What of a pull counts for who pulls, and what they usually manage: hands and motors turn a ring, autofocus steps
+ * through dioptres.
+ */
 export function pullBy(
   pull: FocusPull,
   puller: Puller,

@@ -47,7 +47,17 @@ describe('a glance at the site', () => {
     let [cells, other, met] = [0, 0, 0];
     for (const row of [0, 31, 77, 120, 160]) {
       const { widthCells, heightCells, pieceAt, nearness } = glance(row);
-      const camera = threeCamera({ xM: samples.xM[row], yM: samples.yM[row], zM: samples.zM[row], panDeg: samples.panDeg[row], tiltDeg: samples.tiltDeg[row], rollDeg: samples.rollDeg[row], focalLengthMm: samples.focalLengthMm[row], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
+      const camera = threeCamera({
+        xM: samples.xM[row],
+        yM: samples.yM[row],
+        zM: samples.zM[row],
+        panDeg: samples.panDeg[row],
+        tiltDeg: samples.tiltDeg[row],
+        rollDeg: samples.rollDeg[row],
+        focalLengthMm: samples.focalLengthMm[row],
+        frameWidthMm: samples.frameWidthMm,
+        frameHeightMm: samples.frameHeightMm,
+      });
       for (let r = 0; r < heightCells; r += 1)
         for (let k = 0; k < widthCells; k += 1) {
           caster.setFromCamera(

@@ -11,7 +11,10 @@ export const NOTHING = -1;
 const NEAR_PLANE_M = 0.05;
 const RAD = Math.PI / 180;
 
-/** What stands where in the picture at one moment, coarsely: for every cell of the frame the frontmost piece and how near it is. */
+/**
+ * What stands where in the picture at one moment, coarsely: for every cell of the frame the frontmost piece and how
+ * near it is.
+ */
 export interface Glance {
   /** Cells in all, those of the margin included. */
   widthCells: number;
@@ -69,7 +72,10 @@ function meshOf(piece: Piece): Mesh {
   return mesh;
 }
 
-/** A way to look at the site of a shot through its camera, `frameWidthCells` across the frame and as many more on every side as `marginCells` says: call it with a row of the samples. The same glance is written over each time. */
+/**
+ * A way to look at the site of a shot through its camera, `frameWidthCells` across the frame and as many more on every
+ * side as `marginCells` says: call it with a row of the samples. The same glance is written over each time.
+ */
 export function glancer(
   { pieces, shot }: Setup,
   samples: Samples,
@@ -158,9 +164,18 @@ function drawPiece(
   index: number,
   aspect: number,
 ): void {
-  const a0 = through[0], a1 = through[1], a2 = through[2], a3 = through[3]; // prettier-ignore
-  const b0 = through[4], b1 = through[5], b2 = through[6], b3 = through[7]; // prettier-ignore
-  const c0 = through[8], c1 = through[9], c2 = through[10], c3 = through[11]; // prettier-ignore
+  const a0 = through[0],
+    a1 = through[1],
+    a2 = through[2],
+    a3 = through[3];
+  const b0 = through[4],
+    b1 = through[5],
+    b2 = through[6],
+    b3 = through[7];
+  const c0 = through[8],
+    c1 = through[9],
+    c2 = through[10],
+    c3 = through[11];
   if (seen.length < corners.length) seen = new Float64Array(corners.length);
   for (let i = 0; i < corners.length; i += 3) {
     const x = corners[i];
@@ -174,9 +189,15 @@ function drawPiece(
     const a = 3 * triangles[i];
     const b = 3 * triangles[i + 1];
     const c = 3 * triangles[i + 2];
-    const ax = seen[a], ay = seen[a + 1], az = seen[a + 2]; // prettier-ignore
-    const bx = seen[b], by = seen[b + 1], bz = seen[b + 2]; // prettier-ignore
-    const cx = seen[c], cy = seen[c + 1], cz = seen[c + 2]; // prettier-ignore
+    const ax = seen[a],
+      ay = seen[a + 1],
+      az = seen[a + 2];
+    const bx = seen[b],
+      by = seen[b + 1],
+      bz = seen[b + 2];
+    const cx = seen[c],
+      cy = seen[c + 1],
+      cz = seen[c + 2];
     // Solids are closed: what faces away is covered by what faces here.
     if (ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx) <= 0) continue;
     const target = az >= NEAR_PLANE_M && bz >= NEAR_PLANE_M && cz >= NEAR_PLANE_M ? clipped : corner;
@@ -226,9 +247,15 @@ function clipNear(): number {
 /** Fills the cells whose middle a triangle of `clipped` covers; nearness runs evenly over the picture. */
 function drawTriangle(glance: Glance, a: number, b: number, c: number, index: number): void {
   const { widthCells, heightCells, pieceAt, nearness } = glance;
-  const ax = clipped[a], ay = clipped[a + 1], an = clipped[a + 2]; // prettier-ignore
-  const bx = clipped[b], by = clipped[b + 1], bn = clipped[b + 2]; // prettier-ignore
-  const cx = clipped[c], cy = clipped[c + 1], cn = clipped[c + 2]; // prettier-ignore
+  const ax = clipped[a],
+    ay = clipped[a + 1],
+    an = clipped[a + 2];
+  const bx = clipped[b],
+    by = clipped[b + 1],
+    bn = clipped[b + 2];
+  const cx = clipped[c],
+    cy = clipped[c + 1],
+    cn = clipped[c + 2];
   const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
   if (area > -1e-12) return;
   const top = Math.max(0, Math.ceil(Math.min(ay, by, cy) - 0.5));
@@ -267,7 +294,8 @@ function drawTriangle(glance: Glance, a: number, b: number, c: number, index: nu
 
 /**
  * For every cell the depth up to which a point there counts as seen, m: that of the deepest thing in the cell and those
- * about it, and a little more, because cells are coarse and points lie on the surfaces themselves. Infinity where one of them is open.
+ * about it, and a little more, because cells are coarse and points lie on the surfaces themselves. Infinity where one
+ * of them is open.
  */
 export function seenDepthM({ widthCells, heightCells, nearness }: Glance): Float32Array {
   const along = new Float32Array(nearness.length);

@@ -10,7 +10,17 @@ import { subjectInFrame } from './subject-in-frame';
 const ARC = { kind: 'arc' as const, ...AROUND, radiusM: 5, startBearingDeg: 140, sweepDeg: 80 };
 
 function threeAt(samples: Samples, i: number) {
-  return threeCamera({ xM: samples.xM[i], yM: samples.yM[i], zM: samples.zM[i], panDeg: samples.panDeg[i], tiltDeg: samples.tiltDeg[i], rollDeg: samples.rollDeg[i], focalLengthMm: samples.focalLengthMm[i], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
+  return threeCamera({
+    xM: samples.xM[i],
+    yM: samples.yM[i],
+    zM: samples.zM[i],
+    panDeg: samples.panDeg[i],
+    tiltDeg: samples.tiltDeg[i],
+    rollDeg: samples.rollDeg[i],
+    focalLengthMm: samples.focalLengthMm[i],
+    frameWidthMm: samples.frameWidthMm,
+    frameHeightMm: samples.frameHeightMm,
+  });
 }
 
 /** Pseudo-random points all round the camera's path, the same in every run. */

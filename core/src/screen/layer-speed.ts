@@ -3,7 +3,10 @@ import type { Samples } from '../motion/sample';
 import { CLUSTER_SIZE, type SitePoints } from '../site/site-points';
 import type { PointsAt, StillPoints } from './seen-surface';
 
-/** Motion of one layer on screen as columns, one row per sample, in frame widths a second. Row 0 repeats row 1. NaN where nothing of the layer is in the picture. */
+/**
+ * Motion of one layer on screen as columns, one row per sample, in frame widths a second. Row 0 repeats row 1. NaN
+ * where nothing of the layer is in the picture.
+ */
 export interface LayerMotion {
   /** Root mean square speed of the layer's points. */
   speed: Float64Array;
@@ -20,7 +23,10 @@ export interface LayerMotion {
 
 export type LayerName = 'near' | 'far';
 
-/** A layer's borders as a share of the subject's depth: nearer than the first is near, farther than the second is far. The rest goes with the subject. */
+/**
+ * A layer's borders as a share of the subject's depth: nearer than the first is near, farther than the second is far.
+ * The rest goes with the subject.
+ */
 export const NEAR_SHARE = 0.75;
 export const FAR_SHARE = 1.5;
 const NEAR_PLANE_M = 0.05;
@@ -41,10 +47,13 @@ export function everywhere(auto: SitePoints): PointsAt {
 }
 
 /**
- * Screen motion of the site's points, layer by layer. `pointsAt` gives the points that can be seen in a row, those pinned to a layer apart. A point counts in row i when it is in the picture then; its
+ * Screen motion of the site's points, layer by layer. `pointsAt` gives the points that can be seen in a row, those
+ * pinned to a layer apart. A point counts in row i when it is in the picture then; its
  * velocity is its displacement from row i−1 times the frame rate. `subjectDepthM` sorts the layers;
- * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with. With a
- * `stride` only every so many rows are measured, each over one frame as ever, and those between are bridged evenly. A layer of
+ * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with.
+ * With a
+ * `stride` only every so many rows are measured, each over one frame as ever, and those between are bridged evenly. A
+ * layer of
  * fewer points than `leastPoints` is not seen.
  */
 export function siteMotion(
@@ -123,11 +132,14 @@ function emptyLayer(count: number): LayerMotion {
 }
 
 /**
- * One row of the hot loop: passes over clusters outside the picture, then adds to the sums points, squared displacement, and
- * displacement right and up, in frame widths a frame, and nearness, of the near layer (sums 0 to 4) and the far layer (5 to 9).
+ * One row of the hot loop: passes over clusters outside the picture, then adds to the sums points, squared
+ * displacement, and
+ * displacement right and up, in frame widths a frame, and nearness, of the near layer (sums 0 to 4) and the far layer
+ * (5 to 9).
  *
  * What makes it quick: across and up are scaled so that the picture's edge lies at the depth itself (one comparison a
- * side); a cluster wholly inside the picture and one layer needs no tests at all; only points in the picture pay for the
+ * side); a cluster wholly inside the picture and one layer needs no tests at all; only points in the picture pay for
+ * the
  * second projection; sums live in locals; and every array is read through one argument, because the compiler reloads an
  * array's address in each round.
  */
@@ -143,20 +155,48 @@ function sumRow(
   const before = now - CAMERA_SIZE;
   const wide = 2;
   const tall = 1 / halfHeight;
-  const a0 = wide * cameras[now], a1 = wide * cameras[now + 1], a2 = wide * cameras[now + 2], a3 = wide * cameras[now + 3]; // prettier-ignore
-  const b0 = tall * cameras[now + 4], b1 = tall * cameras[now + 5], b2 = tall * cameras[now + 6], b3 = tall * cameras[now + 7]; // prettier-ignore
-  const c0 = cameras[now + 8], c1 = cameras[now + 9], c2 = cameras[now + 10], c3 = cameras[now + 11]; // prettier-ignore
-  const p0 = wide * cameras[before], p1 = wide * cameras[before + 1], p2 = wide * cameras[before + 2], p3 = wide * cameras[before + 3]; // prettier-ignore
-  const q0 = tall * cameras[before + 4], q1 = tall * cameras[before + 5], q2 = tall * cameras[before + 6], q3 = tall * cameras[before + 7]; // prettier-ignore
-  const r0 = cameras[before + 8], r1 = cameras[before + 9], r2 = cameras[before + 10], r3 = cameras[before + 11]; // prettier-ignore
+  const a0 = wide * cameras[now],
+    a1 = wide * cameras[now + 1],
+    a2 = wide * cameras[now + 2],
+    a3 = wide * cameras[now + 3];
+  const b0 = tall * cameras[now + 4],
+    b1 = tall * cameras[now + 5],
+    b2 = tall * cameras[now + 6],
+    b3 = tall * cameras[now + 7];
+  const c0 = cameras[now + 8],
+    c1 = cameras[now + 9],
+    c2 = cameras[now + 10],
+    c3 = cameras[now + 11];
+  const p0 = wide * cameras[before],
+    p1 = wide * cameras[before + 1],
+    p2 = wide * cameras[before + 2],
+    p3 = wide * cameras[before + 3];
+  const q0 = tall * cameras[before + 4],
+    q1 = tall * cameras[before + 5],
+    q2 = tall * cameras[before + 6],
+    q3 = tall * cameras[before + 7];
+  const r0 = cameras[before + 8],
+    r1 = cameras[before + 9],
+    r2 = cameras[before + 10],
+    r3 = cameras[before + 11];
   const nearM = subjectDepthM * NEAR_SHARE;
   const farM = subjectDepthM * FAR_SHARE;
   const sideReach = Math.sqrt((a0 - c0) ** 2 + (a1 - c1) ** 2 + (a2 - c2) ** 2);
   const upReach = Math.sqrt((b0 - c0) ** 2 + (b1 - c1) ** 2 + (b2 - c2) ** 2);
   const size = xyzM.length;
   const clusterSize = CLUSTER_SIZE * 3;
-  let nearCount = 0, nearAcross2 = 0, nearUp2 = 0, nearAcross = 0, nearUp = 0, nearNearness = 0; // prettier-ignore
-  let farCount = 0, farAcross2 = 0, farUp2 = 0, farAcross = 0, farUp = 0, farNearness = 0; // prettier-ignore
+  let nearCount = 0,
+    nearAcross2 = 0,
+    nearUp2 = 0,
+    nearAcross = 0,
+    nearUp = 0,
+    nearNearness = 0;
+  let farCount = 0,
+    farAcross2 = 0,
+    farUp2 = 0,
+    farAcross = 0,
+    farUp = 0,
+    farNearness = 0;
   for (let sphere = 0, from = 0; from < size; sphere += 4, from += clusterSize) {
     const cx = spheresM[sphere];
     const cy = spheresM[sphere + 1];
@@ -175,7 +215,11 @@ function sumRow(
       (ahead + radius < nearM || ahead - radius > farM) &&
       ahead - radius > 2 * NEAR_PLANE_M;
     if (whole && r0 * cx + r1 * cy + r2 * cz + r3 - radius > NEAR_PLANE_M) {
-      let across2 = 0, up2 = 0, acrossSum = 0, upSum = 0, nearness = 0; // prettier-ignore
+      let across2 = 0,
+        up2 = 0,
+        acrossSum = 0,
+        upSum = 0,
+        nearness = 0;
       for (let i = from; i < to; i += 3) {
         const x = xyzM[i];
         const y = xyzM[i + 1];
@@ -254,7 +298,10 @@ function sumRow(
   sums[9] += farNearness;
 }
 
-/** Turns a row's sums into speeds. The speed against the subject follows from the same sums: mean |v − s|² = mean |v|² − 2 s·mean v + |s|². */
+/**
+ * Turns a row's sums into speeds. The speed against the subject follows from the same sums: mean |v − s|² = mean |v|² −
+ * 2 s·mean v + |s|².
+ */
 function settle(
   layer: LayerMotion,
   row: number,

@@ -34,7 +34,10 @@ const measured = (edit: (shot: Shot) => Shot) => {
     acceleration: screenMotion(samples, subject.depthM, nothingSeen(samples)).acceleration,
   };
 };
-/** A level slide that never turns: everything at one depth moves alike, so that its screen motion follows from similar triangles. */
+/**
+ * A level slide that never turns: everything at one depth moves alike, so that its screen motion follows from similar
+ * triangles.
+ */
 const slide = (timing: Shot['timing'], travelM = 1.2) =>
   moved(
     { kind: 'slide', ...AROUND, heightM: 0.85, distanceM: 4, bearingDeg: 180, travelM, skewDeg: 0 },

@@ -7,7 +7,17 @@ import { pieceAtPoint } from './pick';
 describe('a press on the picture', () => {
   it('chooses what stands there: where three.js puts the middle of each piece', () => {
     const { setup, samples } = filmed({ kind: 'still', ...AROUND, heightM: 1.2, distanceM: 5, bearingDeg: 180 });
-    const camera = threeCamera({ xM: samples.xM[0], yM: samples.yM[0], zM: samples.zM[0], panDeg: samples.panDeg[0], tiltDeg: samples.tiltDeg[0], rollDeg: samples.rollDeg[0], focalLengthMm: samples.focalLengthMm[0], frameWidthMm: samples.frameWidthMm, frameHeightMm: samples.frameHeightMm }); // prettier-ignore
+    const camera = threeCamera({
+      xM: samples.xM[0],
+      yM: samples.yM[0],
+      zM: samples.zM[0],
+      panDeg: samples.panDeg[0],
+      tiltDeg: samples.tiltDeg[0],
+      rollDeg: samples.rollDeg[0],
+      focalLengthMm: samples.focalLengthMm[0],
+      frameWidthMm: samples.frameWidthMm,
+      frameHeightMm: samples.frameHeightMm,
+    });
     const aspect = samples.frameWidthMm / samples.frameHeightMm;
     for (const id of ['figure', 'post']) {
       const piece = setup.pieces.find((row) => row.id === id);

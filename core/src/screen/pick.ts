@@ -5,7 +5,10 @@ import { glancer, NOTHING } from './glance';
 /** Fine enough for a fingertip on a picture. */
 const WIDTH_CELLS = 320;
 
-/** The piece that stands frontmost at a point of the picture, or a finger's breadth beside it; null for ground and sky. `across` and `down`: shares of the picture from its upper left corner. */
+/**
+ * The piece that stands frontmost at a point of the picture, or a finger's breadth beside it; null for ground and sky.
+ * `across` and `down`: shares of the picture from its upper left corner.
+ */
 export function pieceAtPoint(setup: Setup, samples: Samples, row: number, across: number, down: number): string | null {
   const { widthCells, heightCells, pieceAt } = glancer(setup, samples, WIDTH_CELLS)(row);
   const [x0, y0] = [Math.floor(across * widthCells), Math.floor(down * heightCells)];

@@ -21,7 +21,10 @@ export interface Picture {
   /** What the camera did, one row per frame recorded. The same unless the shot is ramped or reversed. */
   filmed: Samples;
   subject: SubjectInFrame;
-  /** How deep the picture is judged, metres, one value per row: the subject's depth while it is in the frame, its distance otherwise. */
+  /**
+   * How deep the picture is judged, metres, one value per row: the subject's depth while it is in the frame, its
+   * distance otherwise.
+   */
   depthM: Float64Array;
   /** How much of the subject nothing stands in front of, 0 to 1, one value a row. */
   visible: Float64Array;

@@ -19,8 +19,10 @@ import { measurePicture } from './picture';
 import { FAR_SHARE, NEAR_SHARE } from './layer-speed';
 
 /**
- * The speed of a layer against a ray cast that knows nothing of it: three.js sends a ray through the middle of every pixel of a
- * coarse picture, hits the drawn solids or the plain ground, and what is hit is followed back one frame through three's own camera.
+ * The speed of a layer against a ray cast that knows nothing of it: three.js sends a ray through the middle of every
+ * pixel of a
+ * coarse picture, hits the drawn solids or the plain ground, and what is hit is followed back one frame through three's
+ * own camera.
  */
 const ACROSS = 96;
 
@@ -78,7 +80,10 @@ function rayCast(move: Move, more: Partial<Shot>, pieces: Piece[]) {
         for (let column = 0; column < ACROSS; column += 1) {
           const u = (column + 0.5) / ACROSS - 0.5;
           const w = ((0.5 - (line + 0.5) / tall) * samples.frameHeightMm) / samples.frameWidthMm;
-          const direction = forward.clone().addScaledVector(right, u / scale(row)).addScaledVector(up, w / scale(row)); // prettier-ignore
+          const direction = forward
+            .clone()
+            .addScaledVector(right, u / scale(row))
+            .addScaledVector(up, w / scale(row));
           const long = direction.length();
           caster.set(eye, direction.clone().divideScalar(long));
           const [hit] = caster.intersectObjects(meshes, false);

@@ -2,13 +2,18 @@ import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
 import type { Samples } from '../motion/sample';
 import type { SiteMotion } from './layer-speed';
 
-/** Where in the picture the probes sit, frame widths right of the centre and frame heights up: one to each side, as near things and far ones seldom fill the middle. */
+/**
+ * Where in the picture the probes sit, frame widths right of the centre and frame heights up: one to each side, as near
+ * things and far ones seldom fill the middle.
+ */
 const PROBES = [
   { u: 0.25, v: 0.15 },
   { u: -0.25, v: 0.15 },
 ] as const;
 
-/** A change of speed is felt over this long, s on screen, whatever the frame rate. Common practice, no published source. */
+/**
+ * A change of speed is felt over this long, s on screen, whatever the frame rate. Common practice, no published source.
+ */
 export const FELT_S = 1 / 12;
 /** Evenness is judged as deep as the subject and so many times as far. */
 const FAR_TIMES = 4;
@@ -22,12 +27,16 @@ export interface ScreenMotion {
 }
 
 /**
- * Speed and change of speed of still things on screen. For each row, still points that the picture holds at that moment, at
- * the depth of the subject and of each layer that can be seen, are followed through the rows about it: the root mean square of
+ * Speed and change of speed of still things on screen. For each row, still points that the picture holds at that
+ * moment, at
+ * the depth of the subject and of each layer that can be seen, are followed through the rows about it: the root mean
+ * square of
  * their speeds, and the largest of their changes of speed.
  *
- * The change is that from the mean velocity in a window that ends with the row to the one in a window that begins with the row after, over the time between
- * their middles, which is `FELT_S`. What comes to a stop between two frames has the same change of speed wherever between them it stops, and at every frame rate; a steady change has its own.
+ * The change is that from the mean velocity in a window that ends with the row to the one in a window that begins with
+ * the row after, over the time between
+ * their middles, which is `FELT_S`. What comes to a stop between two frames has the same change of speed wherever
+ * between them it stops, and at every frame rate; a steady change has its own.
  */
 export function screenMotion(samples: Samples, depthM: Float64Array, site: SiteMotion): ScreenMotion {
   const { count, cameras, frameWidthMm, frameHeightMm, frameRateHz } = samples;

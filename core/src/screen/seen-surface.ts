@@ -5,8 +5,10 @@ import { CLUSTER_SIZE, type SitePoints } from '../site/site-points';
 import { NOTHING, type Glance } from './glance';
 
 /**
- * What of the still site fills the picture: for every cell of a glance the spot of the surface that is seen there, so that each
- * spot stands for as much of the picture as any other. Spots are sorted by the layer that their piece is pinned to; `auto` goes by depth.
+ * What of the still site fills the picture: for every cell of a glance the spot of the surface that is seen there, so
+ * that each
+ * spot stands for as much of the picture as any other. Spots are sorted by the layer that their piece is pinned to;
+ * `auto` goes by depth.
  */
 export interface StillPoints {
   auto: SitePoints;
@@ -14,7 +16,9 @@ export interface StillPoints {
   far: SitePoints;
 }
 
-/** How fine glances are across the frame, and how far they look beyond its edges: what comes in before the next glance. */
+/**
+ * How fine glances are across the frame, and how far they look beyond its edges: what comes in before the next glance.
+ */
 export const GLANCE_CELLS = 40;
 export const MARGIN_CELLS = 6;
 
@@ -24,7 +28,10 @@ export type PointsAt = (row: number) => StillPoints;
 /** The picture may go on by this much, frame widths, before it is glanced at again. */
 const MOST_SHIFT = 0.1;
 
-/** The row after the last that one glance, beginning at `from`, stands for: so many glances a second on screen at least, and more while the picture goes on quickly. `nearM`: how near what fills the picture is. */
+/**
+ * The row after the last that one glance, beginning at `from`, stands for: so many glances a second on screen at least,
+ * and more while the picture goes on quickly. `nearM`: how near what fills the picture is.
+ */
 export function stretchEnd(samples: Samples, from: number, nearM: number, glancesHz: number): number {
   const { count, frameRateHz, frameWidthMm, focalLengthMm, xM, yM, zM, panDeg, tiltDeg, rollDeg } = samples;
   const longest = Math.min(count, from + Math.max(1, Math.round(frameRateHz / glancesHz)));
@@ -45,7 +52,10 @@ export function stretchEnd(samples: Samples, from: number, nearM: number, glance
   return longest;
 }
 
-/** How near what fills the picture of a glance is, m: the near things count most (root mean square of nearness). Infinity where there is nothing. */
+/**
+ * How near what fills the picture of a glance is, m: the near things count most (root mean square of nearness).
+ * Infinity where there is nothing.
+ */
 export function nearnessM({ nearness }: Glance): number {
   let square = 0;
   for (const value of nearness) square += value * value;
@@ -56,7 +66,10 @@ const RAD = Math.PI / 180;
 /** Ground farther than this is as good as the horizon, m. */
 const HORIZON_M = 20_000;
 
-/** Points that are not worth sorting into clusters, because they are looked at a few times only: every cluster reaches everywhere. */
+/**
+ * Points that are not worth sorting into clusters, because they are looked at a few times only: every cluster reaches
+ * everywhere.
+ */
 function loose(xyzM: Float64Array): SitePoints {
   const count = xyzM.length / 3;
   const spheresM = new Float64Array(Math.ceil(count / CLUSTER_SIZE) * 4);
@@ -87,10 +100,18 @@ export class SeenSurface {
     const scale = frameWidthMm / samples.focalLengthMm[row];
     const square = scale * scale;
     const tall = frameHeightMm / frameWidthMm;
-    const x0 = samples.xM[row], y0 = samples.yM[row], z0 = samples.zM[row]; // prettier-ignore
-    const a0 = cameras[c], a1 = cameras[c + 1], a2 = cameras[c + 2]; // prettier-ignore
-    const b0 = cameras[c + 4], b1 = cameras[c + 5], b2 = cameras[c + 6]; // prettier-ignore
-    const c0 = cameras[c + 8], c1 = cameras[c + 9], c2 = cameras[c + 10]; // prettier-ignore
+    const x0 = samples.xM[row],
+      y0 = samples.yM[row],
+      z0 = samples.zM[row];
+    const a0 = cameras[c],
+      a1 = cameras[c + 1],
+      a2 = cameras[c + 2];
+    const b0 = cameras[c + 4],
+      b1 = cameras[c + 5],
+      b2 = cameras[c + 6];
+    const c0 = cameras[c + 8],
+      c1 = cameras[c + 9],
+      c2 = cameras[c + 10];
     const alongStep = square / frameWidthCells;
     const room = 3 * pieceAt.length;
     if (this.spots.auto.length < room)

@@ -1,4 +1,7 @@
-/** How a shot is called by its size: names from a figure lost in its surroundings to a part of a face. Common practice, no published source. */
+/**
+ * How a shot is called by its size: names from a figure lost in its surroundings to a part of a face. Common practice,
+ * no published source.
+ */
 const SIZES = [
   [0.12, 'extreme wide'],
   [0.5, 'wide'],
@@ -15,7 +18,10 @@ export type ShotSize = (typeof SIZES)[number][1];
 /** A standing figure where the subject is something else, m. */
 export const STANDING_M = 1.7;
 
-/** Heights of frame that a standing figure at the subject's distance would fill: figure height and distance in metres, lens and frame in mm. */
+/**
+ * Heights of frame that a standing figure at the subject's distance would fill: figure height and distance in metres,
+ * lens and frame in mm.
+ */
 export function figureShare(figureM: number, distanceM: number, focalLengthMm: number, frameHeightMm: number): number {
   return (figureM * focalLengthMm) / (distanceM * frameHeightMm);
 }

@@ -19,7 +19,12 @@ describe('log dimensionless jerk', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 50, noNaN: true }), fc.constantFrom(2, 5, 10), (size, durationS) => {
         const plain = logDimensionlessJerk(stroke(durationS, 200), 200) ?? 0;
-        expect(logDimensionlessJerk(stroke(durationS, 200).map((value) => value * size), 200)).toBeCloseTo(plain, 9); // prettier-ignore
+        expect(
+          logDimensionlessJerk(
+            stroke(durationS, 200).map((value) => value * size),
+            200,
+          ),
+        ).toBeCloseTo(plain, 9);
         expect(plain).toBeCloseTo(-5.322, 1);
       }),
       { numRuns: 20 },

@@ -7,7 +7,10 @@ import { stillPieces, type StillPoints } from './seen-surface';
 const FINE_PER_SIDE = 17;
 const COARSE_PER_SIDE = 15;
 
-/** How far the camera is from the pivot on the ground, on average over start, middle and end; metres, at least half a metre. */
+/**
+ * How far the camera is from the pivot on the ground, on average over start, middle and end; metres, at least half a
+ * metre.
+ */
 function reachM({ placeAt, pivot, startS, endS }: ShotMotion): number {
   const place = new Float64Array(3);
   let distanceM = 0;
@@ -19,8 +22,10 @@ function reachM({ placeAt, pivot, startS, endS }: ShotMotion): number {
 }
 
 /**
- * Outline points of the site that stay still in this shot, with the ground, for drawing what the eye follows: everything in
- * proportion to the camera's distance, a fine ground lattice about the pivot that reaches past the camera and a coarse one far around it.
+ * Outline points of the site that stay still in this shot, with the ground, for drawing what the eye follows:
+ * everything in
+ * proportion to the camera's distance, a fine ground lattice about the pivot that reaches past the camera and a coarse
+ * one far around it.
  */
 export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
   const reach = reachM(motion);

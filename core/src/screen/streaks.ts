@@ -7,7 +7,10 @@ import { FAR_SHARE, NEAR_SHARE, type LayerName } from './layer-speed';
 import { GLANCE_CELLS } from './seen-surface';
 import { stillPoints } from './still-points';
 
-/** Where a still point of the site was in the picture a moment ago and where it will be: u in frame widths and v in frame heights from the centre. */
+/**
+ * Where a still point of the site was in the picture a moment ago and where it will be: u in frame widths and v in
+ * frame heights from the centre.
+ */
 export interface Streak {
   fromU: number;
   fromV: number;
@@ -21,7 +24,10 @@ const MOST = 60;
 /** Points nearer than this to one another, frame widths, would only draw the same streak twice. */
 const APART = 0.035;
 
-/** Draws what the eye sees moving: streaks of the visible still points of one layer at a row. Call it with the row; points are collected once. */
+/**
+ * Draws what the eye sees moving: streaks of the visible still points of one layer at a row. Call it with the row;
+ * points are collected once.
+ */
 export function streaker(setup: Setup, samples: Samples): (row: number, layer: LayerName) => Streak[] {
   const still = stillPoints(setup, motionOf(setup));
   const glance = glancer(setup, samples, GLANCE_CELLS);

@@ -2,7 +2,10 @@ import type { Setup } from '../model/shoot';
 import type { Samples } from '../motion/sample';
 import { exposureTimeS } from '../optics/shutter';
 
-/** A frame as many short looks through points of the lens, spread over the time that the shutter is open: laid over each other they are blurred as the frame is. */
+/**
+ * A frame as many short looks through points of the lens, spread over the time that the shutter is open: laid over each
+ * other they are blurred as the frame is.
+ */
 
 /** Where the camera is, and what it looks at, between two rows. Metres, degrees, millimetres. */
 export interface Moment {
@@ -39,7 +42,10 @@ export function openRows({ shot }: Pick<Setup, 'shot'>, samples: Samples, row: n
   return exposureTimeS(shot.shutterDeg, shot.captureRateHz) * samples.slow[row] * samples.frameRateHz;
 }
 
-/** How far down the camera's axis the plane of sharpness lies, m: the focus is on a thing, and the plane stands square to the axis through it. */
+/**
+ * How far down the camera's axis the plane of sharpness lies, m: the focus is on a thing, and the plane stands square
+ * to the axis through it.
+ */
 export function focusPlaneM(
   { focusDistanceM, subjectDistanceM, subjectXM, subjectYM, subjectZM, xM, yM, zM, panDeg, tiltDeg }: Samples,
   row: number,
@@ -58,13 +64,19 @@ export function focusPlaneM(
   return distanceM * (share > 0.5 ? Math.min(1, share) : 1);
 }
 
-/** Radius of the opening that the scene is seen through, m, so that blur discs come out as `blurDiscMm` says: `f / 2N · s / (s − f)`. */
+/**
+ * Radius of the opening that the scene is seen through, m, so that blur discs come out as `blurDiscMm` says: `f / 2N ·
+ * s / (s − f)`.
+ */
 export function openingRadiusM(opticalMm: number, fNumber: number, focusM: number): number {
   const f = opticalMm / 1000;
   return (f / (2 * fNumber)) * (focusM / Math.max(focusM - f, f / 10));
 }
 
-/** One short look: when in the open time (0 to 1), through which point of a round opening of radius 1, and by what part of a pixel it is shifted to smooth edges. */
+/**
+ * One short look: when in the open time (0 to 1), through which point of a round opening of radius 1, and by what part
+ * of a pixel it is shifted to smooth edges.
+ */
 export interface Look {
   share: number;
   x: number;
@@ -80,7 +92,10 @@ const [R1, R2, R3] = [0.7548776662, 0.5698402909, 0.6180339887];
 /** A prime that no usual count is a multiple of. */
 const STRIDE = 37;
 
-/** The k-th of `count` looks. Points lie evenly over the opening (a sunflower's order), moments evenly over the time, in no step with each other. */
+/**
+ * The k-th of `count` looks. Points lie evenly over the opening (a sunflower's order), moments evenly over the time, in
+ * no step with each other.
+ */
 export function lookOfMany(k: number, count: number): Look {
   // Out of order, so that the first few are spread over the whole opening too.
   const place = (k * STRIDE) % count;

@@ -2,7 +2,10 @@ import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
 import type { Samples } from '../motion/sample';
 import type { Piece } from '../model/piece';
 
-/** The subject in the picture as columns, one row per sample. NaN without a subject or with the subject behind the camera. */
+/**
+ * The subject in the picture as columns, one row per sample. NaN without a subject or with the subject behind the
+ * camera.
+ */
 export interface SubjectInFrame {
   /** The subject's middle: u in frame widths, v in frame heights from the centre. */
   u: Float64Array;
@@ -30,7 +33,9 @@ export function isInFrame({ u, v }: Pick<SubjectInFrame, 'u' | 'v'>, row: number
   return Math.abs(u[row]) <= EDGE && Math.abs(v[row]) <= EDGE;
 }
 
-/** Whether the subject's middle is inside the frame itself in a row: what is said to be in the picture, or out of it. */
+/**
+ * Whether the subject's middle is inside the frame itself in a row: what is said to be in the picture, or out of it.
+ */
 export function isShown({ u, v }: Pick<SubjectInFrame, 'u' | 'v'>, row: number): boolean {
   return Math.abs(u[row]) <= 0.5 && Math.abs(v[row]) <= 0.5;
 }

@@ -7,7 +7,10 @@ import { solidOf } from '../site/solids';
 /** Points across the subject and up it that are looked at. */
 const ACROSS = 5;
 const UP = 9;
-/** A standing figure fills about this share of its width (hat and elbows are wider): common practice, no published source. */
+/**
+ * A standing figure fills about this share of its width (hat and elbows are wider): common practice, no published
+ * source.
+ */
 const BODY_SHARE = 0.7;
 /** Looks a second: what covers and uncovers within less is a flicker. */
 const LOOKS_HZ = 12;
@@ -25,9 +28,11 @@ interface Occluder {
 }
 
 /**
- * How much of the subject nothing stands in front of, 0 to 1, one value a row; NaN without a subject. Lines from the lens to
+ * How much of the subject nothing stands in front of, 0 to 1, one value a row; NaN without a subject. Lines from the
+ * lens to
  * points over the subject's front are held against the drawn solids of every other piece (Möller & Trumbore 1997, from
- * memory), walkers where they are then. What lies outside the frame counts like the rest: the frame is judged elsewhere.
+ * memory), walkers where they are then. What lies outside the frame counts like the rest: the frame is judged
+ * elsewhere.
  */
 export function visibleShare({ pieces, shot, subject }: Setup, samples: Samples): Float64Array {
   const out = new Float64Array(samples.count).fill(NaN);
@@ -116,7 +121,10 @@ function trianglesOf(piece: Piece): Triangles {
   return triangles;
 }
 
-/** Where a line enters and leaves the slab between two planes, as shares of the line; written into `span`, which must hold what the slabs before left. False when nothing is left. */
+/**
+ * Where a line enters and leaves the slab between two planes, as shares of the line; written into `span`, which must
+ * hold what the slabs before left. False when nothing is left.
+ */
 function clip(span: Float64Array, from: number, to: number, least: number, most: number): boolean {
   const way = to - from;
   if (way > -1e-12 && way < 1e-12) return from >= least && from <= most;
@@ -131,7 +139,10 @@ function clip(span: Float64Array, from: number, to: number, least: number, most:
 
 const span = new Float64Array(2);
 
-/** Whether a line between two points, given from a solid's base on the site, comes into its box, made larger all round by `growM`. */
+/**
+ * Whether a line between two points, given from a solid's base on the site, comes into its box, made larger all round
+ * by `growM`.
+ */
 function reaches(
   solid: Occluder,
   fromX: number,
@@ -180,16 +191,28 @@ function hits(
   const [dx, dy, dz] = [toX * cos - toY * sin - ox, toX * sin + toY * cos - oy, toZ - fromZ];
   for (let i = 0, k = 0; i < corners.length; i += 9, k += 2) {
     if (bands[k] > highest || bands[k + 1] < lowest) continue;
-    const ax = corners[i], ay = corners[i + 1], az = corners[i + 2]; // prettier-ignore
-    const ux = corners[i + 3] - ax, uy = corners[i + 4] - ay, uz = corners[i + 5] - az; // prettier-ignore
-    const vx = corners[i + 6] - ax, vy = corners[i + 7] - ay, vz = corners[i + 8] - az; // prettier-ignore
-    const px = dy * vz - dz * vy, py = dz * vx - dx * vz, pz = dx * vy - dy * vx; // prettier-ignore
+    const ax = corners[i],
+      ay = corners[i + 1],
+      az = corners[i + 2];
+    const ux = corners[i + 3] - ax,
+      uy = corners[i + 4] - ay,
+      uz = corners[i + 5] - az;
+    const vx = corners[i + 6] - ax,
+      vy = corners[i + 7] - ay,
+      vz = corners[i + 8] - az;
+    const px = dy * vz - dz * vy,
+      py = dz * vx - dx * vz,
+      pz = dx * vy - dy * vx;
     const det = ux * px + uy * py + uz * pz;
     if (det > -1e-14 && det < 1e-14) continue;
-    const tx = ox - ax, ty = oy - ay, tz = fromZ - az; // prettier-ignore
+    const tx = ox - ax,
+      ty = oy - ay,
+      tz = fromZ - az;
     const a = (tx * px + ty * py + tz * pz) / det;
     if (a < 0 || a > 1) continue;
-    const qx = ty * uz - tz * uy, qy = tz * ux - tx * uz, qz = tx * uy - ty * ux; // prettier-ignore
+    const qx = ty * uz - tz * uy,
+      qy = tz * ux - tx * uz,
+      qz = tx * uy - ty * ux;
     const b = (dx * qx + dy * qy + dz * qz) / det;
     if (b < 0 || a + b > 1) continue;
     const t = (vx * qx + vy * qy + vz * qz) / det;

@@ -2,12 +2,17 @@ import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
 import type { At } from '../motion/columns';
 import { withBody, type Samples } from '../motion/sample';
 
-/** Wobble is looked for in windows this long on screen: slower than that it is drift. Common practice, no published source. */
+/**
+ * Wobble is looked for in windows this long on screen: slower than that it is drift. Common practice, no published
+ * source.
+ */
 const WINDOW_S = 1;
 
 /**
- * How far the body moves a point at the subject's depth up and down or from side to side within a second, peak to peak, in
- * frame widths: the largest of all seconds of the shot and the row where its window begins. Null where nothing has a depth.
+ * How far the body moves a point at the subject's depth up and down or from side to side within a second, peak to peak,
+ * in
+ * frame widths: the largest of all seconds of the shot and the row where its window begins. Null where nothing has a
+ * depth.
  */
 export function wobbleInFrame(samples: Samples, depthM: Float64Array): At | null {
   const { count, cameras, frameRateHz } = samples;

@@ -136,7 +136,10 @@ export function stopDown({ shot }: Setup): Change {
   }));
 }
 
-/** The focus left where it serves the nearest and the farthest the subject comes alike: halfway in dioptres. Distances in metres. */
+/**
+ * The focus left where it serves the nearest and the farthest the subject comes alike: halfway in dioptres. Distances
+ * in metres.
+ */
 export function focusBetween({ shot }: Setup, nearestM: number, farthestM: number, units: Units): Change {
   if (shot.focus.mode !== 'fixed' || !(nearestM > 0)) return [];
   const distanceM = Math.round((2 / (1 / nearestM + 1 / farthestM)) * 100) / 100;

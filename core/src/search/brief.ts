@@ -14,7 +14,9 @@ export interface Standing {
   beyond: number;
 }
 
-/** How far beyond its limit a troubled finding is, whichever side is the wrong one; of what has no limit, its own size. */
+/**
+ * How far beyond its limit a troubled finding is, whichever side is the wrong one; of what has no limit, its own size.
+ */
 function beyondOf({ value, limit }: { value: number; limit: number }): number {
   if (limit === 0) return 1 + Math.abs(value);
   const least = Math.abs(limit) / 1000;

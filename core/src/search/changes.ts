@@ -305,17 +305,18 @@ function focusOnTheWay(setup: Setup, units: Units): Change[] {
   const between = aim.focusBetween(setup, ...subjectFromTo(setup), units);
   // Where the middle alone is not enough, with a deeper stop as well.
   const deeper = between.flatMap((rung) =>
-    aim
-      .stopDown({ ...setup, shot: rung.shot })
-      .map((next) => ({
-        ...next,
-        instruction: `${rung.instruction} and ${next.instruction.charAt(0).toLowerCase()}${next.instruction.slice(1)}`,
-      })),
+    aim.stopDown({ ...setup, shot: rung.shot }).map((next) => ({
+      ...next,
+      instruction: `${rung.instruction} and ${next.instruction.charAt(0).toLowerCase()}${next.instruction.slice(1)}`,
+    })),
   );
   return [between, deeper];
 }
 
-/** What could cure a finding, most natural first; of a chain, the move is changed in which the trouble lies. Empty when nothing but another idea helps. */
+/**
+ * What could cure a finding, most natural first; of a chain, the move is changed in which the trouble lies. Empty when
+ * nothing but another idea helps.
+ */
 export function changesFor(finding: Finding, setup: Setup, kit: Kit, units: Units): Change[] {
   const { shot } = setup;
   const index =

@@ -56,7 +56,13 @@ describe('what a change costs elsewhere', () => {
     expect(weight({ size: 5 })).toBeGreaterThan(weight({ size: 9 }));
   });
   it('names a standing trouble that gets worse within its grade, and weighs it by how much', () => {
-    const before = { ...plain, findings: new Map([['stop', row(2)], ['wobble', row(1, 1.5, '0.9%')]]) }; // prettier-ignore
+    const before = {
+      ...plain,
+      findings: new Map([
+        ['stop', row(2)],
+        ['wobble', row(1, 1.5, '0.9%')],
+      ]),
+    };
     const after = (beyond: number) => ({ ...plain, findings: new Map([['wobble', row(1, beyond, `${beyond}%`)]]) });
     expect(worsened(before, after(3.8), 'stop')).toMatchObject([{ words: 'near speed gets worse, 0.9% → 3.8%' }]);
     expect(worsened(before, after(3.8), 'stop')[0].weight).toBeGreaterThan(
@@ -66,7 +72,14 @@ describe('what a change costs elsewhere', () => {
     expect(worsened(before, after(3.8), 'wobble')).toEqual([]);
   });
   it('names the other troubles that go with it', () => {
-    const before = { ...plain, findings: new Map([['stop', row(2)], ['speed.near', row(1)], ['place', row(0)]]) }; // prettier-ignore
+    const before = {
+      ...plain,
+      findings: new Map([
+        ['stop', row(2)],
+        ['speed.near', row(1)],
+        ['place', row(0)],
+      ]),
+    };
     expect(alsoMends(before, { ...plain, findings: new Map([['speed.near', row(0)]]) }, 'stop')).toEqual([
       'near speed',
     ]);

@@ -19,7 +19,10 @@ interface Side {
   brief: Brief;
 }
 
-/** What changes besides the finding itself when one shot is taken instead of another. Weights are common practice, no published source: 1 is about as bad as twice the time. */
+/**
+ * What changes besides the finding itself when one shot is taken instead of another. Weights are common practice, no
+ * published source: 1 is about as bad as twice the time.
+ */
 export function costsOf(before: Side, after: Side, findingId: string, movesPiece: boolean): Cost[] {
   const costs: Cost[] = [];
   const add = (words: string, weight: number) => costs.push({ words, weight });
@@ -67,7 +70,10 @@ export function costsOf(before: Side, after: Side, findingId: string, movesPiece
 /** A standing trouble that becomes so many times as bad is noticed, and one that becomes so bad weighs by itself. */
 const WORSE = { noticed: 1.03, muchWorse: 1.3 };
 
-/** Troubles that stand already and get worse by a change, each in words with its number before and after: they stay within their grade, or the change would not be offered. */
+/**
+ * Troubles that stand already and get worse by a change, each in words with its number before and after: they stay
+ * within their grade, or the change would not be offered.
+ */
 export function worsened(before: Brief, after: Brief, findingId: string): Cost[] {
   const costs: Cost[] = [];
   for (const [id, was] of before.findings) {

@@ -41,7 +41,10 @@ export interface SearchStep {
 
 const MOST_CURES = 3;
 
-/** Looks for changes that help against every trouble of a shot, one reading a step, so that whoever runs it can show progress or stop. */
+/**
+ * Looks for changes that help against every trouble of a shot, one reading a step, so that whoever runs it can show
+ * progress or stop.
+ */
 export function* searchCures(
   shoot: Shoot,
   shot: Shot,
@@ -70,7 +73,10 @@ export function* searchCures(
   }
 }
 
-/** Up to three changes that take a finding to calm (or fits), lightest first; those that only soften it when none removes it. */
+/**
+ * Up to three changes that take a finding to calm (or fits), lightest first; those that only soften it when none
+ * removes it.
+ */
 export function curesFor(shoot: Shoot, shot: Shot, finding: Finding, units: Units = 'metric'): Cure[] {
   for (const { found } of searchCures(shoot, shot, units, finding.id)) if (found) return found.cures;
   return [];
@@ -102,8 +108,10 @@ class Search {
   }
 
   /**
-   * The gentlest rung of a change that takes the finding away, or else the gentlest that softens it; null when none does. A rung
-   * that takes another finding to a worse grade is none; what gets worse within its grade is said, and weighed. Rungs are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped,
+   * The gentlest rung of a change that takes the finding away, or else the gentlest that softens it; null when none
+   * does. A rung
+   * that takes another finding to a worse grade is none; what gets worse within its grade is said, and weighed. Rungs
+   * are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped,
    * or all that were leapt over when none did.
    */
   *firstThatHelps(change: Change, finding: Finding): Generator<undefined, Cure | null> {

@@ -36,7 +36,10 @@ function between(setup: Setup): { xM: number; yM: number; reachM: number; pieces
   return { xM, yM, reachM, pieces };
 }
 
-/** The nearest movable thing in the foreground put nearer to the camera or farther from it, along the line of sight to it. */
+/**
+ * The nearest movable thing in the foreground put nearer to the camera or farther from it, along the line of sight to
+ * it.
+ */
 export function foreground(setup: Setup, to: 'nearer' | 'farther', units: Units): Change {
   const { xM, yM, reachM, pieces } = between(setup);
   const [first] = pieces;

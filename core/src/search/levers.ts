@@ -186,7 +186,9 @@ function groundUnder(setup: Setup): number {
 
 const SAME_GROUND_M = 0.02;
 
-/** The camera at a height above its subject's base, said above the ground under it; where the two differ, both are said. */
+/**
+ * The camera at a height above its subject's base, said above the ground under it; where the two differ, both are said.
+ */
 function toHeight({ shot, subject }: Setup, heightM: number, groundM: number, units: Units): Rung {
   const verb = heightM < heightOf(shot) ? 'Lower' : 'Raise';
   const height = sayLength(heightM, units);
@@ -237,7 +239,10 @@ export function wider({ shot, lens }: Setup): Change {
     .map((focalLengthMm) => ({ shot: { ...shot, focalLengthMm }, instruction: `Go wider, to ${focalLengthMm} mm` }));
 }
 
-/** Another rig that reaches the path, carried as its kind usually is, or walked where planted feet would not get it there. */
+/**
+ * Another rig that reaches the path, carried as its kind usually is, or walked where planted feet would not get it
+ * there.
+ */
 export function otherRig(setup: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gaits'>): Change {
   const { shot, rig, gait, limits } = setup;
   const samples = filmShot(setup, motionOf(setup));

@@ -54,7 +54,21 @@ const PROVOKED: [string, Move, Partial<Shot>, Piece[]?][] = [
       timing: { ...TIMING, durationS: 9 },
     },
   ],
-  ['stagger', usual('slide'), { rigId: 'rig-gimbal', playback: { reversed: false, ramp: [{ atS: 1, speed: 1 }, { atS: 3, speed: 0.7 }] }, timing: { ...TIMING, durationS: 9 } }], // prettier-ignore
+  [
+    'stagger',
+    usual('slide'),
+    {
+      rigId: 'rig-gimbal',
+      playback: {
+        reversed: false,
+        ramp: [
+          { atS: 1, speed: 1 },
+          { atS: 3, speed: 0.7 },
+        ],
+      },
+      timing: { ...TIMING, durationS: 9 },
+    },
+  ],
   [
     'wobble',
     push,

@@ -6,7 +6,10 @@ const STEP_M = 0.1;
 const BODY_M = 0.4;
 const HEAD_M = 1.8;
 
-/** How far one can back away from a place in a direction before something stands in the way, m, and what; `mostM` and null where nothing does. What one walks on is not in the way. */
+/**
+ * How far one can back away from a place in a direction before something stands in the way, m, and what; `mostM` and
+ * null where nothing does. What one walks on is not in the way.
+ */
 export function roomM(
   pieces: readonly Piece[],
   from: { xM: number; yM: number },

@@ -31,7 +31,10 @@ export interface Focus {
   spacingM: number;
 }
 
-/** Spacing of points on a piece, metres: the focus's own close by, an eighth of the distance farther off. A scaled site keeps its points. */
+/**
+ * Spacing of points on a piece, metres: the focus's own close by, an eighth of the distance farther off. A scaled site
+ * keeps its points.
+ */
 function spacingOn(piece: Piece, focus: Focus): number {
   const { along, across } = toLocal(piece, focus.xM, focus.yM);
   const away = Math.hypot(
@@ -46,7 +49,8 @@ const stepsAlong = (sideM: number, spacingM: number) =>
 
 /**
  * Points that stand for what can be seen moving: on the outline of every piece from base to top, densest
- * about the focus, and on the ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that move) are left out.
+ * about the focus, and on the ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that
+ * move) are left out.
  */
 export function sitePoints(
   pieces: readonly Piece[],
@@ -123,7 +127,12 @@ export function clustered(xyzM: Float64Array): SitePoints {
   for (let sphere = 0; sphere < spheresM.length; sphere += 4) {
     const from = (sphere / 4) * CLUSTER_SIZE * 3;
     const to = Math.min(xyzM.length, from + CLUSTER_SIZE * 3);
-    let x0 = Infinity, x1 = -Infinity, y0 = Infinity, y1 = -Infinity, z0 = Infinity, z1 = -Infinity; // prettier-ignore
+    let x0 = Infinity,
+      x1 = -Infinity,
+      y0 = Infinity,
+      y1 = -Infinity,
+      z0 = Infinity,
+      z1 = -Infinity;
     for (let i = from; i < to; i += 3) {
       const x = xyzM[i];
       const y = xyzM[i + 1];

@@ -101,7 +101,11 @@ describe('site points', () => {
     const coordinates = fc.array(fc.double({ min: -100, max: 100, noNaN: true }), { minLength: 1, maxLength: 60 });
     fc.assert(
       fc.property(coordinates, (xs) => {
-        const points = pointsOf(xs, xs.map((x) => x / 2), xs.map((x) => -x)); // prettier-ignore
+        const points = pointsOf(
+          xs,
+          xs.map((x) => x / 2),
+          xs.map((x) => -x),
+        );
         for (let i = 0; i < points.count; i += 1) {
           const [x, y, z, radiusM] = points.spheresM.subarray(4 * Math.floor(i / CLUSTER_SIZE));
           const [px, py, pz] = points.xyzM.subarray(3 * i);

@@ -1,6 +1,9 @@
 import type { Piece } from '../model/piece';
 
-/** A closed surface for drawing and export: triangles with flat normals, in the piece's own frame (x across to the right, y along the heading, z up), metres. */
+/**
+ * A closed surface for drawing and export: triangles with flat normals, in the piece's own frame (x across to the
+ * right, y along the heading, z up), metres.
+ */
 export interface Solid {
   /** xyz of every corner of every triangle. */
   positions: Float32Array;
@@ -116,8 +119,18 @@ const ring = (zM: number, acrossM: number, alongM: number) => ({ zM, acrossM, al
 function hedge(build: Builder, x: number, y: number, h: number): void {
   const inset = Math.min(x, y) * 0.35;
   const waist = h * 0.6;
-  const low: Point[] = [[-x, -y, waist], [x, -y, waist], [x, y, waist], [-x, y, waist]]; // prettier-ignore
-  const top: Point[] = [[-x + inset, -y + inset, h], [x - inset, -y + inset, h], [x - inset, y - inset, h], [-x + inset, y - inset, h]]; // prettier-ignore
+  const low: Point[] = [
+    [-x, -y, waist],
+    [x, -y, waist],
+    [x, y, waist],
+    [-x, y, waist],
+  ];
+  const top: Point[] = [
+    [-x + inset, -y + inset, h],
+    [x - inset, -y + inset, h],
+    [x - inset, y - inset, h],
+    [-x + inset, y - inset, h],
+  ];
   const foot = low.map(([across, along]): Point => [across, along, 0]);
   for (let i = 0; i < 4; i += 1) {
     build.face(foot[i], foot[(i + 1) % 4], low[(i + 1) % 4], low[i]);

@@ -38,7 +38,10 @@ export const moved =
     move,
   });
 
-/** A lens of 36 mm before a frame 36 mm wide, on a tripod, that looks where it is put: at a distance the frame is just as wide as the distance. */
+/**
+ * A lens of 36 mm before a frame 36 mm wide, on a tripod, that looks where it is put: at a distance the frame is just
+ * as wide as the distance.
+ */
 export const HELD_STILL = {
   lensId: 'lens-fern-2470',
   focalLengthMm: 36,

@@ -3,7 +3,10 @@
   import { sayDifferences } from '@gentle-arc/core/model/differences';
   import { opening } from './opening.svelte';
 
-  /** What is said of files, wherever they were chosen or dropped; and the question when another state of a shoot lies here. */
+  /**
+   * What is said of files, wherever they were chosen or dropped; and the question when another state of a shoot lies
+   * here.
+   */
   const question = $derived(opening.question);
 </script>
 

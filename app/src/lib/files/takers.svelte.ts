@@ -2,7 +2,10 @@ import type { Landing } from '@gentle-arc/core/formats/walk-gpx';
 import type { Part } from '@gentle-arc/core/model/build';
 import type { WalkPoint } from '@gentle-arc/core/model/shot';
 
-/** What the screen that is shown does with a file that is dropped on it. What it does not take is answered with where it belongs. */
+/**
+ * What the screen that is shown does with a file that is dropped on it. What it does not take is answered with where it
+ * belongs.
+ */
 export interface Takers {
   walk: { landing: Landing; take: (points: WalkPoint[]) => void } | null;
   parts: ((parts: Part[]) => void) | null;

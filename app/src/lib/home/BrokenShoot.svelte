@@ -8,7 +8,10 @@
   import { newId } from '$lib/store/new-id';
   import { storageTrouble } from '$lib/store/trouble';
 
-  /** A shoot that lies here and cannot be read: taken away as it is, or opened as far as it can be read, beside what lies here. */
+  /**
+   * A shoot that lies here and cannot be read: taken away as it is, or opened as far as it can be read, beside what
+   * lies here.
+   */
   let { broken }: { broken: Extract<Listed, { shoot: null }> } = $props();
 
   let salvage: Salvage | null = $state.raw(null);

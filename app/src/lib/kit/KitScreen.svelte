@@ -46,9 +46,27 @@
   const build = $derived(buildOf(page.url.searchParams.get('build')) ?? buildOf(cameFrom) ?? kit.builds[0]);
   const href = (id: string) => kitHref(shoot.id, id);
   const shots = $derived(build ? shotsOf(shoot, build) : []);
-  const balance = $derived(build ? balanceOf(build, kit, preferences.units, shots.map(({ shot }) => shot)) : null); // prettier-ignore
+  const balance = $derived(
+    build
+      ? balanceOf(
+          build,
+          kit,
+          preferences.units,
+          shots.map(({ shot }) => shot),
+        )
+      : null,
+  );
   const views = $derived(build ? viewsOf(build, kit) : []);
-  const checks = $derived(build ? checklistOf(build, kit, shots.map(({ shot }) => shot), shoot.site.pieces) : []); // prettier-ignore
+  const checks = $derived(
+    build
+      ? checklistOf(
+          build,
+          kit,
+          shots.map(({ shot }) => shot),
+          shoot.site.pieces,
+        )
+      : [],
+  );
   const without = $derived(shoot.shots.filter((shot) => needOf(kit, shot).build === null).length);
 
   const putKit = (next: Kit, join: string | null) => store.change({ ...shoot, kit: next }, join);
@@ -100,7 +118,17 @@
   function remove(id: string) {
     putKit({ ...kit, builds: kit.builds.filter((row) => row.id !== id) }, null);
   }
-  const KIND_NAMES: Record<Support['kind'], string> = { sled: 'sled', motorGimbal: 'motor gimbal', jib: 'jib or pole crane', slider: 'slider', arm: 'tripod or table-top arm', rope: 'rope', drone: 'drone', wheels: 'wheels', improvised: 'home-made rig' }; // prettier-ignore
+  const KIND_NAMES: Record<Support['kind'], string> = {
+    sled: 'sled',
+    motorGimbal: 'motor gimbal',
+    jib: 'jib or pole crane',
+    slider: 'slider',
+    arm: 'tripod or table-top arm',
+    rope: 'rope',
+    drone: 'drone',
+    wheels: 'wheels',
+    improvised: 'home-made rig',
+  };
   const windy = $derived(build !== undefined && 'windMps' in build.support);
 </script>
 

@@ -24,7 +24,15 @@
   function change(list: ThingList, thing: Thing, edit: Record<string, unknown>, join: string | null) {
     const next = changedThing(list, thing, edit);
     problem = typeof next === 'string' ? next : null;
-    if (typeof next !== 'string') onchange(withThings(shoot.kit, list, thingsOf(list).map((row) => (row.id === thing.id ? next : row))), join); // prettier-ignore
+    if (typeof next !== 'string')
+      onchange(
+        withThings(
+          shoot.kit,
+          list,
+          thingsOf(list).map((row) => (row.id === thing.id ? next : row)),
+        ),
+        join,
+      );
   }
   function copy(list: ThingList, thing: Thing) {
     const added = { ...thing, id: newId(THINGS[list].one), name: `${thing.name}, again`.slice(0, 80) };
@@ -39,7 +47,15 @@
         : only
           ? `${thing.name} is the only ${THINGS[list].one}: copy it first.`
           : null;
-    if (problem === null) onchange(withThings(shoot.kit, list, thingsOf(list).filter(({ id }) => id !== thing.id)), null); // prettier-ignore
+    if (problem === null)
+      onchange(
+        withThings(
+          shoot.kit,
+          list,
+          thingsOf(list).filter(({ id }) => id !== thing.id),
+        ),
+        null,
+      );
   }
 </script>
 

@@ -32,10 +32,36 @@
     { value: '', name: 'nothing of the kit' },
     ...[...kit.cameras, ...kit.lenses, ...kit.filters].map(({ id, name }) => ({ value: id, name })),
   ]);
-  const KIND_NAMES: Record<PartKind, string> = { camera: 'a camera', lens: 'a lens', filter: 'a filter', battery: 'a battery', plate: 'a plate', monitor: 'a monitor', microphone: 'a microphone', head: 'a head', weight: 'a weight', bag: 'a bag', other: 'something else' }; // prettier-ignore
+  const KIND_NAMES: Record<PartKind, string> = {
+    camera: 'a camera',
+    lens: 'a lens',
+    filter: 'a filter',
+    battery: 'a battery',
+    plate: 'a plate',
+    monitor: 'a monitor',
+    microphone: 'a microphone',
+    head: 'a head',
+    weight: 'a weight',
+    bag: 'a bag',
+    other: 'something else',
+  };
 
   function add(from?: Part) {
-    const part: Part = { id: newId('part'), name: from ? `${from.name}, again`.slice(0, 80) : 'New part', kind: 'other', of: null, massG: 200, lengthMm: 60, widthMm: 60, heightMm: 60, centreForeMm: 0, centreSideMm: 0, centreUpMm: 0, zoomShiftMm: 0, ...(from ? { ...from, id: newId('part'), name: `${from.name}, again`.slice(0, 80) } : {}) }; // prettier-ignore
+    const part: Part = {
+      id: newId('part'),
+      name: from ? `${from.name}, again`.slice(0, 80) : 'New part',
+      kind: 'other',
+      of: null,
+      massG: 200,
+      lengthMm: 60,
+      widthMm: 60,
+      heightMm: 60,
+      centreForeMm: 0,
+      centreSideMm: 0,
+      centreUpMm: 0,
+      zoomShiftMm: 0,
+      ...(from ? { ...from, id: newId('part'), name: `${from.name}, again`.slice(0, 80) } : {}),
+    };
     if (onchange({ ...kit, parts: [...kit.parts, part] }, null)) open = part.id;
   }
 

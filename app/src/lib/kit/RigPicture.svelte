@@ -21,7 +21,14 @@
   let frame: { x: number; y: number; perPx: number } | null = $state(null);
 
   const corners = (shape: Shape): [number, number][] =>
-    shape.form === 'line' ? shape.points : shape.form === 'dot' ? [[shape.xMm, shape.yMm]] : [[shape.xMm - shape.widthMm / 2, shape.yMm - shape.heightMm / 2], [shape.xMm + shape.widthMm / 2, shape.yMm + shape.heightMm / 2]]; // prettier-ignore
+    shape.form === 'line'
+      ? shape.points
+      : shape.form === 'dot'
+        ? [[shape.xMm, shape.yMm]]
+        : [
+            [shape.xMm - shape.widthMm / 2, shape.yMm - shape.heightMm / 2],
+            [shape.xMm + shape.widthMm / 2, shape.yMm + shape.heightMm / 2],
+          ];
   const fitted = $derived.by(() => {
     const points = view.shapes.flatMap(corners);
     const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];

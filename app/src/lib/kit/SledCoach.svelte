@@ -28,10 +28,19 @@
 
   /** Words stand for degrees: choosing one writes the middle of what it means. */
   const leans = (ahead: string, behind: string) => [
-    ...[...LEAN_WORDS].reverse().slice(0, -1).map(({ word, deg }) => ({ value: String(-deg), name: word === 'turns over' ? `${word} ${behind}` : `${behind}, ${word}` })),
+    ...[...LEAN_WORDS]
+      .reverse()
+      .slice(0, -1)
+      .map(({ word, deg }) => ({
+        value: String(-deg),
+        name: word === 'turns over' ? `${word} ${behind}` : `${behind}, ${word}`,
+      })),
     { value: '0', name: 'level' },
-    ...LEAN_WORDS.slice(1).map(({ word, deg }) => ({ value: String(deg), name: word === 'turns over' ? `${word} ${ahead}` : `${ahead}, ${word}` })),
-  ]; // prettier-ignore
+    ...LEAN_WORDS.slice(1).map(({ word, deg }) => ({
+      value: String(deg),
+      name: word === 'turns over' ? `${word} ${ahead}` : `${ahead}, ${word}`,
+    })),
+  ];
   const nearest = (deg: number) => {
     const [best] = [...LEAN_WORDS].sort((a, b) => Math.abs(a.deg - Math.abs(deg)) - Math.abs(b.deg - Math.abs(deg)));
     return best.deg < 1 ? '0' : String(Math.sign(deg) * best.deg);

@@ -7,7 +7,10 @@ export const withBuild = (kit: Kit, build: Build): Kit => ({
   builds: kit.builds.map((row) => (row.id === build.id ? build : row)),
 });
 
-/** The kit with the made-up parts and builds besides its own: of the builds only those whose rig is there, of the parts what they are only where it is. */
+/**
+ * The kit with the made-up parts and builds besides its own: of the builds only those whose rig is there, of the parts
+ * what they are only where it is.
+ */
 export function withMadeUpKit(kit: Kit, parts: readonly Part[], builds: readonly Build[]): Kit {
   const known = new Set([...kit.cameras, ...kit.lenses, ...kit.filters].map(({ id }) => id));
   const own = new Set(kit.parts.map(({ id }) => id));

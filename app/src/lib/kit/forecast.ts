@@ -5,7 +5,10 @@ import { keepText, keptText } from '$lib/store/preferences.svelte';
 
 const KEPT = 'gentle-arc-wind';
 
-/** The wind of a day at a place: from the service, or, where there is no network, the copy this browser kept of it. Gives a sentence when there is neither. */
+/**
+ * The wind of a day at a place: from the service, or, where there is no network, the copy this browser kept of it.
+ * Gives a sentence when there is neither.
+ */
 export async function windOf(place: string, day: string): Promise<{ forecast: WindForecast; kept: boolean } | string> {
   const key = `${KEPT}:${place}:${day}`;
   try {

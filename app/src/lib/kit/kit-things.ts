@@ -27,22 +27,59 @@ const field = (key: string, said: string, unit: Unit, min: number, max: number, 
   step,
 });
 
-/** What is typed of each thing of the kit that shots name. A rig's further figures are on the Move screen, where its moves are. */
+/**
+ * What is typed of each thing of the kit that shots name. A rig's further figures are on the Move screen, where its
+ * moves are.
+ */
 export const THINGS: Record<ThingList, { title: string; one: string; schema: z.ZodType; fields: Field[] }> = {
   cameras: {
-    title: 'Cameras', one: 'camera', schema: CameraSchema,
-    fields: [field('sensorWidthMm', 'sensor wide', 'mm', 1, 120, 0.1), field('sensorHeightMm', 'sensor high', 'mm', 1, 120, 0.1), field('pictureWidthPx', 'pixels wide', 'plain', 160, 20_000, 1), field('pictureHeightPx', 'pixels high', 'plain', 120, 20_000, 1), field('readOutMs', 'ms to read out', 'plain', 0, 200, 1), field('dataRateMbps', 'Mb a second', 'plain', 1, 20_000, 10), field('bufferAboveHz', 'frames a second before it buffers', 'plain', 1, 2000, 1), field('bufferS', 'of buffer', 's', 0.1, 3600, 1)],
+    title: 'Cameras',
+    one: 'camera',
+    schema: CameraSchema,
+    fields: [
+      field('sensorWidthMm', 'sensor wide', 'mm', 1, 120, 0.1),
+      field('sensorHeightMm', 'sensor high', 'mm', 1, 120, 0.1),
+      field('pictureWidthPx', 'pixels wide', 'plain', 160, 20_000, 1),
+      field('pictureHeightPx', 'pixels high', 'plain', 120, 20_000, 1),
+      field('readOutMs', 'ms to read out', 'plain', 0, 200, 1),
+      field('dataRateMbps', 'Mb a second', 'plain', 1, 20_000, 10),
+      field('bufferAboveHz', 'frames a second before it buffers', 'plain', 1, 2000, 1),
+      field('bufferS', 'of buffer', 's', 0.1, 3600, 1),
+    ],
   },
   lenses: {
-    title: 'Lenses', one: 'lens', schema: LensSchema,
-    fields: [field('focalLengthMinMm', 'at its shortest', 'mm', 1, 3000, 1), field('focalLengthMaxMm', 'at its longest', 'mm', 1, 3000, 1), field('closestFocusM', 'nearest focus', 'm', 0, 50, 0.05), field('fNumberMin', 'widest f-number', 'plain', 0.5, 45, 0.1), field('ringDeg', 'of focus ring', 'deg', 10, 720, 5)],
+    title: 'Lenses',
+    one: 'lens',
+    schema: LensSchema,
+    fields: [
+      field('focalLengthMinMm', 'at its shortest', 'mm', 1, 3000, 1),
+      field('focalLengthMaxMm', 'at its longest', 'mm', 1, 3000, 1),
+      field('closestFocusM', 'nearest focus', 'm', 0, 50, 0.05),
+      field('fNumberMin', 'widest f-number', 'plain', 0.5, 45, 0.1),
+      field('ringDeg', 'of focus ring', 'deg', 10, 720, 5),
+    ],
   },
-  filters: { title: 'Filters', one: 'filter', schema: FilterSchema, fields: [field('stopsMin', 'stops at least', 'plain', 0, 24, 0.5), field('stopsMax', 'stops at most', 'plain', 0, 24, 0.5)] },
+  filters: {
+    title: 'Filters',
+    one: 'filter',
+    schema: FilterSchema,
+    fields: [
+      field('stopsMin', 'stops at least', 'plain', 0, 24, 0.5),
+      field('stopsMax', 'stops at most', 'plain', 0, 24, 0.5),
+    ],
+  },
   rigs: {
-    title: 'Rigs and supports', one: 'rig', schema: RigSchema,
-    fields: [field('travelM', 'of travel', 'm', 0, 5000, 0.1), field('heightMinM', 'lens at its lowest', 'm', 0, 500, 0.05), field('heightMaxM', 'at its highest', 'm', 0, 500, 0.05), field('armM', 'of arm, pole or rope', 'm', 0, 50, 0.1)],
+    title: 'Rigs and supports',
+    one: 'rig',
+    schema: RigSchema,
+    fields: [
+      field('travelM', 'of travel', 'm', 0, 5000, 0.1),
+      field('heightMinM', 'lens at its lowest', 'm', 0, 500, 0.05),
+      field('heightMaxM', 'at its highest', 'm', 0, 500, 0.05),
+      field('armM', 'of arm, pole or rope', 'm', 0, 50, 0.1),
+    ],
   },
-}; // prettier-ignore
+};
 
 /** The thing with another number or name; a sentence when it is then out of order, and nothing is changed. */
 export function changedThing(list: ThingList, thing: Thing, change: Record<string, unknown>): Thing | string {

@@ -115,10 +115,14 @@ describe('the drawing', () => {
       expect(views).toHaveLength(2);
       const bodies = views[0].shapes.filter((shape) => shape.form === 'box' && shape.name === 'Heron body');
       const placed = build.parts.filter(({ partId }) => partId === 'part-heron');
-      expect(bodies.map((body) => body.form === 'box' && [body.widthMm, body.heightMm])).toEqual(placed.map(() => [72, 98]));
-      for (const shape of views.flatMap((view) => view.shapes)) for (const value of Object.values(shape)) if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true);
+      expect(bodies.map((body) => body.form === 'box' && [body.widthMm, body.heightMm])).toEqual(
+        placed.map(() => [72, 98]),
+      );
+      for (const shape of views.flatMap((view) => view.shapes))
+        for (const value of Object.values(shape))
+          if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true);
     }
-  }); // prettier-ignore
+  });
   it('a part dragged goes as far as the hand', () => {
     const build = built('sled-35');
     const [side, behind] = viewsOf(build, DEFAULT_KIT);

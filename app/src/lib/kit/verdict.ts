@@ -10,7 +10,10 @@ export const worstOf = (balance: Balance): Grade | null =>
     null,
   );
 
-/** One sentence on a build: the first thing that cannot be, else what is tight, else that nothing is in its way. Forces on a rope are for a rigger: no verdict. */
+/**
+ * One sentence on a build: the first thing that cannot be, else what is tight, else that nothing is in its way. Forces
+ * on a rope are for a rigger: no verdict.
+ */
 export function verdictOf(balance: Balance): string {
   const worst = worstOf(balance);
   if (worst === null) return 'No verdict is given here: these numbers are for the qualified people who decide.';

@@ -15,7 +15,10 @@
   import type { Playhead } from '$lib/move/playhead.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
 
-  /** How sharp: the band of sharp distances around the subject over the whole move, and the marks for whoever pulls focus. */
+  /**
+   * How sharp: the band of sharp distances around the subject over the whole move, and the marks for whoever pulls
+   * focus.
+   */
   interface Props {
     shoot: Shoot;
     shot: Shot;

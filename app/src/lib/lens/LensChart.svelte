@@ -63,7 +63,12 @@
       .x(({ mm }) => x(mm))
       .y(({ value }) => y(value ?? 0))(points) ?? '',
   );
-  const says = $derived(`${MEASURES[measure].name} over focal length: ${points.filter((point) => point.value !== null).map(({ mm, value }) => `${mm} mm ${(value ?? 0).toFixed(1)}`).join(', ')} ${MEASURES[measure].unit}`); // prettier-ignore
+  const says = $derived(
+    `${MEASURES[measure].name} over focal length: ${points
+      .filter((point) => point.value !== null)
+      .map(({ mm, value }) => `${mm} mm ${(value ?? 0).toFixed(1)}`)
+      .join(', ')} ${MEASURES[measure].unit}`,
+  );
 </script>
 
 <figure class="mt-3">

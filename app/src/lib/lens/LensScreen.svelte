@@ -25,7 +25,9 @@
   import { rangeOf, usualFocals } from './focals';
   import type { SetBench } from './set-bench';
 
-  /** The lens bench of one shot: which focal length, how sharp, how bright; chosen by what each does to this very shot. */
+  /**
+   * The lens bench of one shot: which focal length, how sharp, how bright; chosen by what each does to this very shot.
+   */
   let { store, shotId }: { store: ShootStore; shotId: string } = $props();
 
   const playhead = new Playhead();

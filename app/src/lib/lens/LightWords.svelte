@@ -51,7 +51,9 @@
   const stopsWords = (stops: number) =>
     `${trim(Math.abs(stops), 1)} ${Math.abs(stops) < 1.05 && Math.abs(stops) > 0.95 ? 'stop' : 'stops'}`;
   const filterWords = ({ kind, stopsMin, stopsMax }: Filter) =>
-    kind === 'polariser' ? `takes ${stopsWords(stopsMin)}` : `ND ${trim(neutralDensity(stopsMin).factor, 0)}${stopsMax > stopsMin ? `–${trim(neutralDensity(stopsMax).factor, 0)}` : ` (${trim(neutralDensity(stopsMin).density, 1)})`}`; // prettier-ignore
+    kind === 'polariser'
+      ? `takes ${stopsWords(stopsMin)}`
+      : `ND ${trim(neutralDensity(stopsMin).factor, 0)}${stopsMax > stopsMin ? `–${trim(neutralDensity(stopsMax).factor, 0)}` : ` (${trim(neutralDensity(stopsMin).density, 1)})`}`;
   const stackWords = ({ filters }: FilterStack) =>
     filters
       .map(({ filter, stops }) =>

@@ -8,7 +8,9 @@
   import { stripOf } from './ring-strip';
   import { preferences } from '$lib/store/preferences.svelte';
 
-  /** Marks for whoever pulls focus: a strip to cut out and lay round the ring, and a list to count by. Made for paper. */
+  /**
+   * Marks for whoever pulls focus: a strip to cut out and lay round the ring, and a list to count by. Made for paper.
+   */
   let { store, shot }: { store: ShootStore; shot: Shot } = $props();
 
   const shoot = $derived(store.shoot);
@@ -22,7 +24,12 @@
     const whole = plan.marks.map(({ actionS }) => `${Math.round(actionS)}`);
     return new Set(whole).size === whole.length ? whole : plan.marks.map(({ actionS }) => actionS.toFixed(1));
   });
-  const strip = $derived(stripOf(plan.marks.map(({ ringDeg }) => ringDeg), (Math.PI * acrossMm) / 360)); // prettier-ignore
+  const strip = $derived(
+    stripOf(
+      plan.marks.map(({ ringDeg }) => ringDeg),
+      (Math.PI * acrossMm) / 360,
+    ),
+  );
   const ROW_MM = 5;
   const heightMm = $derived(17 + strip.rows * ROW_MM);
 </script>

@@ -9,7 +9,9 @@
   import { loadPhoto, savePhoto } from '$lib/store/database';
   import { preferences } from '$lib/store/preferences.svelte';
 
-  /** How far a thing in a photograph is: a line on its top and one on its foot. The photograph stays in this browser. */
+  /**
+   * How far a thing in a photograph is: a line on its top and one on its foot. The photograph stays in this browser.
+   */
   interface Props {
     bench: Bench;
     onbench: SetBench;

@@ -6,7 +6,9 @@
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
 
-  /** Who can pull this focus: what the quickest moment asks, against what hands, motors and autofocus usually manage. */
+  /**
+   * Who can pull this focus: what the quickest moment asks, against what hands, motors and autofocus usually manage.
+   */
   interface Props {
     plan: FocusPlan;
     puller: Puller;

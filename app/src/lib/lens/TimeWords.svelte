@@ -11,11 +11,17 @@
   import NumberField from '$lib/parts/NumberField.svelte';
   import { preferences } from '$lib/store/preferences.svelte';
 
-  /** How fast: frames recorded and shown, slow motion and speed ramps; seconds of action against seconds on screen, card and buffer. */
+  /**
+   * How fast: frames recorded and shown, slow motion and speed ramps; seconds of action against seconds on screen, card
+   * and buffer.
+   */
   interface Props {
     shoot: Shoot;
     shot: Shot;
-    /** How far the fastest thing jumps from one shown picture to the next that differs, frame widths; null while it is read. */
+    /**
+     * How far the fastest thing jumps from one shown picture to the next that differs, frame widths; null while it is
+     * read.
+     */
     jump: number | null;
     onbench: SetBench;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
@@ -53,7 +59,12 @@
     if (ramp.length === 0) {
       // Life to as slow as the recorded frames allow, in the middle third.
       const slow = Math.min(1, shot.frameRateHz / shot.captureRateHz);
-      setPlayback({ ramp: [{ atS: tenth(durationS * 0.4), speed: 1 }, { atS: tenth(durationS * 0.6), speed: slow }] }); // prettier-ignore
+      setPlayback({
+        ramp: [
+          { atS: tenth(durationS * 0.4), speed: 1 },
+          { atS: tenth(durationS * 0.6), speed: slow },
+        ],
+      });
       return;
     }
     const last = ramp[ramp.length - 1];

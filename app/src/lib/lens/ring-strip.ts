@@ -1,4 +1,7 @@
-/** A place on the strip that goes round a focus ring: where its line is, what is written below it, and in which row, so that no two words lie on each other. */
+/**
+ * A place on the strip that goes round a focus ring: where its line is, what is written below it, and in which row, so
+ * that no two words lie on each other.
+ */
 export interface StripPlace {
   atMm: number;
   text: string;
@@ -11,7 +14,10 @@ const EDGE_MM = 12;
 const LETTER_MM = 2.7;
 const APART_MM = 1.2;
 
-/** Lays out marks (degrees of the ring, in their order) on a strip. Marks at one place are written once, with all their numbers. */
+/**
+ * Lays out marks (degrees of the ring, in their order) on a strip. Marks at one place are written once, with all their
+ * numbers.
+ */
 export function stripOf(
   ringDegs: readonly number[],
   mmPerDeg: number,

@@ -3,7 +3,10 @@
   import type { Cure } from '@gentle-arc/core/search/cures';
   import GradeMark from '$lib/parts/GradeMark.svelte';
 
-  /** One sentence of the reading; of a trouble, the lightest cure, with why and further cures folded away. Pressing it leads there. */
+  /**
+   * One sentence of the reading; of a trouble, the lightest cure, with why and further cures folded away. Pressing it
+   * leads there.
+   */
   interface Props {
     finding: Finding;
     cures: readonly Cure[];

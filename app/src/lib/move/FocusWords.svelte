@@ -6,7 +6,10 @@
   import FocusRacks from '$lib/lens/FocusRacks.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
 
-  /** Stop and focus, as a sentence. `subjectDistanceM`: how far the subject is at the end of the shot, where a focus that stays is usually set. */
+  /**
+   * Stop and focus, as a sentence. `subjectDistanceM`: how far the subject is at the end of the shot, where a focus
+   * that stays is usually set.
+   */
   interface Props {
     setup: Setup;
     subjectDistanceM: number;

@@ -4,7 +4,9 @@
   import { MOST_PATH_POINTS, type FreePoint } from '@gentle-arc/core/model/moves/free';
   import NumberField from '$lib/parts/NumberField.svelte';
 
-  /** The points of a drawn path: how high the lens is at each, and where it looks there. They are dragged on the plan. */
+  /**
+   * The points of a drawn path: how high the lens is at each, and where it looks there. They are dragged on the plan.
+   */
   interface Props {
     move: MoveOf<'free'>;
     drawing: boolean;

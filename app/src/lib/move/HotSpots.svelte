@@ -3,7 +3,10 @@
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import type { PlanView } from './plan-view.svelte';
 
-  /** Where on the path something goes wrong: a burst for what will not work, a triangle for what is tight. Pressing one leads the playhead there. */
+  /**
+   * Where on the path something goes wrong: a burst for what will not work, a triangle for what is tight. Pressing one
+   * leads the playhead there.
+   */
   interface Props {
     findings: readonly Finding[];
     samples: Samples;

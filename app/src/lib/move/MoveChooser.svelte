@@ -6,7 +6,10 @@
   import { EFFECTS, type Effect } from '@gentle-arc/core/motion/moves/recipe';
   import MovePicture from './MovePicture.svelte';
 
-  /** Choosing a move by what it does on screen: first the effect, then the moves that make it, each by its picture. A choice shows at once in the picture beside it. */
+  /**
+   * Choosing a move by what it does on screen: first the effect, then the moves that make it, each by its picture. A
+   * choice shows at once in the picture beside it.
+   */
   interface Props {
     kind: MoveKind;
     onchoose: (kind: MoveKind) => void;

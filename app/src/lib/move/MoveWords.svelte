@@ -8,7 +8,10 @@
   import NumberField from '$lib/parts/NumberField.svelte';
   import FreePoints from './FreePoints.svelte';
 
-  /** One move said as a sentence whose numbers can be typed over. A move that goes on from another takes its beginning from there. */
+  /**
+   * One move said as a sentence whose numbers can be typed over. A move that goes on from another takes its beginning
+   * from there.
+   */
   interface Props {
     leg: Leg;
     isFirst: boolean;

@@ -16,7 +16,10 @@
   import ScaleBar from './ScaleBar.svelte';
   import WalkMarks from './WalkMarks.svelte';
 
-  /** The plan from above: pieces, path with its feathers as spacing, angle of view at the playhead, walks. Anything on it can be dragged. */
+  /**
+   * The plan from above: pieces, path with its feathers as spacing, angle of view at the playhead, walks. Anything on
+   * it can be dragged.
+   */
   interface Props {
     setup: Setup;
     motion: ShotMotion;

@@ -62,7 +62,14 @@
   function moveHandle(id: string, xM: number, yM: number) {
     const made = motion.legs[active];
     const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.stage, momentsOf(made));
-    const tidy = (move.kind === 'free' ? { ...move, points: move.points.map((point) => ({ ...point, eastM: cm(point.eastM), northM: cm(point.northM) })) } : Object.fromEntries(Object.entries(move).map(([key, value]) => [key, rounded(value)]))) as Shot['move']; // prettier-ignore
+    const tidy = (
+      move.kind === 'free'
+        ? {
+            ...move,
+            points: move.points.map((point) => ({ ...point, eastM: cm(point.eastM), northM: cm(point.northM) })),
+          }
+        : Object.fromEntries(Object.entries(move).map(([key, value]) => [key, rounded(value)]))
+    ) as Shot['move'];
     if (MoveSchema.safeParse(tidy).success) onleg((leg) => ({ ...leg, move: tidy }), `handle.${id}`);
   }
 

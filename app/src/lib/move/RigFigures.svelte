@@ -7,7 +7,10 @@
   import NumberField from '$lib/parts/NumberField.svelte';
   import type { Unit } from '$lib/parts/quantities';
 
-  /** The figures of a rig and a gait, to be typed over with measured ones. They belong to the kit: every shot that uses them changes. */
+  /**
+   * The figures of a rig and a gait, to be typed over with measured ones. They belong to the kit: every shot that uses
+   * them changes.
+   */
   interface Props {
     setup: Setup;
     kit: Kit;

@@ -7,7 +7,10 @@
   import SetupWords from './SetupWords.svelte';
   import TimingWords from './TimingWords.svelte';
 
-  /** The whole plan of a shot, said as sentences whose numbers can be typed over; of a chain, the move that is being shaped. */
+  /**
+   * The whole plan of a shot, said as sentences whose numbers can be typed over; of a chain, the move that is being
+   * shaped.
+   */
   interface Props {
     setup: Setup;
     shootId: string;

@@ -18,7 +18,11 @@ const finding = (id: string, grade: Finding['grade']): Finding => ({
 
 describe('what a finding is about', () => {
   it('is near, far, all that stands still, the subject, or the frame', () => {
-    expect(['speed.near', 'speed.far', 'stop', 'even.picture', 'size', 'focus.sharp', 'lookRoom', 'rig.height', 'empty'].map(aboutOf)).toEqual(['near', 'far', 'layers', 'layers', 'subject', 'subject', 'subject', 'frame', 'frame']); // prettier-ignore
+    expect(
+      ['speed.near', 'speed.far', 'stop', 'even.picture', 'size', 'focus.sharp', 'lookRoom', 'rig.height', 'empty'].map(
+        aboutOf,
+      ),
+    ).toEqual(['near', 'far', 'layers', 'layers', 'subject', 'subject', 'subject', 'frame', 'frame']);
   });
 });
 

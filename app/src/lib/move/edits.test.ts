@@ -42,7 +42,10 @@ describe('changes on the plan', () => {
       { tS: 2, xM: 2.4, yM: 0, zM: 0 },
     ]);
     const moved = movePiece(walking, 'one', 'figure', -1, 3);
-    expect(walk(moved)?.map(({ xM, yM }) => [xM, yM])).toEqual([[-1, 3], [1.4, 3]]); // prettier-ignore
+    expect(walk(moved)?.map(({ xM, yM }) => [xM, yM])).toEqual([
+      [-1, 3],
+      [1.4, 3],
+    ]);
     expect(piece(moved, 'figure')?.xM).toBe(0);
     expect(walk(moveWalkPoint(moved, 'one', 'figure', 1, 10, 0))?.[1]).toMatchObject({ xM: 10, zM: 0.8 });
     expect(walk(changeWalk(moved, 'one', 'figure', []))).toBeUndefined();
@@ -50,13 +53,27 @@ describe('changes on the plan', () => {
   it('a focus that rested on a piece that is taken away rests on the subject, in both ways of the shot', () => {
     const from = shoot();
     const on = (pieceId: string) => ({ on: 'piece' as const, pieceId });
-    const focus = { mode: 'racks' as const, from: on('slab'), racks: [{ atS: 1, overS: 1, to: on('figure') }, { atS: 3, overS: 1, to: on('slab') }] }; // prettier-ignore
+    const focus = {
+      mode: 'racks' as const,
+      from: on('slab'),
+      racks: [
+        { atS: 1, overS: 1, to: on('figure') },
+        { atS: 3, overS: 1, to: on('slab') },
+      ],
+    };
     const [shot] = from.shots;
     const racked = { ...from, shots: [withVariant({ ...shot, focus })] };
     const after = removePiece(racked, 'slab');
     expect(ShootSchema.safeParse(after).success).toBe(true);
     for (const plan of [after.shots[0], after.shots[0].other])
-      expect(plan?.focus).toEqual({ mode: 'racks', from: { on: 'subject' }, racks: [{ atS: 1, overS: 1, to: on('figure') }, { atS: 3, overS: 1, to: { on: 'subject' } }] }); // prettier-ignore
+      expect(plan?.focus).toEqual({
+        mode: 'racks',
+        from: { on: 'subject' },
+        racks: [
+          { atS: 1, overS: 1, to: on('figure') },
+          { atS: 3, overS: 1, to: { on: 'subject' } },
+        ],
+      });
   });
   it('taking the subject away leaves a shoot in order', () => {
     const walking = addWalkPoint(shoot(), 'one', newPiece('figure', 'figure', 'Ansa', 0, 0, 0), 3, 0);

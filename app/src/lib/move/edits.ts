@@ -64,7 +64,10 @@ export function removeLeg(shot: Shot, index: number): Shot {
   return next ? { ...shot, move: next.move, timing: next.timing, backwards: next.backwards, then } : shot;
 }
 
-/** A drawn path with one more point at its end, from the pivot, as high as the last; where the last one is already, nothing is added. */
+/**
+ * A drawn path with one more point at its end, from the pivot, as high as the last; where the last one is already,
+ * nothing is added.
+ */
 export function addPathPoint(move: Move, eastM: number, northM: number): Move {
   if (move.kind !== 'free' || move.points.length >= MOST_PATH_POINTS) return move;
   const last = move.points[move.points.length - 1];
@@ -104,7 +107,10 @@ export function changePiece(shoot: Shoot, id: string, edit: (piece: Piece) => Pi
   );
 }
 
-/** Moves a piece to a place. It keeps its height above the ground that it stood on. In a shot in which it walks, the walk goes with it. */
+/**
+ * Moves a piece to a place. It keeps its height above the ground that it stood on. In a shot in which it walks, the
+ * walk goes with it.
+ */
 export function movePiece(shoot: Shoot, shotId: string, id: string, xM: number, yM: number): Shoot {
   const { pieces } = shoot.site;
   const piece = pieces.find((row) => row.id === id);
@@ -166,7 +172,10 @@ export function duplicatePiece(shoot: Shoot, id: string, copyId: string): Shoot 
   ]);
 }
 
-/** Where a new piece helps, as a share of the way from the camera (0) to the pivot (1) and beyond: a post near the lens, a figure at the pivot, the rest behind it. */
+/**
+ * Where a new piece helps, as a share of the way from the camera (0) to the pivot (1) and beyond: a post near the lens,
+ * a figure at the pivot, the rest behind it.
+ */
 const WAY: Record<PieceKind, number> = {
   figure: 1,
   post: 0.45,

@@ -9,7 +9,9 @@ import type { Samples } from '@gentle-arc/core/motion/sample';
 
 type Dot = [number, number];
 
-/** A move drawn small, seen from above at a slant: what really happens when it is chosen. Pixels of a 96 by 64 field. */
+/**
+ * A move drawn small, seen from above at a slant: what really happens when it is chosen. Pixels of a 96 by 64 field.
+ */
 export interface MoveDrawing {
   /** The camera's way, where it starts, and the arrow at its end; no points when it stays. */
   way: Dot[];
@@ -43,7 +45,28 @@ const WALKED = new Set<MoveKind>([
   'enterLeave',
   'standingDollyZoom',
 ]);
-const LOOKING = new Set<MoveKind>(['pan', 'whipPan', 'tilt', 'zoom', 'dollyZoom', 'standingDollyZoom', 'still', 'groundStart', 'skyEnd', 'overheadStill', 'overheadSlide', 'overheadSpin', 'rackFocus', 'approachTiltDown', 'tiltToHorizon', 'enterLeave', 'driftingOrbit', 'rise', 'drop', 'backAwayReveal']); // prettier-ignore
+const LOOKING = new Set<MoveKind>([
+  'pan',
+  'whipPan',
+  'tilt',
+  'zoom',
+  'dollyZoom',
+  'standingDollyZoom',
+  'still',
+  'groundStart',
+  'skyEnd',
+  'overheadStill',
+  'overheadSlide',
+  'overheadSpin',
+  'rackFocus',
+  'approachTiltDown',
+  'tiltToHorizon',
+  'enterLeave',
+  'driftingOrbit',
+  'rise',
+  'drop',
+  'backAwayReveal',
+]);
 const COVERED = new Set<MoveKind>(['slideOutReveal', 'riseOverReveal']);
 
 const drawings = new Map<MoveKind, MoveDrawing>();
@@ -58,7 +81,17 @@ export function drawingOf(kind: MoveKind): MoveDrawing {
 
 function film(kind: MoveKind): Samples {
   const empty = newShoot('drawing', 'Drawing', 'shot');
-  const walks = WALKED.has(kind) ? [{ pieceId: 'who', points: [{ tS: -2, xM: -2.4, yM: 0, zM: 0 }, { tS: 4, xM: 2.4, yM: 0, zM: 0 }] }] : []; // prettier-ignore
+  const walks = WALKED.has(kind)
+    ? [
+        {
+          pieceId: 'who',
+          points: [
+            { tS: -2, xM: -2.4, yM: 0, zM: 0 },
+            { tS: 4, xM: 2.4, yM: 0, zM: 0 },
+          ],
+        },
+      ]
+    : [];
   const lens =
     DEFAULT_KIT.lenses.find((row) => row.focalLengthMinMm <= 24 && row.focalLengthMaxMm >= 70) ?? DEFAULT_KIT.lenses[0];
   const stood: Move = RECIPES[kind].startingFrom(
@@ -114,7 +147,11 @@ function draw(kind: MoveKind): MoveDrawing {
   const views = (looking ? [0, last] : []).map((i) => view(samples, i));
   const walk = WALKED.has(kind) ? rows.map((i) => slant(subjectAt(i).x, subjectAt(i).y, 0)) : [];
   const camera = { x: xM[0], y: yM[0] };
-  const cover: Dot[] = COVERED.has(kind) ? wall(camera.x * 0.55, camera.y * 0.55, kind === 'riseOverReveal' ? 1.5 : 2) : kind === 'backAwayReveal' ? [slant(-3, 0.4, 0), slant(0, 0, 0.9), slant(3, -0.4, 0)] : []; // prettier-ignore
+  const cover: Dot[] = COVERED.has(kind)
+    ? wall(camera.x * 0.55, camera.y * 0.55, kind === 'riseOverReveal' ? 1.5 : 2)
+    : kind === 'backAwayReveal'
+      ? [slant(-3, 0.4, 0), slant(0, 0, 0.9), slant(3, -0.4, 0)]
+      : [];
   const focus: Dot[] = RECIPES[kind].focus
     ? [slant(camera.x * 0.55 - 0.4, camera.y * 0.55, 0.9), slant(x, y, 1.1)]
     : [];

@@ -56,7 +56,10 @@ function watchTwist(
   };
 }
 
-/** What part of the site the plan shows: pixels per metre and where the site's origin lies. Wheel, drag and pinch change it. */
+/**
+ * What part of the site the plan shows: pixels per metre and where the site's origin lies. Wheel, drag and pinch change
+ * it.
+ */
 export class PlanView {
   scale = $state(20);
   originX = $state(200);

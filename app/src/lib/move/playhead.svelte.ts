@@ -3,7 +3,10 @@ const READ_MS = 250;
 /** Where in the shot everything on the Move screen stands: one row of the samples, playing or not. */
 export class Playhead {
   row = $state(0);
-  /** The row whose numbers are shown: while it plays they change only a few times a second, as often as they can be read. */
+  /**
+   * The row whose numbers are shown: while it plays they change only a few times a second, as often as they can be
+   * read.
+   */
   readRow = $state(0);
   playing = $state(false);
   loop = $state(true);

@@ -28,7 +28,10 @@
     problem = null;
   }
 
-  /** Takes what was typed; false when it is refused, with the reason in `problem`. A number that is typed is a step of undo of its own. */
+  /**
+   * Takes what was typed; false when it is refused, with the reason in `problem`. A number that is typed is a step of
+   * undo of its own.
+   */
   function commit(): boolean {
     if (typed === null) return true;
     const result = within(typed, label, unit, preferences.units, min, max, rateHz);

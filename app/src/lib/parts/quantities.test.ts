@@ -20,7 +20,23 @@ const UNITS: Unit[] = [
   'shutter',
 ];
 /** What one press of a key could change at least, in each unit: shown is no coarser than that. */
-const FINEST: Record<Unit, number> = { m: 0.003, deg: 0.05, tenth: 0.005, degps: 0.05, s: 0.0005, mm: 0.005, size: 0.013, mps: 0.005, percent: 0.005, fine: 0.01, plain: 0.0005, g: 0.2, newton: 0.005, hz: 0.0005, shutter: 0.05 }; // prettier-ignore
+const FINEST: Record<Unit, number> = {
+  m: 0.003,
+  deg: 0.05,
+  tenth: 0.005,
+  degps: 0.05,
+  s: 0.0005,
+  mm: 0.005,
+  size: 0.013,
+  mps: 0.005,
+  percent: 0.005,
+  fine: 0.01,
+  plain: 0.0005,
+  g: 0.2,
+  newton: 0.005,
+  hz: 0.0005,
+  shutter: 0.05,
+};
 
 describe('numbers of fields', () => {
   it('are shown as they are kept: what is shown, typed again, is the same', () => {

@@ -12,7 +12,10 @@ import {
   type Units,
 } from '@gentle-arc/core/model/units';
 
-/** What a number of a field is. `size`: millimetres of a rig or a part; `mm`: of a lens, which nobody says in inches; `shutter`: degrees, or a time such as 1/50. */
+/**
+ * What a number of a field is. `size`: millimetres of a rig or a part; `mm`: of a lens, which nobody says in inches;
+ * `shutter`: degrees, or a time such as 1/50.
+ */
 export type Unit =
   | 'm'
   | 'deg'
@@ -63,7 +66,10 @@ export function sayQuantity(value: number, unit: Unit, units: Units): string {
   return `${trim(value, DIGITS[unit] ?? 2)}${SUFFIX[unit] ?? ''}`;
 }
 
-/** What was typed, as a number in the field's unit; null when it is none. `rateHz`: frames a second, for a shutter that is typed as a time. */
+/**
+ * What was typed, as a number in the field's unit; null when it is none. `rateHz`: frames a second, for a shutter that
+ * is typed as a time.
+ */
 export function readQuantity(text: string, unit: Unit, units: Units, rateHz = 24): number | null {
   if (unit === 'm') return parseLength(text, units);
   if (unit === 'mps') return parseSpeed(text, units);
@@ -83,7 +89,10 @@ const HINTS: Partial<Record<Unit, string>> = {
   shutter: ' of degrees or a time such as 1/50',
 };
 
-/** What a typed text becomes within a range: a number, or why it is refused. A range's ends are inside it, as they are shown. */
+/**
+ * What a typed text becomes within a range: a number, or why it is refused. A range's ends are inside it, as they are
+ * shown.
+ */
 export function within(
   text: string,
   label: string,

@@ -5,7 +5,10 @@
   import { isInFrame, subjectInFrame } from '@gentle-arc/core/screen/subject-in-frame';
   import type { About } from '$lib/move/about';
 
-  /** What a chosen finding is about, drawn over the picture: how far still things go about this moment (the dot leads), or the subject. */
+  /**
+   * What a chosen finding is about, drawn over the picture: how far still things go about this moment (the dot leads),
+   * or the subject.
+   */
   interface Props {
     setup: Setup;
     samples: Samples;

@@ -49,7 +49,10 @@ const LOOKS_AT_ONCE = 2;
 /** Pixels drawn for each of the page while several pictures play without a graphics processor. */
 const PLAYED_DPR = 0.45;
 
-/** Draws pictures of one site, one after the other, and hands each to its paper: a browser shows several small sheets far quicker than it runs several renderers. */
+/**
+ * Draws pictures of one site, one after the other, and hands each to its paper: a browser shows several small sheets
+ * far quicker than it runs several renderers.
+ */
 export class Film {
   private readonly canvas = new OffscreenCanvas(1, 1);
   private readonly renderer: WebGLRenderer;
@@ -77,7 +80,10 @@ export class Film {
   private laid = 0;
   private wanted = 1;
 
-  /** `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels drawn for each of the page at rest. */
+  /**
+   * `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels drawn for
+   * each of the page at rest.
+   */
   constructor(
     private readonly simple: boolean,
     shadows: boolean,
@@ -179,7 +185,10 @@ export class Film {
     this.renderer.setScissorTest(true);
   }
 
-  /** All pictures leave the renderer in one piece: without a graphics processor each handing over costs as much as drawing. */
+  /**
+   * All pictures leave the renderer in one piece: without a graphics processor each handing over costs as much as
+   * drawing.
+   */
   private hand(): void {
     const sheet = this.canvas.transferToImageBitmap();
     this.papers.forEach(({ context }, i) => {

@@ -6,7 +6,10 @@ import { drawsInSoftware } from './webgl';
 
 const REST_MS = 200;
 
-/** Sheets that pictures of one site are drawn on, each a canvas of the page. Several at a time are drawn without shadows and, where there is no graphics processor, in fewer pixels. */
+/**
+ * Sheets that pictures of one site are drawn on, each a canvas of the page. Several at a time are drawn without shadows
+ * and, where there is no graphics processor, in fewer pixels.
+ */
 export class Pictures {
   private readonly film: Film;
   private readonly papers = new SvelteMap<string, Paper>();

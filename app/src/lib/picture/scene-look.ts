@@ -7,7 +7,9 @@ import { solidOf } from '@gentle-arc/core/site/solids';
 /** Distance of the subject, m: shared by every material. */
 export const depthTint = { value: 5 };
 
-/** Shown in tones of sharpness (1) or as it is (0), and between which distances from the camera's plane it is sharp, m. */
+/**
+ * Shown in tones of sharpness (1) or as it is (0), and between which distances from the camera's plane it is sharp, m.
+ */
 export const focusTone = { value: new Vector3(0, 0, 1e6) };
 
 const COLOURS: Record<PieceKind, string> = {
@@ -94,7 +96,10 @@ export const paintOf = (kind: PieceKind, isSubject: boolean) =>
   isSubject ? { colour: SUBJECT, tintShare: 0 } : { colour: COLOURS[kind], tintShare: 1 };
 export const GROUND_PAINT = { colour: GROUND, tintShare: 0.8 };
 
-/** A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would shimmer. */
+/**
+ * A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would
+ * shimmer.
+ */
 const LINES = /* glsl */ `
 vec2 onGround = onPiece.xy;
 vec2 perPixel = fwidth(onGround);

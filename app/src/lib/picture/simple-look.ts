@@ -3,7 +3,8 @@ import { mergeVertices } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { depthTint, focusTone, LIGHT, SHARPNESS, TINT } from './scene-look';
 
 /**
- * The same look for a browser without a graphics processor: light is worked out at the corners of a solid instead of at each pixel, colours are mixed as they are shown,
+ * The same look for a browser without a graphics processor: light is worked out at the corners of a solid instead of at
+ * each pixel, colours are mixed as they are shown,
  * and the leaves of hedges are left away. Several small pictures then play far quicker.
  */
 
@@ -18,7 +19,10 @@ const sunLight = rgb(LIGHT.sun, LIGHT.sunStrength);
 const skyLight = rgb(LIGHT.sky, LIGHT.skyStrength);
 const soilLight = rgb(LIGHT.soil, LIGHT.skyStrength);
 
-/** A solid with its lit colour, and how much depth tints it, at each corner. Lambert's law with one sun, and a sky lighter above than below: what three.js does at each pixel. */
+/**
+ * A solid with its lit colour, and how much depth tints it, at each corner. Lambert's law with one sun, and a sky
+ * lighter above than below: what three.js does at each pixel.
+ */
 export function painted(solid: BufferGeometry, { colour, tintShare }: Paint): BufferGeometry {
   const normal = solid.getAttribute('normal');
   const facing = new Vector3();

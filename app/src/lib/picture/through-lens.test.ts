@@ -41,7 +41,10 @@ function taken(more: Partial<Shot>) {
 const LOOKS = 400;
 const WIDTH_PX = 1920;
 
-/** Draws a point of light through every look of one frame onto a line of pixels, as the picture is laid together; how many pixels it lights, from first to last. */
+/**
+ * Draws a point of light through every look of one frame onto a line of pixels, as the picture is laid together; how
+ * many pixels it lights, from first to last.
+ */
 function drawn(
   { setup, samples }: ReturnType<typeof taken>,
   row: number,

@@ -17,7 +17,10 @@ export function standAt(
   camera.updateProjectionMatrix();
 }
 
-/** Looks through another point of the opening, metres right and up of its middle: what lies in the plane of sharpness stays where it is in the picture. */
+/**
+ * Looks through another point of the opening, metres right and up of its middle: what lies in the plane of sharpness
+ * stays where it is in the picture.
+ */
 export function lookPast(camera: PerspectiveCamera, rightM: number, upM: number, planeM: number): void {
   const { elements } = camera.projectionMatrix;
   camera.translateX(rightM);

@@ -1,5 +1,8 @@
 export const MOST_BYTES = 5 * 1024 * 1024;
-/** What comes after the limit is let pass by unread, so that the answer reaches whoever is still sending; but not for ever. */
+/**
+ * What comes after the limit is let pass by unread, so that the answer reaches whoever is still sending; but not for
+ * ever.
+ */
 const MOST_DRAINED_BYTES = 20 * MOST_BYTES;
 
 export class TooLarge extends Error {
@@ -8,7 +11,10 @@ export class TooLarge extends Error {
   }
 }
 
-/** The body of a request as text, read piece by piece so that a large one is never held. Throws `TooLarge` above 5 MB, once the sender has finished. */
+/**
+ * The body of a request as text, read piece by piece so that a large one is never held. Throws `TooLarge` above 5 MB,
+ * once the sender has finished.
+ */
 export async function readBody(request: Request): Promise<string> {
   const reader = request.body?.getReader();
   if (!reader) return '';

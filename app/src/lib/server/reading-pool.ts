@@ -24,7 +24,10 @@ function threads(): Piscina<ReadingTask, ReadingAnswer> {
   return pool;
 }
 
-/** Reads in one of a few threads: waits in a short line, works within limits of time and memory, and is answered with a sentence when that is not enough. */
+/**
+ * Reads in one of a few threads: waits in a short line, works within limits of time and memory, and is answered with a
+ * sentence when that is not enough.
+ */
 export async function readInPool(task: ReadingTask): Promise<ReadingAnswer> {
   const signal = new AbortController();
   let timer: ReturnType<typeof setTimeout> | undefined;

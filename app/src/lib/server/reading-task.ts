@@ -17,7 +17,10 @@ export interface ReadingAnswer {
   body: string;
 }
 
-/** Most frames that one request may ask for: a hundred shots of a minute at 24 a second. Each frame is about a kilobyte of answer. */
+/**
+ * Most frames that one request may ask for: a hundred shots of a minute at 24 a second. Each frame is about a kilobyte
+ * of answer.
+ */
 export const MOST_FRAMES = 150_000;
 
 export const refusal = (status: number, path: string, sentence: string): ReadingAnswer => ({

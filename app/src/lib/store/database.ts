@@ -122,7 +122,8 @@ export const stateOf = async (id: string): Promise<string | null> => revOf(await
 export type Saved = { outcome: 'saved'; rev: string } | { outcome: 'changed' } | { outcome: 'gone' };
 
 /**
- * Saves a shoot that was made from the state `kept.rev` (null: from none), with its undo. When another state lies there by now,
+ * Saves a shoot that was made from the state `kept.rev` (null: from none), with its undo. When another state lies there
+ * by now,
  * nothing is written and the outcome says so. `before`: the shoot as this work began, for the list of earlier states.
  */
 export async function saveShoot(kept: Kept, before: Shoot | null = null): Promise<Saved> {

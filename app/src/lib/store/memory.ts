@@ -1,6 +1,8 @@
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 
-/** Shoots that the browser would not keep: they live as long as this page is not left, and can be taken away as files. */
+/**
+ * Shoots that the browser would not keep: they live as long as this page is not left, and can be taken away as files.
+ */
 const unkept = new Map<string, Shoot>();
 
 export const keepInMemory = (shoot: Shoot): void => void unkept.set(shoot.id, shoot);

@@ -15,11 +15,15 @@ const RUN_MS = 1000;
 
 /** What another tab did to the shoot that is open here. */
 export type Elsewhere =
-  /** It was changed there and here; what was made here lies beside it as a shoot of its own until the person has chosen. */
+  /**
+   * It was changed there and here; what was made here lies beside it as a shoot of its own until the person has chosen.
+   */
   | { what: 'changed'; theirs: Kept; keptAs: { id: string; name: string; rev: string | null }; differences: string[] }
   | { what: 'deleted' };
 
-/** The open shoot: every change goes through `change`, is in order or refused, can be undone, and is saved by itself. */
+/**
+ * The open shoot: every change goes through `change`, is in order or refused, can be undone, and is saved by itself.
+ */
 export class ShootStore {
   shoot: Shoot;
   /** Why the last change was not made; null when it was. */
@@ -55,7 +59,10 @@ export class ShootStore {
     this.before = shoot;
   }
 
-  /** Replaces the shoot; false when it would not be in order, with the reason in `refusal`. Changes that follow each other under one `join` name are undone together until `settle`. */
+  /**
+   * Replaces the shoot; false when it would not be in order, with the reason in `refusal`. Changes that follow each
+   * other under one `join` name are undone together until `settle`.
+   */
   change(next: Shoot, join: string | null = null): boolean {
     if (next === this.shoot) return true;
     const [problem] = problemsIn(next);
@@ -143,7 +150,8 @@ export class ShootStore {
   async saveNow(): Promise<void> {
     clearTimeout(this.timer);
     this.timer = undefined;
-    // Whoever waited looks again: another one that waited may be saving by now, and two at once would be taken for two tabs.
+    // Whoever waited looks again: another one that waited may be saving by now, and two at once would be taken for two
+    // tabs.
     while (this.saving) await this.saving;
     if (!this.dirty || this.elsewhere?.what === 'deleted') return;
     this.saving = this.write();
@@ -152,7 +160,10 @@ export class ShootStore {
     if (this.awaited && !this.dirty) void this.lookAgain();
   }
 
-  /** Both tabs changed it: go on with what was made here, take over what the other made (undo brings this back), or keep both. */
+  /**
+   * Both tabs changed it: go on with what was made here, take over what the other made (undo brings this back), or keep
+   * both.
+   */
   async choose(which: 'mine' | 'theirs' | 'both'): Promise<void> {
     if (this.elsewhere?.what !== 'changed') return;
     await this.saveNow();

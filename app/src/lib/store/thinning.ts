@@ -2,7 +2,10 @@ const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;
 const DAY_MS = 24 * HOUR_MS;
 
-/** How far back, and how far apart, earlier states are kept: all at first (one a minute, and each start of work), then hours, then days. */
+/**
+ * How far back, and how far apart, earlier states are kept: all at first (one a minute, and each start of work), then
+ * hours, then days.
+ */
 const STEPS = [
   { untilMs: 20 * MINUTE_MS, apartMs: 0 },
   { untilMs: DAY_MS, apartMs: HOUR_MS },
@@ -11,7 +14,10 @@ const STEPS = [
 export const STATE_EVERY_MS = MINUTE_MS;
 const MOST_STATES = 80;
 
-/** Of states from these moments (rising), those that are kept: all of the last minutes, then the newest of each hour or day; 80 at most. */
+/**
+ * Of states from these moments (rising), those that are kept: all of the last minutes, then the newest of each hour or
+ * day; 80 at most.
+ */
 export function keptStates(timesMs: readonly number[], nowMs: number): number[] {
   const kept: number[] = [];
   let lastMs = Infinity;

@@ -6,7 +6,8 @@ export class WorkerGone extends Error {
 }
 
 /**
- * One worker behind its calls: started when first asked, ended when a call takes too long or it dies, and started again by the
+ * One worker behind its calls: started when first asked, ended when a call takes too long or it dies, and started again
+ * by the
  * next call. A call that dies with its worker is rejected; none waits for ever.
  */
 export class WorkerHost<Api> {
@@ -20,7 +21,10 @@ export class WorkerHost<Api> {
     private readonly what: string,
   ) {}
 
-  /** Calls the worker. What is sent is made plain first where it is not. Throws `WorkerGone` when it cannot be started, dies, or takes longer than `mostMs`. */
+  /**
+   * Calls the worker. What is sent is made plain first where it is not. Throws `WorkerGone` when it cannot be started,
+   * dies, or takes longer than `mostMs`.
+   */
   async call<Answer>(work: (remote: Comlink.Remote<Api>) => Promise<Answer>, mostMs?: number): Promise<Answer> {
     const remote = this.running();
     let give: (reason: WorkerGone) => void = () => undefined;

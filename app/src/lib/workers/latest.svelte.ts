@@ -12,7 +12,10 @@ export class Latest<Question extends object, Answer> {
 
   constructor(private readonly work: (question: Question) => Promise<Answer>) {}
 
-  /** Resolves to whether this very question was answered: not when it was overtaken, or could not be. What is asked is made plain first. */
+  /**
+   * Resolves to whether this very question was answered: not when it was overtaken, or could not be. What is asked is
+   * made plain first.
+   */
   ask(question: Question): Promise<boolean> {
     return new Promise((tell) => {
       this.waiting?.tell(false);
@@ -47,7 +50,10 @@ export class Latest<Question extends object, Answer> {
     this.busy = false;
   }
 
-  /** A worker takes plain data only: a value that a component watches is copied for it. One that died is given a second chance. */
+  /**
+   * A worker takes plain data only: a value that a component watches is copied for it. One that died is given a second
+   * chance.
+   */
   private async answered(question: Question): Promise<Answer> {
     try {
       return await this.work(question);

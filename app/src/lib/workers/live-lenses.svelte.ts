@@ -3,7 +3,10 @@ import { WorkerHost } from './host';
 import { Latest } from './latest.svelte';
 import type { LensRequest, LensWorker } from './lens-messages';
 
-/** A shot through several focal lengths, read off the page's main thread: `shown` for the pictures, `spread` for the chart. */
+/**
+ * A shot through several focal lengths, read off the page's main thread: `shown` for the pictures, `spread` for the
+ * chart.
+ */
 export class LiveLenses {
   private readonly host = new WorkerHost<LensWorker>(
     () => new Worker(new URL('./lens.worker.ts', import.meta.url), { type: 'module' }),

@@ -15,7 +15,10 @@ const start = (what: string) =>
     what,
   );
 
-/** The reading of the shown shot, kept in step off the page's main thread: one worker reads, one looks for changes that help. */
+/**
+ * The reading of the shown shot, kept in step off the page's main thread: one worker reads, one looks for changes that
+ * help.
+ */
 export class LiveReading {
   cures: ReadonlyMap<string, Cure[]> = $state.raw(new Map());
   /** How many changes have been looked at, of how many, while a search runs. */

@@ -31,7 +31,9 @@ export interface ShownReading {
   };
   /** The shot racks its focus. */
   racks: boolean;
-  /** How far the subject leaves its place under each way of turning the camera; null where the moves say where to look. */
+  /**
+   * How far the subject leaves its place under each way of turning the camera; null where the moves say where to look.
+   */
   drifts: Record<AimMode, number> | null;
   findings: Finding[];
   figures: Figures;
@@ -43,7 +45,10 @@ export interface ShownReading {
 
 export interface ReadingWorker {
   read(request: ReadingRequest): Promise<ShownReading>;
-  /** Looks for changes that help, telling of every step it takes; resolves to false when it was called off. A new search calls off the one before. */
+  /**
+   * Looks for changes that help, telling of every step it takes; resolves to false when it was called off. A new search
+   * calls off the one before.
+   */
   search(request: ReadingRequest, onStep: (step: SearchStep) => void): Promise<boolean>;
   callOff(): Promise<void>;
 }

@@ -12,7 +12,10 @@ const START_MS = 10_000;
 let host: WorkerHost<FileWorker> | null = null;
 let started = false;
 
-/** Reads a file that a person chose or dropped, off the page's thread. Gives its contents, or a sentence when it is refused: by its name, its size, what is in it, or how long it takes. */
+/**
+ * Reads a file that a person chose or dropped, off the page's thread. Gives its contents, or a sentence when it is
+ * refused: by its name, its size, what is in it, or how long it takes.
+ */
 export async function readFile(
   file: File,
   wanted: FileKind | null = null,

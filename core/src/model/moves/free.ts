@@ -1,7 +1,10 @@
 import * as z from 'zod';
 import { around } from './parameter';
 
-/** A point of a drawn path, from the pivot: metres east and north, the lens above the subject's base, and where it looks there (null: as the shot aims). */
+/**
+ * A point of a drawn path, from the pivot: metres east and north, the lens above the subject's base, and where it looks
+ * there (null: as the shot aims).
+ */
 export const FreePointSchema = z.strictObject({
   eastM: z.number().min(-5000).max(5000),
   northM: z.number().min(-5000).max(5000),

@@ -3,7 +3,9 @@ import { around, bearing, degrees, distance, metres, stand, travel } from './par
 
 /** Moves along a line: past the pivot, towards it, or away from it. */
 
-/** A straight run past the pivot: positive travel goes to the camera's right; skew turns the run away from square-on. */
+/**
+ * A straight run past the pivot: positive travel goes to the camera's right; skew turns the run away from square-on.
+ */
 export const SlideSchema = z.strictObject({
   kind: z.literal('slide'),
   ...stand,

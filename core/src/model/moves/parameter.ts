@@ -39,7 +39,10 @@ export function choice<const T extends Record<string, string>>(label: string, na
 /** A piece of the site, or null for the subject. */
 export const pieceOrSubject = (label: string) => z.string().min(1).nullable().meta({ label, piece: true });
 
-/** The lens above the subject's base; a distance from the pivot; a bearing from the pivot to the camera, clockwise from north; a turn. */
+/**
+ * The lens above the subject's base; a distance from the pivot; a bearing from the pivot to the camera, clockwise from
+ * north; a turn.
+ */
 export const heightM = metres('lens height', -50, 500);
 export const distance = (label: string) => metres(label, 0.1, 2000);
 export const bearing = (label: string) => degrees(label, -720, 720, 'site');

@@ -1,7 +1,10 @@
 import * as z from 'zod';
 import { degrees, metres, pieceOrSubject, stand, millimetres, travel } from './parameter';
 
-/** Moves of the camera on the spot: it turns, rolls, zooms or changes focus. Turns are measured from the subject: 0° is on it. */
+/**
+ * Moves of the camera on the spot: it turns, rolls, zooms or changes focus. Turns are measured from the subject: 0° is
+ * on it.
+ */
 const turn = { fromDeg: degrees('from', -360, 360, 'side'), toDeg: degrees('to', -360, 360, 'side') };
 
 export const StillSchema = z.strictObject({ kind: z.literal('still'), ...stand });

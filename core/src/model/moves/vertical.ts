@@ -16,7 +16,10 @@ export const CraneSchema = z.strictObject({
   leanM: metres('arms swing out by', 0, 1.5),
 });
 
-/** The arc of an arm: its pivot stands behind the camera; angles are of the arm above level. The distance is that of the camera with the arm level. */
+/**
+ * The arc of an arm: its pivot stands behind the camera; angles are of the arm above level. The distance is that of the
+ * camera with the arm level.
+ */
 export const JibSchema = z.strictObject({
   kind: z.literal('jib'),
   ...stand,

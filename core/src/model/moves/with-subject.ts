@@ -1,7 +1,10 @@
 import * as z from 'zod';
 import { around, bearing, distance, metres } from './parameter';
 
-/** Moves that go with a walking subject. Along and side are measured in the direction it walks; with a still subject, the one it faces. */
+/**
+ * Moves that go with a walking subject. Along and side are measured in the direction it walks; with a still subject,
+ * the one it faces.
+ */
 const side = (label: string) => metres(label, -500, 500, 'side');
 const along = (label: string) => metres(label, -500, 500);
 

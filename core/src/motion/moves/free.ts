@@ -43,7 +43,10 @@ interface Keys {
 }
 const known = new WeakMap<readonly FreePoint[], Keys>();
 
-/** The keyed look at share s: between two keyed points eased from one to the other, next to an unkeyed one eased from or to what the shot's aim asks. */
+/**
+ * The keyed look at share s: between two keyed points eased from one to the other, next to an unkeyed one eased from or
+ * to what the shot's aim asks.
+ */
 function keyedLook(points: readonly FreePoint[], s: number, look: Look): void {
   let keys = known.get(points);
   if (!keys) {

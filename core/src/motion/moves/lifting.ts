@@ -92,7 +92,10 @@ export const riseTiltDown: Recipe<MoveOf<'riseTiltDown'>> = {
   joins: 'above',
 };
 
-/** Arms swing out as they pass the shoulders: half a sine across the rise, towards the pivot. Even in height, so that a small rise does not double back at full speed. */
+/**
+ * Arms swing out as they pass the shoulders: half a sine across the rise, towards the pivot. Even in height, so that a
+ * small rise does not double back at full speed.
+ */
 export const crane: Recipe<MoveOf<'crane'>> = {
   ...lift(
     'crane',
@@ -145,7 +148,10 @@ export const riseOverReveal: Recipe<MoveOf<'riseOverReveal'>> = {
 
 const RAD = Math.PI / 180;
 
-/** Where the far end of an arm is: its pivot stands so that the camera is at its distance and height when the arm is level. */
+/**
+ * Where the far end of an arm is: its pivot stands so that the camera is at its distance and height when the arm is
+ * level.
+ */
 function armEnd(move: MoveOf<'jib'>, stage: Stage, angleDeg: number) {
   const { armM } = move;
   return fromPivot(

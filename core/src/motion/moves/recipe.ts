@@ -34,7 +34,8 @@ export interface Look {
 
 /**
  * What the look of a move starts from, before its own turning. `asked`: whatever the shot's aim says. `locked`: the
- * direction in which the subject is at its place at share `at` of the move. `down`: straight down, the bearing's side at
+ * direction in which the subject is at its place at share `at` of the move. `down`: straight down, the bearing's side
+ * at
  * the bottom of the frame. `pivot`: a fixed point, so high above the pivot.
  */
 export type AimRule =
@@ -72,7 +73,10 @@ export const EFFECTS = {
 } as const;
 export type Effect = keyof typeof EFFECTS;
 
-/** The geometry of a move: how its human parameters become a track, and how dragging changes them. Several moves share one. */
+/**
+ * The geometry of a move: how its human parameters become a track, and how dragging changes them. Several moves share
+ * one.
+ */
 export interface Shape<M> {
   /** Which ends can be dragged: both, or the one place it has. */
   ends: 'both' | 'start';

@@ -103,7 +103,8 @@ export const tumble: Recipe<MoveOf<'tumble'>> = {
     const right = (move.bearingDeg - 90) * RAD;
     return {
       write(s, _tS, out, offset = 0) {
-        // The pole swings as far as the frame rolls, over the top: from one side of the hinge to the other for half a turn.
+        // The pole swings as far as the frame rolls, over the top: from one side of the hinge to the other for half a
+        // turn.
         const angle = move.rollDeg * (s - 0.5) * RAD;
         const asideM = move.armM * Math.sin(angle);
         out[offset] = hinge.xM + asideM * Math.sin(right);

@@ -10,12 +10,37 @@ import { beaufort, windAtHeightMps, windForceN, windPressurePa } from './wind';
 
 const DEG = 180 / Math.PI;
 const lump = (on: Lump['on'], massKg: number, [xM, yM, zM]: number[], size = [0, 0, 0]): Lump => ({
-  name: on, partId: null, on, massKg, xM, yM, zM, lengthM: size[0], widthM: size[1], heightM: size[2],
-}); // prettier-ignore
+  name: on,
+  partId: null,
+  on,
+  massKg,
+  xM,
+  yM,
+  zM,
+  lengthM: size[0],
+  widthM: size[1],
+  heightM: size[2],
+});
 const SLED: Sled = {
-  kind: 'sled', postMm: 500, postMinMm: 400, postMaxMm: 700, postMassG: 1, gimbalMm: 100, gimbalMinMm: 40, stageForeMm: 0, stageSideMm: 0,
-  stageTravelMm: 40, wishS: 2.5, wishLeanDeg: 0, deckRollDeg: 0, deckPeriodS: 8, deckHeightM: 3, walkMps: 1.4, windMps: 0, log: [],
-}; // prettier-ignore
+  kind: 'sled',
+  postMm: 500,
+  postMinMm: 400,
+  postMaxMm: 700,
+  postMassG: 1,
+  gimbalMm: 100,
+  gimbalMinMm: 40,
+  stageForeMm: 0,
+  stageSideMm: 0,
+  stageTravelMm: 40,
+  wishS: 2.5,
+  wishLeanDeg: 0,
+  deckRollDeg: 0,
+  deckPeriodS: 8,
+  deckHeightM: 3,
+  walkMps: 1.4,
+  windMps: 0,
+  log: [],
+};
 
 describe('complete elliptic integral', () => {
   it('has the table values of Abramowitz & Stegun 17.3', () => {
@@ -55,11 +80,16 @@ describe('drop time', () => {
   }
   it('is what stepping the equation of motion gives', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.5, max: 6, noNaN: true }), fc.double({ min: 0.003, max: 0.2, noNaN: true }), fc.double({ min: 0.02, max: 0.6, noNaN: true }), (massKg, belowM, inertia) => {
-        expect(dropTimeS(massKg, belowM, inertia) / droppedS(massKg, belowM, inertia)).toBeCloseTo(1, 4);
-      }),
+      fc.property(
+        fc.double({ min: 0.5, max: 6, noNaN: true }),
+        fc.double({ min: 0.003, max: 0.2, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.6, noNaN: true }),
+        (massKg, belowM, inertia) => {
+          expect(dropTimeS(massKg, belowM, inertia) / droppedS(massKg, belowM, inertia)).toBeCloseTo(1, 4);
+        },
+      ),
       { numRuns: 25 },
-    ); // prettier-ignore
+    );
   });
   it('is where the shown swing comes upright', () => {
     const omega = 1.2;
@@ -74,7 +104,8 @@ describe('drop time', () => {
 });
 
 describe('a sled', () => {
-  // By hand: 2 kg 100 mm above the pivot and 3 kg 400 mm below, 1 g of post. Moments: 2·0.1 − 3·0.4 = −1.0 kg m over 5 kg: 200 mm below. I = 2·0.01 + 3·0.16 = 0.5 kg m².
+  // By hand: 2 kg 100 mm above the pivot and 3 kg 400 mm below, 1 g of post. Moments: 2·0.1 − 3·0.4 = −1.0 kg m over 5
+  // kg: 200 mm below. I = 2·0.01 + 3·0.16 = 0.5 kg m².
   const placed = [lump('top', 2, [0.01, 0, 0]), lump('bottom', 3, [0, 0, 0])];
   it('is balanced as by hand', () => {
     const found = sledBalance(SLED, placed);
@@ -101,38 +132,52 @@ describe('a sled', () => {
     const found = sledBalance({ ...SLED, windMps: 10 }, faced);
     // 61.25 Pa × 1.2 × 0.04 m² = 2.94 N at 0.1 m, less the post of 0.03 × 0.5 m hanging 0.15 m below: 1.1025 N.
     const nm = 2.94 * 0.1 - 61.25 * 1.2 * 0.015 * 0.15;
-    expect(found.windLeanDeg).toBeCloseTo(Math.atan(nm / (5.001 * GRAVITY * found.dropMm / 1000)) * DEG, 2); // prettier-ignore
+    expect(found.windLeanDeg).toBeCloseTo(Math.atan(nm / ((5.001 * GRAVITY * found.dropMm) / 1000)) * DEG, 2);
   });
 });
 
 describe('the solver of a sled', () => {
   it('puts the pivot where the drop takes as long as wished', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.02, max: 0.4, noNaN: true }), fc.double({ min: 1, max: 5, noNaN: true }), fc.double({ min: 2, max: 3, noNaN: true }), (inertia, massKg, wishS) => {
-        const above = pivotAboveM(inertia, massKg, wishS);
-        if (above === null) return;
-        expect(dropTimeS(massKg, above, inertia + massKg * above ** 2)).toBeCloseTo(wishS, 6);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.double({ min: 0.02, max: 0.4, noNaN: true }),
+        fc.double({ min: 1, max: 5, noNaN: true }),
+        fc.double({ min: 2, max: 3, noNaN: true }),
+        (inertia, massKg, wishS) => {
+          const above = pivotAboveM(inertia, massKg, wishS);
+          if (above === null) return;
+          expect(dropTimeS(massKg, above, inertia + massKg * above ** 2)).toBeCloseTo(wishS, 6);
+        },
+      ),
+    );
   });
   it('levels and times any sled within its travel, with the lightest weights', () => {
     const weight = lump('bottom', 0.2, [0, 0, 0]);
     fc.assert(
-      fc.property(fc.double({ min: 0.6, max: 2.4, noNaN: true }), fc.double({ min: -0.01, max: 0.01, noNaN: true }), fc.double({ min: 2, max: 3, noNaN: true }), (cameraKg, foreM, wishS) => {
-        const sled = { ...SLED, postMassG: 500, wishS };
-        const placed = [lump('top', cameraKg, [foreM, 0.004, 0.06], [0.16, 0.13, 0.1]), lump('bottom', 0.7, [0, 0, 0.02])];
-        const solution = solveSled(sled, placed, [weight]);
-        if ('cannot' in solution) throw new Error(solution.cannot);
-        const all = [...placed, ...stackOf(solution.added)];
-        const found = sledBalance(solution.sled, all);
-        // What is set is what is printed: to the tenth of a millimetre, or finer where that matters.
-        expect(Math.abs(found.leanForeDeg ?? 9)).toBeLessThan(0.3);
-        expect(Math.abs(found.leanSideDeg ?? 9)).toBeLessThan(0.3);
-        expect(Math.abs((found.dropS ?? 9) - wishS)).toBeLessThan(0.05);
-        if (solution.added.length > 0) expect(solveSled({ ...sled, postMinMm: sled.postMaxMm }, all.slice(0, -1), [])).toHaveProperty('cannot');
-      }),
+      fc.property(
+        fc.double({ min: 0.6, max: 2.4, noNaN: true }),
+        fc.double({ min: -0.01, max: 0.01, noNaN: true }),
+        fc.double({ min: 2, max: 3, noNaN: true }),
+        (cameraKg, foreM, wishS) => {
+          const sled = { ...SLED, postMassG: 500, wishS };
+          const placed = [
+            lump('top', cameraKg, [foreM, 0.004, 0.06], [0.16, 0.13, 0.1]),
+            lump('bottom', 0.7, [0, 0, 0.02]),
+          ];
+          const solution = solveSled(sled, placed, [weight]);
+          if ('cannot' in solution) throw new Error(solution.cannot);
+          const all = [...placed, ...stackOf(solution.added)];
+          const found = sledBalance(solution.sled, all);
+          // What is set is what is printed: to the tenth of a millimetre, or finer where that matters.
+          expect(Math.abs(found.leanForeDeg ?? 9)).toBeLessThan(0.3);
+          expect(Math.abs(found.leanSideDeg ?? 9)).toBeLessThan(0.3);
+          expect(Math.abs((found.dropS ?? 9) - wishS)).toBeLessThan(0.05);
+          if (solution.added.length > 0)
+            expect(solveSled({ ...sled, postMinMm: sled.postMaxMm }, all.slice(0, -1), [])).toHaveProperty('cannot');
+        },
+      ),
       { numRuns: 60 },
-    ); // prettier-ignore
+    );
   });
   it('tells why when it cannot', () => {
     const heavy = [lump('top', 6, [0, 0, 0.1])];
@@ -145,7 +190,18 @@ describe('the solver of a sled', () => {
 });
 
 describe('a motor gimbal', () => {
-  const GIMBAL: MotorGimbal = { kind: 'motorGimbal', plateForeMm: 0, plateUpMm: 0, cageSideMm: 0, armForeMm: 0, cageMassG: 500, armMassG: 500, payloadMaxG: 2500, torqueMaxNm: 1, runMin: 300 }; // prettier-ignore
+  const GIMBAL: MotorGimbal = {
+    kind: 'motorGimbal',
+    plateForeMm: 0,
+    plateUpMm: 0,
+    cageSideMm: 0,
+    armForeMm: 0,
+    cageMassG: 500,
+    armMassG: 500,
+    payloadMaxG: 2500,
+    torqueMaxNm: 1,
+    runMin: 300,
+  };
   const placed = [lump('top', 1, [0.02, 0.006, 0.03]), lump('top', 1, [0.04, 0, 0.03])];
   it('is off by the moments over the masses, by hand', () => {
     const [fore, up, roll, pan] = gimbalBalance(GIMBAL, placed).axes;

@@ -1,7 +1,10 @@
 /** Standard acceleration of fall, m/s² (CGPM 1901). */
 export const GRAVITY = 9.80665;
 
-/** Complete elliptic integral of the first kind K(k) of modulus 0 ≤ k < 1, by the arithmetic-geometric mean (Abramowitz & Stegun 17.6). Infinite at 1, NaN beyond. */
+/**
+ * Complete elliptic integral of the first kind K(k) of modulus 0 ≤ k < 1, by the arithmetic-geometric mean (Abramowitz
+ * & Stegun 17.6). Infinite at 1, NaN beyond.
+ */
 export function completeK(k: number): number {
   if (!(k >= 0 && k <= 1)) return NaN;
   let a = 1;

@@ -30,7 +30,10 @@ export function heapOf(lumps: readonly Lump[]): Heap {
   return { massKg, xM: mean('xM'), yM: mean('yM'), zM: mean('zM') };
 }
 
-/** Moment of inertia about the sideways axis through a point at (xM, zM), kg m²: each lump as a box about its own middle and carried over by Steiner's theorem. */
+/**
+ * Moment of inertia about the sideways axis through a point at (xM, zM), kg m²: each lump as a box about its own middle
+ * and carried over by Steiner's theorem.
+ */
 export function pitchInertia(lumps: readonly Lump[], xM: number, zM: number): number {
   return lumps.reduce(
     (sum, row) =>
@@ -48,12 +51,22 @@ export function zoomShare(lens: Lens | undefined, focalLengthMm: number): number
   );
 }
 
-/** The placed parts of a build as lumps, from the middle of the camera's plate and of the other end; parts that are not in the kit are left away. */
+/**
+ * The placed parts of a build as lumps, from the middle of the camera's plate and of the other end; parts that are not
+ * in the kit are left away.
+ */
 export function partLumps(build: Build, parts: readonly Part[], lenses: readonly Lens[]): Lump[] {
   return build.parts.flatMap(({ partId, on, foreMm, sideMm, upMm }): Lump[] => {
     const part = parts.find((row) => row.id === partId);
     if (!part) return [];
-    const zoom = part.zoomShiftMm === 0 ? 0 : part.zoomShiftMm * zoomShare(lenses.find((row) => row.id === part.of), build.focalLengthMm); // prettier-ignore
+    const zoom =
+      part.zoomShiftMm === 0
+        ? 0
+        : part.zoomShiftMm *
+          zoomShare(
+            lenses.find((row) => row.id === part.of),
+            build.focalLengthMm,
+          );
     return [
       {
         name: part.name,
@@ -79,7 +92,10 @@ export interface Hidden {
 }
 const NOTHING_HIDDEN: Hidden = { foreMm: 0, sideMm: 0, downMm: 0 };
 
-/** A sled's lumps from its pivot: parts on the plate moved by the stage, parts at the bottom, and the post; all of them where `hidden` says they really are. */
+/**
+ * A sled's lumps from its pivot: parts on the plate moved by the stage, parts at the bottom, and the post; all of them
+ * where `hidden` says they really are.
+ */
 export function sledLumps(sled: Sled, placed: readonly Lump[], hidden: Hidden = NOTHING_HIDDEN): Lump[] {
   const topM = sled.gimbalMm / 1000;
   const bottomM = topM - sled.postMm / 1000;

@@ -6,7 +6,10 @@ import { heapOf, type Lump } from './masses';
 /** One balance of a motor gimbal: what to slide, by how much to be level, and what its motor holds meanwhile. */
 export interface AxisBalance {
   name: 'tilt, fore and aft' | 'tilt, up and down' | 'roll' | 'pan';
-  /** Slide by this to balance with nothing else moved: forward, up or to the right positive. What hands do, one after the other, is in `gimbalSlides`. */
+  /**
+   * Slide by this to balance with nothing else moved: forward, up or to the right positive. What hands do, one after
+   * the other, is in `gimbalSlides`.
+   */
   slideMm: number;
   /** What the motor has to hold at the worst angle as it is. */
   leftoverNm: number;
@@ -21,10 +24,16 @@ export interface GimbalBalance {
   runShare: number;
 }
 
-/** At full torque a motor takes this many times what the rest of the gimbal takes: a model of copper loss, common practice, no published source. */
+/**
+ * At full torque a motor takes this many times what the rest of the gimbal takes: a model of copper loss, common
+ * practice, no published source.
+ */
 const HOLDING_TIMES = 6;
 
-/** The four balances as everything is set now, in the order they are done. The roll and pan motors carry what the tilt balance leaves as well. */
+/**
+ * The four balances as everything is set now, in the order they are done. The roll and pan motors carry what the tilt
+ * balance leaves as well.
+ */
 export function gimbalBalance(gimbal: MotorGimbal, placed: readonly Lump[]): GimbalBalance {
   const camera = heapOf(placed);
   const xM = camera.xM + gimbal.plateForeMm / 1000;
@@ -71,7 +80,10 @@ export interface GimbalSlide {
   byMm: number;
 }
 
-/** The four slides, each worked out on what those before it left, as they are printed; and the gimbal once they are done. */
+/**
+ * The four slides, each worked out on what those before it left, as they are printed; and the gimbal once they are
+ * done.
+ */
 export function gimbalSlides(
   gimbal: MotorGimbal,
   placed: readonly Lump[],

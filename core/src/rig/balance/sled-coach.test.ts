@@ -11,13 +11,44 @@ import { learnOffsets } from './sled-learning';
 import { solveSled, stackOf } from './sled-solver';
 
 const DEG = 180 / Math.PI;
-const lump = (name: string, on: 'top' | 'bottom', massKg: number, [xM, yM, zM]: number[], [lengthM, widthM, heightM]: number[]): Lump => ({
-  name, partId: null, on, massKg, xM, yM, zM, lengthM, widthM, heightM,
-}); // prettier-ignore
+const lump = (
+  name: string,
+  on: 'top' | 'bottom',
+  massKg: number,
+  [xM, yM, zM]: number[],
+  [lengthM, widthM, heightM]: number[],
+): Lump => ({
+  name,
+  partId: null,
+  on,
+  massKg,
+  xM,
+  yM,
+  zM,
+  lengthM,
+  widthM,
+  heightM,
+});
 const SLED: Sled = {
-  kind: 'sled', postMm: 500, postMinMm: 400, postMaxMm: 700, postMassG: 450, gimbalMm: 100, gimbalMinMm: 60, stageForeMm: 0, stageSideMm: 0,
-  stageTravelMm: 40, wishS: 2.5, wishLeanDeg: 0, deckRollDeg: 0, deckPeriodS: 8, deckHeightM: 3, walkMps: 1.4, windMps: 0, log: [],
-}; // prettier-ignore
+  kind: 'sled',
+  postMm: 500,
+  postMinMm: 400,
+  postMaxMm: 700,
+  postMassG: 450,
+  gimbalMm: 100,
+  gimbalMinMm: 60,
+  stageForeMm: 0,
+  stageSideMm: 0,
+  stageTravelMm: 40,
+  wishS: 2.5,
+  wishLeanDeg: 0,
+  deckRollDeg: 0,
+  deckPeriodS: 8,
+  deckHeightM: 3,
+  walkMps: 1.4,
+  windMps: 0,
+  log: [],
+};
 const PLACED = [
   lump('camera', 'top', 1.3, [0.02, 0.004, 0.06], [0.16, 0.14, 0.11]),
   lump('monitor and battery', 'bottom', 1, [-0.01, 0, 0.02], [0.12, 0.08, 0.06]),
@@ -53,10 +84,13 @@ function really(sled: Sled, placed: Lump[], hidden: { foreMm: number; sideMm: nu
 function seenRound(sled: Sled, truth: ReturnType<typeof really>, bell: () => number): SledRound {
   const look = (deg: number) => Math.max(-170, Math.min(170, deg + bell() * (0.3 + 0.08 * Math.abs(deg))));
   return {
-    stageForeMm: sled.stageForeMm, stageSideMm: sled.stageSideMm, gimbalMm: sled.gimbalMm,
-    leanForeDeg: look(truth.leanForeDeg), leanSideDeg: look(truth.leanSideDeg),
+    stageForeMm: sled.stageForeMm,
+    stageSideMm: sled.stageSideMm,
+    gimbalMm: sled.gimbalMm,
+    leanForeDeg: look(truth.leanForeDeg),
+    leanSideDeg: look(truth.leanSideDeg),
     dropS: truth.dropS === null || truth.dropS > 20 ? null : Math.max(0.1, truth.dropS + bell() * 0.05),
-  }; // prettier-ignore
+  };
 }
 
 function balanceWithCoach(seed: number): { adjustments: number; leanDeg: number; dropOffS: number } {
@@ -108,7 +142,10 @@ describe('the coach of a sled', () => {
 });
 
 describe('from the bag', () => {
-  /** Parts weigh 3% more or less than their papers say, and lie a little elsewhere; it comes out of the bag with the stage in its middle and the pivot high. */
+  /**
+   * Parts weigh 3% more or less than their papers say, and lie a little elsewhere; it comes out of the bag with the
+   * stage in its middle and the pivot high.
+   */
   function fromTheBag(seed: number) {
     const { uniform, bell } = seeded(1000 + seed);
     const nominal = [

@@ -20,7 +20,9 @@ export const WORKABLE = { leanDeg: 1, dropS: 0.2 };
 /** What hands can set. */
 const STEP_MM = { stage: 0.02, gimbal: 0.1 };
 
-/** The pivot is kept this many standard deviations above the centre of mass; leans below the second are levelled later. */
+/**
+ * The pivot is kept this many standard deviations above the centre of mass; leans below the second are levelled later.
+ */
 const SURE_OF_BELOW = 2.0;
 const NEARLY_LEVEL_DEG = 12;
 /** It is called workable within this share of what is. */
@@ -40,7 +42,10 @@ export const LEAN_WORDS = [
 const rounded = (value: number, step: number) => Math.round(Math.round(value / step) * step * 1000) / 1000;
 const within = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value));
 
-/** The next single adjustment from all that was seen so far, within what the sled can be set to, with its reason; the last round is how it is set now. */
+/**
+ * The next single adjustment from all that was seen so far, within what the sled can be set to, with its reason; the
+ * last round is how it is set now.
+ */
 export function coach(
   sled: Sled,
   placed: readonly Lump[],

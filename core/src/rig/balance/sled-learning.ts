@@ -11,13 +11,22 @@ export interface HiddenOffsets extends Hidden {
   downSdMm: number;
 }
 
-/** What is expected before anything is seen: parts are rarely where their papers say. Common practice, no published source. */
+/**
+ * What is expected before anything is seen: parts are rarely where their papers say. Common practice, no published
+ * source.
+ */
 const PRIOR = { acrossMm: 12, downMm: 20 };
 /** How well an eye with a level, and a tapping finger, see. */
 const SEEN = { leanDeg: 0.4, leanShare: 0.1, dropShare: 0.035, dropS: 0.05 };
-/** Papers are wrong about masses by this share: what an older look says of the stage as it is set now is that much less sure. Common practice, no published source. */
+/**
+ * Papers are wrong about masses by this share: what an older look says of the stage as it is set now is that much less
+ * sure. Common practice, no published source.
+ */
 const MASS_ERROR = 0.03;
-/** A sled as its parts say: masses in kg, where its centre of mass lies from the pivot in mm, and the moment of inertia about that centre. */
+/**
+ * A sled as its parts say: masses in kg, where its centre of mass lies from the pivot in mm, and the moment of inertia
+ * about that centre.
+ */
 export interface SledState {
   massKg: number;
   topKg: number;
@@ -61,7 +70,10 @@ function solve3(a: number[][], b: number[]): { x: number[]; inverse: number[][] 
   return { x: rows.map((row) => row[3]), inverse: rows.map((row) => row.slice(4)) };
 }
 
-/** The offsets that explain what was seen best: least squares (Gauss and Newton, damped after Levenberg and Marquardt) with what is expected beforehand as the first observation; the uncertainty is from the curvature there. */
+/**
+ * The offsets that explain what was seen best: least squares (Gauss and Newton, damped after Levenberg and Marquardt)
+ * with what is expected beforehand as the first observation; the uncertainty is from the curvature there.
+ */
 export function learnOffsets(sled: Sled, placed: readonly Lump[], rounds: readonly SledRound[]): HiddenOffsets {
   const states = rounds.map((round) =>
     stateOf(

@@ -4,7 +4,10 @@ import { asPrintedMm, sayMm, type Units } from '../../model/units';
 import { heapOf, pitchInertia, sledLumps, type Lump } from './masses';
 import { hiddenOf } from './sled-learning';
 
-/** How far the pivot has to be above the centre of mass for a drop time, m: the nearer of the two distances that give it. Null when even the quickest drop of this mass takes longer. */
+/**
+ * How far the pivot has to be above the centre of mass for a drop time, m: the nearer of the two distances that give
+ * it. Null when even the quickest drop of this mass takes longer.
+ */
 export function pivotAboveM(inertiaAboutCentreKgM2: number, massKg: number, dropS: number): number | null {
   const b = (GRAVITY * dropS ** 2) / K_FROM_LEVEL ** 2;
   const c = inertiaAboutCentreKgM2 / massKg;
@@ -18,7 +21,10 @@ export interface Added {
   count: number;
 }
 
-/** A setting of the sled that balances it, as it is printed, and the weights that go to the bottom besides what is there. */
+/**
+ * A setting of the sled that balances it, as it is printed, and the weights that go to the bottom besides what is
+ * there.
+ */
 export interface SledSolution {
   sled: Sled;
   added: Added[];
@@ -31,8 +37,10 @@ const MOST_IN_ALL = 16;
 export const BELOW_GIMBAL_MM = 50;
 
 /**
- * The lightest weights, then the shortest post, that let the pivot be set for the wished drop time and the wished lean. `weights`: those of the kit that can be added to the bottom, any
- * number of times. What is set is what is printed (`printedSled`). Gives a sentence when nothing within the sled's travel does it.
+ * The lightest weights, then the shortest post, that let the pivot be set for the wished drop time and the wished lean.
+ * `weights`: those of the kit that can be added to the bottom, any
+ * number of times. What is set is what is printed (`printedSled`). Gives a sentence when nothing within the sled's
+ * travel does it.
  */
 export function solveSled(
   sled: Sled,
@@ -59,7 +67,8 @@ export function solveSled(
         const set = at(postMm);
         if (typeof set !== 'string') return { sled: set, added };
       }
-      // With more weight at the bottom another trouble may come: the first one, of the fewest weights, is what there is to mend, unless weights mend it.
+      // With more weight at the bottom another trouble may come: the first one, of the fewest weights, is what there is
+      // to mend, unless weights mend it.
       if (why === null || longest.startsWith(TOP_HEAVY)) [why, heaviest] = [longest, added];
       continue;
     }
@@ -93,7 +102,10 @@ function stacksOf(weights: readonly Lump[]): Added[][] {
         count === 0 ? stack : [...stack, { weight, count }],
       ).filter((row) => piecesOf(row) <= MOST_IN_ALL),
     );
-  return stacks.map((stack) => ({ stack, kg: kgOf(stack), pieces: piecesOf(stack) })).sort((a, b) => a.kg - b.kg || a.pieces - b.pieces).map(({ stack }) => stack); // prettier-ignore
+  return stacks
+    .map((stack) => ({ stack, kg: kgOf(stack), pieces: piecesOf(stack) }))
+    .sort((a, b) => a.kg - b.kg || a.pieces - b.pieces)
+    .map(({ stack }) => stack);
 }
 
 const piecesOf = (added: readonly Added[]) => added.reduce((sum, { count }) => sum + count, 0);
@@ -115,7 +127,10 @@ export function stackOf(added: readonly Added[]): Lump[] {
 const TOP_HEAVY = 'It stays top-heavy';
 const tooQuick = ({ wishS }: Sled) => `A drop of ${wishS} s is quicker than this sled can fall: wish for a slower one.`;
 
-/** The stage put over the post (or off it, for a wished lean) and the pivot over the centre of mass, both as printed; or why that does not go. */
+/**
+ * The stage put over the post (or off it, for a wished lean) and the pivot over the centre of mass, both as printed; or
+ * why that does not go.
+ */
 function levelled(sled: Sled, placed: readonly Lump[], units: Units): Sled | string {
   const hidden = hiddenOf(sled, placed);
   const mm = (value: number) => sayMm(value, units);
@@ -151,7 +166,10 @@ const RAD = Math.PI / 180;
 /** A step of the stage may lean it by this much at most, degrees. */
 const STEP_LEAN_DEG = 0.5;
 
-/** The steps in which the stage is set, mm: tenths, or hundredths where a tenth leans it too far; inches to the thousandth. `leanPerMm` in radians. */
+/**
+ * The steps in which the stage is set, mm: tenths, or hundredths where a tenth leans it too far; inches to the
+ * thousandth. `leanPerMm` in radians.
+ */
 const stageStepMm = (leanPerMm: number): number => ((0.1 * leanPerMm) / RAD > STEP_LEAN_DEG ? 0.02 : 0.1);
 
 /** A sled as hands set it from the printed numbers. */

@@ -6,7 +6,10 @@ import { windForceN } from './wind';
 
 const DEG = 180 / Math.PI;
 
-/** How a counterweighted sled hangs and swings. Angles in degrees, positive forward and to the right. Where it is not bottom-heavy, lean and times are null. */
+/**
+ * How a counterweighted sled hangs and swings. Angles in degrees, positive forward and to the right. Where it is not
+ * bottom-heavy, lean and times are null.
+ */
 export interface SledBalance {
   massKg: number;
   topMassKg: number;
@@ -27,22 +30,32 @@ export interface SledBalance {
   loadN: number;
 }
 
-/** Time from level to upright of a pendulum let go at rest, s: K(sin 45°)/ω₀, ω₀ = √(m g h / I) (Abramowitz & Stegun 17.3 for K). */
+/**
+ * Time from level to upright of a pendulum let go at rest, s: K(sin 45°)/ω₀, ω₀ = √(m g h / I) (Abramowitz & Stegun
+ * 17.3 for K).
+ */
 export const dropTimeS = (massKg: number, belowM: number, inertiaKgM2: number): number =>
   K_FROM_LEVEL * Math.sqrt(inertiaKgM2 / (massKg * GRAVITY * belowM));
 
-/** How far a hanging body swings when its pivot is stopped at once from a speed, degrees: its spin m h v / I about the pivot, then energy. 180: it goes over. */
+/**
+ * How far a hanging body swings when its pivot is stopped at once from a speed, degrees: its spin m h v / I about the
+ * pivot, then energy. 180: it goes over.
+ */
 export function swingOnStopDeg(massKg: number, belowM: number, inertiaKgM2: number, speedMps: number): number {
   const spin = (massKg * belowM * speedMps) / inertiaKgM2;
   const cos = 1 - (inertiaKgM2 * spin ** 2) / (2 * massKg * GRAVITY * belowM);
   return cos <= -1 ? 180 : Math.acos(cos) * DEG;
 }
 
-/** A swing that is driven near its own time grows to this many times at most: hands and pivot damp it. Common practice, no published source. */
+/**
+ * A swing that is driven near its own time grows to this many times at most: hands and pivot damp it. Common practice,
+ * no published source.
+ */
 const MOST_TIMES = 5;
 
 /**
- * Lean of a sled of its own rate ω₀ on a deck that rolls as A sin(2πt/T): the pivot, `deckHeightM` above the axis, is carried sideways with A (2π/T)² h at most, which
+ * Lean of a sled of its own rate ω₀ on a deck that rolls as A sin(2πt/T): the pivot, `deckHeightM` above the axis, is
+ * carried sideways with A (2π/T)² h at most, which
  * leans what hangs from it by a/g, times 1 / |1 − (ω/ω₀)²| (a driven oscillator, any text of mechanics).
  */
 export function deckLeanDeg(
@@ -82,7 +95,10 @@ export function sledBalance(sled: Sled, placed: readonly Lump[]): SledBalance {
   };
 }
 
-/** A swing about its pivot, let go at rest from an angle: one row each `stepS`. Angles in degrees from upright. Full equation θ″ = −ω₀² sin θ − 2 ζ ω₀ θ′, by Runge and Kutta's fourth order. */
+/**
+ * A swing about its pivot, let go at rest from an angle: one row each `stepS`. Angles in degrees from upright. Full
+ * equation θ″ = −ω₀² sin θ − 2 ζ ω₀ θ′, by Runge and Kutta's fourth order.
+ */
 export function swing(
   omegaRadps: number,
   fromDeg: number,

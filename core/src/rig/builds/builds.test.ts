@@ -43,22 +43,34 @@ describe('what is said of a build', () => {
     }
   });
   it('in feet and pounds speaks of neither metres nor grams', () => {
-    for (const build of DEFAULT_KIT.builds) for (const { said, key } of balanceOf(build, DEFAULT_KIT, 'imperial').facts) if (!/inertia|wind|tips|note|stopSwing|Nm/i.test(key)) expect(said, `${build.name}, ${key}`).not.toMatch(/\d (m|mm|g|kg)\b/);
-  }); // prettier-ignore
+    for (const build of DEFAULT_KIT.builds)
+      for (const { said, key } of balanceOf(build, DEFAULT_KIT, 'imperial').facts)
+        if (!/inertia|wind|tips|note|stopSwing|Nm/i.test(key))
+          expect(said, `${build.name}, ${key}`).not.toMatch(/\d (m|mm|g|kg)\b/);
+  });
   it('never is a number that is none, whatever is typed within the limits', () => {
     const kinds = ['sled-35', 'gimbal-35', 'jib', 'slider-one', 'table-arm', 'rope', 'drone', 'board', 'turntable'];
     fc.assert(
-      fc.property(fc.constantFrom(...kinds), fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 12, maxLength: 12 }), (id, shares) => {
-        const build = builtAs(id);
-        const support = Object.fromEntries(Object.entries(build.support).map(([key, value], i) => [key, typeof value === 'number' ? value * 4 * shares[i % 12] : value]));
-        const parsed = BuildSchema.safeParse({ ...build, support });
-        if (!parsed.success) return;
-        for (const { said, value } of balanceOf(parsed.data, DEFAULT_KIT, 'metric').facts) {
-          expect(said).not.toMatch(/NaN|Infinity/);
-          expect(value === null || Number.isFinite(value)).toBe(true);
-        }
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 12, maxLength: 12 }),
+        (id, shares) => {
+          const build = builtAs(id);
+          const support = Object.fromEntries(
+            Object.entries(build.support).map(([key, value], i) => [
+              key,
+              typeof value === 'number' ? value * 4 * shares[i % 12] : value,
+            ]),
+          );
+          const parsed = BuildSchema.safeParse({ ...build, support });
+          if (!parsed.success) return;
+          for (const { said, value } of balanceOf(parsed.data, DEFAULT_KIT, 'metric').facts) {
+            expect(said).not.toMatch(/NaN|Infinity/);
+            expect(value === null || Number.isFinite(value)).toBe(true);
+          }
+        },
+      ),
+    );
   });
   it('refuses a negative mass, an arm of no length, and tells what a storm does', () => {
     expect(
@@ -137,7 +149,8 @@ describe('what cannot be is said', () => {
     expect(on({ downhillDeg: 12 }).get('people')?.value).toBe((on({}).get('people')?.value ?? 0) + 2);
     expect(on({ downhillDeg: 45, grip: 0.3 }).get('stoppingM')).toMatchObject({ grade: 'cannot' });
   });
-  // A pivot 3 m above the axis of a deck that rolls 5° in 8 s is carried sideways with 0.0873 · (2π/8)² · 3 = 0.1615 m/s²: 0.94° of a plumb line that follows at once.
+  // A pivot 3 m above the axis of a deck that rolls 5° in 8 s is carried sideways with 0.0873 · (2π/8)² · 3 = 0.1615
+  // m/s²: 0.94° of a plumb line that follows at once.
   it('on a rolling deck what hangs short follows the sideways pull, and near the deck’s own time swings', () => {
     const deck = { deckRollDeg: 5, deckPeriodS: 8, deckHeightM: 3 };
     expect(deckLeanDeg(deck, 100)).toBeCloseTo(0.944, 2);

@@ -10,7 +10,10 @@ export interface Check {
   own: boolean;
 }
 
-/** What has to be right before a build shoots: from its parts, its rig, the shots it is for, and who stands on the site. Common practice, no published source. */
+/**
+ * What has to be right before a build shoots: from its parts, its rig, the shots it is for, and who stands on the site.
+ * Common practice, no published source.
+ */
 export function checklistOf(build: Build, kit: Kit, shots: readonly Shot[], pieces: readonly Piece[] = []): Check[] {
   const on = kit.parts.filter((part) => build.parts.some(({ partId }) => partId === part.id));
   const { support } = build;

@@ -6,7 +6,10 @@ import { partLumps } from '../balance/masses';
 import { gimbalBalance } from '../balance/motor-gimbal';
 import { saySlide } from './slides';
 
-/** A build with a shot's lens, and zoomed as the shot is: the new lens sits with its mount where the old one's was. The same build where the kit has no such lens among its parts. */
+/**
+ * A build with a shot's lens, and zoomed as the shot is: the new lens sits with its mount where the old one's was. The
+ * same build where the kit has no such lens among its parts.
+ */
 export function asFor(build: Build, kit: Kit, shot: Shot): Build {
   const lensIs = (id: string) => kit.parts.find((part) => part.id === id && part.kind === 'lens');
   const wanted = kit.parts.find((part) => part.kind === 'lens' && part.of === shot.lensId);
@@ -22,7 +25,10 @@ export function asFor(build: Build, kit: Kit, shot: Shot): Build {
 /** Slides below this are not felt. */
 const FELT_MM = 0.5;
 
-/** Which axes of a balanced motor gimbal a shot's lens or zoom disturbs, and how far to slide which plate for it; none for other rigs. The tilt balances are done first, so pan is what is left after them. */
+/**
+ * Which axes of a balanced motor gimbal a shot's lens or zoom disturbs, and how far to slide which plate for it; none
+ * for other rigs. The tilt balances are done first, so pan is what is left after them.
+ */
 export function disturbedAxes(build: Build, kit: Kit, shot: Shot, units: Units): string[] {
   const { support } = build;
   if (support.kind !== 'motorGimbal') return [];

@@ -34,9 +34,26 @@ export interface RigView {
 }
 
 const RAD = Math.PI / 180;
-const box = (ink: Ink, name: string, xMm: number, yMm: number, widthMm: number, heightMm: number, handle: Handle | null = null, turnDeg = 0): Shape => ({
-  form: 'box', ink, name, xMm, yMm, widthMm, heightMm, turnDeg, handle,
-}); // prettier-ignore
+const box = (
+  ink: Ink,
+  name: string,
+  xMm: number,
+  yMm: number,
+  widthMm: number,
+  heightMm: number,
+  handle: Handle | null = null,
+  turnDeg = 0,
+): Shape => ({
+  form: 'box',
+  ink,
+  name,
+  xMm,
+  yMm,
+  widthMm,
+  heightMm,
+  turnDeg,
+  handle,
+});
 const line = (ink: Ink, name: string, points: [number, number][], closed = false): Shape => ({
   form: 'line',
   ink,
@@ -52,7 +69,10 @@ const dot = (
   handle: Handle | null = null,
 ): Shape => ({ form: 'dot', ink, name, xMm, yMm, handle });
 
-/** Parts of a build as boxes about an origin, from the side or from behind. The box is where the part is; its centre of mass may be elsewhere. */
+/**
+ * Parts of a build as boxes about an origin, from the side or from behind. The box is where the part is; its centre of
+ * mass may be elsewhere.
+ */
 function partBoxes(
   build: Build,
   kit: Kit,
@@ -79,7 +99,10 @@ function partBoxes(
   });
 }
 
-/** The rig drawn to scale from its build: two views. Forward is to the right, and from behind the right-hand side is to the right. */
+/**
+ * The rig drawn to scale from its build: two views. Forward is to the right, and from behind the right-hand side is to
+ * the right.
+ */
 export function viewsOf(build: Build, kit: Kit): RigView[] {
   const placed = partLumps(build, kit.parts, kit.lenses);
   const { support } = build;
@@ -94,32 +117,79 @@ export function viewsOf(build: Build, kit: Kit): RigView[] {
         const bottom = support.gimbalMm - support.postMm;
         const centre = heapOf(sledLumps(support, placed, hiddenOf(support, placed)));
         return [
-          line('rig', 'Post', [[0, support.gimbalMm], [0, bottom]]),
+          line('rig', 'Post', [
+            [0, support.gimbalMm],
+            [0, bottom],
+          ]),
           box('rig', 'Stage', stage, support.gimbalMm - 4, 120, 8, { field: across ? 'stageSideMm' : 'stageForeMm' }),
           box('rig', 'Base', 0, bottom - 5, across ? 90 : 150, 10),
           ...partBoxes(build, kit, across, (on) => (on === 'top' ? [stage, support.gimbalMm] : [0, bottom]), true),
-          line('rig', 'Grip', [[0, 0], [0, -130]]),
-          line('plumb', 'Plumb line', [[0, support.gimbalMm + 40], [0, bottom - 30]]),
+          line('rig', 'Grip', [
+            [0, 0],
+            [0, -130],
+          ]),
+          line('plumb', 'Plumb line', [
+            [0, support.gimbalMm + 40],
+            [0, bottom - 30],
+          ]),
           dot('pivot', 'Pivot', 0, 0, { field: 'gimbalMm' }),
           dot('centre', 'Centre of mass', (across ? centre.yM : centre.xM) * 1000, centre.zM * 1000),
         ];
-      }); // prettier-ignore
+      });
     case 'motorGimbal':
       return both((across) => {
         const centre = heapOf(placed);
         const [x0, y0] = [across ? support.cageSideMm : support.plateForeMm, support.plateUpMm];
         return [
           ...(across
-            ? [line('rig', 'Cage', [[-110 + x0, 0], [-110 + x0, -95], [0, -95]]), line('rig', 'Tilt axis', [[-110 + x0, 0], [x0, 0]])]
-            : [line('rig', 'Roll arm', [[0, 0], [0, -95], [-150, -95]])]),
-          line('rig', 'Pan arm', across ? [[0, -95], [0, -250]] : [[-150, -95], [-150 + support.armForeMm, -190], [support.armForeMm, -190], [support.armForeMm, -250]]),
+            ? [
+                line('rig', 'Cage', [
+                  [-110 + x0, 0],
+                  [-110 + x0, -95],
+                  [0, -95],
+                ]),
+                line('rig', 'Tilt axis', [
+                  [-110 + x0, 0],
+                  [x0, 0],
+                ]),
+              ]
+            : [
+                line('rig', 'Roll arm', [
+                  [0, 0],
+                  [0, -95],
+                  [-150, -95],
+                ]),
+              ]),
+          line(
+            'rig',
+            'Pan arm',
+            across
+              ? [
+                  [0, -95],
+                  [0, -250],
+                ]
+              : [
+                  [-150, -95],
+                  [-150 + support.armForeMm, -190],
+                  [support.armForeMm, -190],
+                  [support.armForeMm, -250],
+                ],
+          ),
           box('rig', 'Handle', across ? 0 : support.armForeMm, -320, 34, 140),
-          box('rig', 'Plate', x0, y0 - 3, across ? 50 : 130, 6, across ? { field: 'cageSideMm' } : { field: 'plateForeMm' }),
+          box(
+            'rig',
+            'Plate',
+            x0,
+            y0 - 3,
+            across ? 50 : 130,
+            6,
+            across ? { field: 'cageSideMm' } : { field: 'plateForeMm' },
+          ),
           ...partBoxes(build, kit, across, () => [x0, y0], true),
           dot('pivot', across ? 'Roll axis' : 'Tilt axis', 0, 0),
           dot('centre', 'Centre of mass', (across ? centre.yM : centre.xM) * 1000 + x0, centre.zM * 1000 + y0),
         ];
-      }); // prettier-ignore
+      });
     case 'jib':
       return jibViews(build, support, kit, placed);
     case 'slider':
@@ -131,33 +201,70 @@ export function viewsOf(build: Build, kit: Kit): RigView[] {
     case 'drone':
       return both((across) => [
         box('rig', 'Body', 0, 0, across ? 110 : 190, 70),
-        ...[-1, 1].flatMap((end) => [line('rig', 'Arm', [[0, 10], [end * 150, 35]]), line('rig', 'Rotor', [[end * 150 - 95, 45], [end * 150 + 95, 45]]), box('rig', 'Motor', end * 150, 32, 24, 22)]),
+        ...[-1, 1].flatMap((end) => [
+          line('rig', 'Arm', [
+            [0, 10],
+            [end * 150, 35],
+          ]),
+          line('rig', 'Rotor', [
+            [end * 150 - 95, 45],
+            [end * 150 + 95, 45],
+          ]),
+          box('rig', 'Motor', end * 150, 32, 24, 22),
+        ]),
         ...partBoxes(build, kit, across, () => [0, -20], true),
-        dot('centre', 'Centre of what it carries', across ? heapOf(placed).yM * 1000 : heapOf(placed).xM * 1000, heapOf(placed).zM * 1000 - 20),
-      ]); // prettier-ignore
+        dot(
+          'centre',
+          'Centre of what it carries',
+          across ? heapOf(placed).yM * 1000 : heapOf(placed).xM * 1000,
+          heapOf(placed).zM * 1000 - 20,
+        ),
+      ]);
     case 'wheels':
       return both((across) => {
         const high = support.wheelMm + 1000;
         return [
           ground(900),
           box('rig', 'Deck', 0, support.wheelMm + 20, across ? 420 : 1100, 40),
-          ...[-1, 1].map((end) => box('rig', 'Wheel', end * (across ? 170 : 420), support.wheelMm / 2, across ? 60 : support.wheelMm, support.wheelMm)),
-          line('rig', 'Mount', [[across ? 0 : 300, support.wheelMm + 40], [across ? 0 : 300, high]]),
+          ...[-1, 1].map((end) =>
+            box(
+              'rig',
+              'Wheel',
+              end * (across ? 170 : 420),
+              support.wheelMm / 2,
+              across ? 60 : support.wheelMm,
+              support.wheelMm,
+            ),
+          ),
+          line('rig', 'Mount', [
+            [across ? 0 : 300, support.wheelMm + 40],
+            [across ? 0 : 300, high],
+          ]),
           ...partBoxes(build, kit, across, () => [across ? 0 : 300, high], true),
         ];
-      }); // prettier-ignore
+      });
     case 'improvised':
       return both((across) => [
         ground(support.lengthMm),
         ...(support.what === 'hingedPole'
-          ? [line('rig', 'Pole', [[0, 0], [0, support.lengthMm]]), line('away', 'Way of the camera', arc(support.lengthMm, 0, 180))]
+          ? [
+              line('rig', 'Pole', [
+                [0, 0],
+                [0, support.lengthMm],
+              ]),
+              line('away', 'Way of the camera', arc(support.lengthMm, 0, 180)),
+            ]
           : [box('rig', 'Carrier', 0, 15, support.lengthMm * (support.what === 'turntable' ? 2 : 1), 30)]),
         ...partBoxes(build, kit, across, () => [0, support.what === 'hingedPole' ? support.lengthMm : 30], true),
-      ]); // prettier-ignore
+      ]);
   }
 }
 
-const ground = (reachMm: number): Shape => line('ground', 'Ground', [[-reachMm - 300, 0], [reachMm + 300, 0]]); // prettier-ignore
+const ground = (reachMm: number): Shape =>
+  line('ground', 'Ground', [
+    [-reachMm - 300, 0],
+    [reachMm + 300, 0],
+  ]);
 const arc = (radiusMm: number, fromDeg: number, toDeg: number): [number, number][] =>
   Array.from({ length: 33 }, (_, i) => {
     const angle = (fromDeg + ((toDeg - fromDeg) * i) / 32) * RAD;
@@ -180,8 +287,16 @@ function jibViews(build: Build, jib: Jib, kit: Kit, placed: readonly Lump[]): Ri
       name: 'From the side',
       shapes: [
         ground(jib.frontMm),
-        line('away', 'Way of the camera', arc(jib.frontMm, -60, 60).map(([x, y]) => [x, y + jib.pivotMm])),
-        line('rig', 'Stand', [[-jib.footMm, 0], [0, jib.pivotMm], [jib.footMm, 0]]),
+        line(
+          'away',
+          'Way of the camera',
+          arc(jib.frontMm, -60, 60).map(([x, y]) => [x, y + jib.pivotMm]),
+        ),
+        line('rig', 'Stand', [
+          [-jib.footMm, 0],
+          [0, jib.pivotMm],
+          [jib.footMm, 0],
+        ]),
         line('rig', 'Beam', [rear, front]),
         box('weight', 'Counterweight', rear[0], rear[1], counter / 2, counter / 2),
         ...partBoxes(build, kit, false, () => front, false),
@@ -193,14 +308,22 @@ function jibViews(build: Build, jib: Jib, kit: Kit, placed: readonly Lump[]): Ri
       name: 'From above',
       shapes: [
         circle('away', 'Nobody within', jib.frontMm + 1000),
-        line('edge', 'Feet', feetAround(3, jib.footMm).map(([x, y]): [number, number] => [x, y]), true),
-        line('rig', 'Beam', [[rear[0], 0], [front[0], 0]]),
+        line(
+          'edge',
+          'Feet',
+          feetAround(3, jib.footMm).map(([x, y]): [number, number] => [x, y]),
+          true,
+        ),
+        line('rig', 'Beam', [
+          [rear[0], 0],
+          [front[0], 0],
+        ]),
         box('weight', 'Counterweight', rear[0], 0, counter / 2, counter / 2),
         box('part', 'Camera', front[0], 0, 160, 130),
         dot('pivot', 'Pivot', 0, 0),
       ],
     },
-  ]; // prettier-ignore
+  ];
 }
 
 function sliderViews(build: Build, slider: Slider, kit: Kit, placed: readonly Lump[]): RigView[] {
@@ -223,7 +346,11 @@ function sliderViews(build: Build, slider: Slider, kit: Kit, placed: readonly Lu
         ground(half),
         ...ends.map((end) => {
           const [x, y] = rail(end);
-          return line('rig', 'Stand', [[x - slider.footMm, 0], [x, y], [x + slider.footMm, 0]]);
+          return line('rig', 'Stand', [
+            [x - slider.footMm, 0],
+            [x, y],
+            [x + slider.footMm, 0],
+          ]);
         }),
         ...(slider.bagG > 0 ? ends.map((end) => box('weight', 'Bag', rail(end)[0], 110, 170, 140)) : []),
         line('rig', 'Rail', [rail(-half), rail(half)]),
@@ -235,13 +362,19 @@ function sliderViews(build: Build, slider: Slider, kit: Kit, placed: readonly Lu
       name: 'From above',
       shapes: [
         ...feet.map((row) => line('edge', 'Feet', row.map(inMm), true)),
-        line('rig', 'Rail', [[-half * cos, 0], [half * cos, 0]]),
+        line('rig', 'Rail', [
+          [-half * cos, 0],
+          [half * cos, 0],
+        ]),
         box('rig', 'Carriage', worstMm * cos, 0, 120, 100),
-        line('plumb', 'Way of the centre of mass', [[-(half * cos * carriedKg) / massKg, 0], [(half * cos * carriedKg) / massKg, 0]]),
+        line('plumb', 'Way of the centre of mass', [
+          [-(half * cos * carriedKg) / massKg, 0],
+          [(half * cos * carriedKg) / massKg, 0],
+        ]),
         dot('centre', 'Centre of mass, at worst', (worstMm * cos * carriedKg) / massKg, 0),
       ],
     },
-  ]; // prettier-ignore
+  ];
 }
 
 function armViews(build: Build, arm: Arm, kit: Kit, placed: readonly Lump[]): RigView[] {
@@ -259,11 +392,28 @@ function armViews(build: Build, arm: Arm, kit: Kit, placed: readonly Lump[]): Ri
       name: 'From the side',
       shapes: [
         ground(foot),
-        line('rig', 'Legs', [[-foot, 0], [0, top], [foot, 0]]),
-        line('rig', 'Leg', [[0, top], [foot * 0.25, 0]]),
-        line('rig', 'Column', [[0, top], [0, top + arm.columnMm]]),
+        line('rig', 'Legs', [
+          [-foot, 0],
+          [0, top],
+          [foot, 0],
+        ]),
+        line('rig', 'Leg', [
+          [0, top],
+          [foot * 0.25, 0],
+        ]),
+        line('rig', 'Column', [
+          [0, top],
+          [0, top + arm.columnMm],
+        ]),
         ...(arm.bagG > 0 ? [box('weight', 'Bag', 0, 160, 190, 170)] : []),
-        ...(arm.reachMm > 0 ? [line('rig', 'Arm', [[0, top + arm.columnMm], [arm.reachMm, top + arm.columnMm]])] : []),
+        ...(arm.reachMm > 0
+          ? [
+              line('rig', 'Arm', [
+                [0, top + arm.columnMm],
+                [arm.reachMm, top + arm.columnMm],
+              ]),
+            ]
+          : []),
         ...partBoxes(build, kit, false, () => [arm.reachMm, top + arm.columnMm], true),
         dot('centre', 'Centre of mass', out, top / 2),
       ],
@@ -273,12 +423,18 @@ function armViews(build: Build, arm: Arm, kit: Kit, placed: readonly Lump[]): Ri
       shapes: [
         line('edge', 'Feet', feetAround(3, foot / 1000).map(inMm), true),
         ...feetAround(3, foot / 1000).map((row) => line('rig', 'Leg', [[0, 0], inMm(row)])),
-        ...(arm.reachMm > 0 ? [line('rig', 'Arm', [[0, 0], where(arm.reachMm)]), box('part', 'Camera', ...where(arm.reachMm), 120, 160, null, -arm.armDeg), circle('away', 'Way of the camera', arm.reachMm)] : [box('part', 'Camera', 0, 0, 120, 160)]),
+        ...(arm.reachMm > 0
+          ? [
+              line('rig', 'Arm', [[0, 0], where(arm.reachMm)]),
+              box('part', 'Camera', ...where(arm.reachMm), 120, 160, null, -arm.armDeg),
+              circle('away', 'Way of the camera', arm.reachMm),
+            ]
+          : [box('part', 'Camera', 0, 0, 120, 160)]),
         dot('centre', 'Centre of mass', ...where(out)),
         ...(arm.reachMm > 0 ? [dot('handle', 'Turn the arm', ...where(arm.reachMm), { field: 'armDeg' })] : []),
       ],
     },
-  ]; // prettier-ignore
+  ];
 }
 
 function ropeShapes(build: Build, rope: Rope, kit: Kit, across: boolean): Shape[] {
@@ -286,18 +442,47 @@ function ropeShapes(build: Build, rope: Rope, kit: Kit, across: boolean): Shape[
   const at: [number, number] = [rope.lengthMm * Math.sin(angle), -rope.lengthMm * Math.cos(angle)];
   const apart = rope.lines === 'two' && across ? 180 : 0;
   return [
-    line('rig', 'Beam above', [[-400, 0], [400, 0]]),
-    ...(apart > 0 ? [line('rig', 'Rope', [[-apart, 0], [-apart, at[1]]]), line('rig', 'Rope', [[apart, 0], [apart, at[1]]]), line('rig', 'Bar', [[-apart, at[1]], [apart, at[1]]])] : [line('rig', 'Rope', [[0, 0], at])]),
-    ...(rope.secondLine ? [line('plumb', 'Second line', [[260, 0], [at[0] + 20, at[1]]])] : []),
-    ...(across ? [] : [line('away', 'Way of the camera', arc(rope.lengthMm, -90 - rope.swingDeg, -90 + rope.swingDeg))]),
+    line('rig', 'Beam above', [
+      [-400, 0],
+      [400, 0],
+    ]),
+    ...(apart > 0
+      ? [
+          line('rig', 'Rope', [
+            [-apart, 0],
+            [-apart, at[1]],
+          ]),
+          line('rig', 'Rope', [
+            [apart, 0],
+            [apart, at[1]],
+          ]),
+          line('rig', 'Bar', [
+            [-apart, at[1]],
+            [apart, at[1]],
+          ]),
+        ]
+      : [line('rig', 'Rope', [[0, 0], at])]),
+    ...(rope.secondLine
+      ? [
+          line('plumb', 'Second line', [
+            [260, 0],
+            [at[0] + 20, at[1]],
+          ]),
+        ]
+      : []),
+    ...(across
+      ? []
+      : [line('away', 'Way of the camera', arc(rope.lengthMm, -90 - rope.swingDeg, -90 + rope.swingDeg))]),
     ...partBoxes(build, kit, across, () => [at[0], at[1] - 130], false),
     ...(across ? [] : [dot('handle', 'Swing wider or less', at[0], at[1], { field: 'swingDeg' })]),
-  ]; // prettier-ignore
+  ];
 }
 
 const clamped = (value: number, least: number, most: number) => Math.min(most, Math.max(least, value));
 
-/** A build after something in a view was dragged from one place to another, mm. Keeps within what the rig can be set to. */
+/**
+ * A build after something in a view was dragged from one place to another, mm. Keeps within what the rig can be set to.
+ */
 export function draggedTo(
   build: Build,
   view: RigView['name'],

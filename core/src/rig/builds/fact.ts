@@ -1,6 +1,9 @@
 import type { Grade } from './grade';
 
-/** One thing that is known of a build: a number with its unit in words, and, where it can be held against something, how it fares. */
+/**
+ * One thing that is known of a build: a number with its unit in words, and, where it can be held against something, how
+ * it fares.
+ */
 export interface Fact {
   key: string;
   label: string;
@@ -11,7 +14,10 @@ export interface Fact {
   why: string;
 }
 
-/** All that is said of a build: facts, what to do in the order of hands, what it needs that cannot be, and cautions, which are never graded. */
+/**
+ * All that is said of a build: facts, what to do in the order of hands, what it needs that cannot be, and cautions,
+ * which are never graded.
+ */
 export interface Balance {
   facts: Fact[];
   steps: string[];

@@ -11,7 +11,8 @@ import { balanceOf } from './balance';
 import { startLight } from './start-light';
 
 /**
- * Steps followed to the letter: a rig is set with the numbers as they are printed, in their order, by somebody who knows
+ * Steps followed to the letter: a rig is set with the numbers as they are printed, in their order, by somebody who
+ * knows
  * nothing else; then it is balanced.
  */
 
@@ -186,7 +187,9 @@ describe.each(['metric', 'imperial'] as const)('steps followed to the letter, %s
       const told = /until the arm floats: (\S+) (g|kg|oz|lb) in all/.exec(text);
       const inKg = { g: 0.001, kg: 1, oz: 0.028349523125, lb: 0.45359237 };
       const counterKg = told ? Number(told[1]) * inKg[told[2] as keyof typeof inKg] : 0;
-      const headKg = partLumps(jib, DEFAULT_KIT.parts, DEFAULT_KIT.lenses).filter(({ on }) => on === 'top').reduce((sum, { massKg }) => sum + massKg, 0); // prettier-ignore
+      const headKg = partLumps(jib, DEFAULT_KIT.parts, DEFAULT_KIT.lenses)
+        .filter(({ on }) => on === 'top')
+        .reduce((sum, { massKg }) => sum + massKg, 0);
       const found = jibStand({ ...jib.support, counterG: counterKg * 1000 }, headKg);
       // Where even the bare rear arm is too heavy no weight helps; otherwise it floats within the last digit.
       if (told) expect(Math.abs(found.tipForceN), text).toBeLessThan(2);

@@ -52,7 +52,10 @@ export function overlapFact(build: Build, kit: Pick<Kit, 'parts'>, units: Units)
   ];
 }
 
-/** Where a part goes when it is put on a build: a lens before its body, a filter before the lens, weights and batteries of a sled at its bottom, the rest on top of what lies there. */
+/**
+ * Where a part goes when it is put on a build: a lens before its body, a filter before the lens, weights and batteries
+ * of a sled at its bottom, the rest on top of what lies there.
+ */
 export function placeFor(build: Build, kit: Pick<Kit, 'parts'>, part: Part): Placed {
   const boxes = boxesOf(build, kit);
   const on =

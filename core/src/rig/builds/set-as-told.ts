@@ -8,7 +8,10 @@ import { stackOf, type SledSolution } from '../balance/sled-solver';
 import { jibStand } from '../stand/jib';
 import { solutionFor } from './told/sled';
 
-/** A build set as its steps say: the sled's solution (or, once it was looked at, what the coach says next), the gimbal's plates, the jib's counterweight. Null where there is nothing to set, or it cannot be set so. */
+/**
+ * A build set as its steps say: the sled's solution (or, once it was looked at, what the coach says next), the gimbal's
+ * plates, the jib's counterweight. Null where there is nothing to set, or it cannot be set so.
+ */
 export function setAsTold(build: Build, kit: Kit, units: Units): Build | null {
   const set = told(build, kit, units);
   return set && BuildSchema.safeParse(set).success ? set : null;

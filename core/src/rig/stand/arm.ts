@@ -5,7 +5,10 @@ import { GRAVITY } from '../balance/elliptic';
 import { windForceN } from '../balance/wind';
 import { feetAround, leastBagKg, shiftByPushM, tippingMarginM, type Spot } from './support';
 
-/** A gust comes and goes by about this share of the mean wind's force, and takes hold of shade and lens this far before the head: common practice, no published source. */
+/**
+ * A gust comes and goes by about this share of the mean wind's force, and takes hold of shade and lens this far before
+ * the head: common practice, no published source.
+ */
 const GUST_SHARE = 0.6;
 const SHADE_LEVER_M = 0.12;
 const RAD = Math.PI / 180;
@@ -19,7 +22,10 @@ export interface ArmStand {
   margins: { deg: number; marginM: number }[];
   worst: { deg: number; marginM: number };
   best: { deg: number; marginM: number };
-  /** Bag under the middle for the wished margin in the worst direction, kg, all of it: what hangs there already counts towards it. */
+  /**
+   * Bag under the middle for the wished margin in the worst direction, kg, all of it: what hangs there already counts
+   * towards it.
+   */
   bagKg: number;
   windN: number;
   /** Moment of that wind about the feet's edge, N m. */
@@ -30,7 +36,10 @@ export interface ArmStand {
   tipsAtMps: number;
 }
 
-/** A head, or an arm that reaches out, on three legs: the centre of mass against the edge between the feet, with the wind pushing on what is up there from the worst side. */
+/**
+ * A head, or an arm that reaches out, on three legs: the centre of mass against the edge between the feet, with the
+ * wind pushing on what is up there from the worst side.
+ */
 export function armStand(arm: Arm, placed: readonly Lump[]): ArmStand {
   const head = heapOf(placed);
   const [legM, columnM, reachM] = [arm.legMm / 1000, arm.columnMm / 1000, arm.reachMm / 1000];

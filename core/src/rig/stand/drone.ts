@@ -17,10 +17,16 @@ export interface DroneFlight {
   flies: boolean;
 }
 
-/** Drag of wind as a share of weight at a drone's full speed: it then leans about 25° (common practice, no published source). */
+/**
+ * Drag of wind as a share of weight at a drone's full speed: it then leans about 25° (common practice, no published
+ * source).
+ */
 const LEAN_AT_FULL_SPEED = Math.tan((25 * Math.PI) / 180);
 
-/** Take-off mass and time in the air: power to hover grows with mass to the 3/2 (actuator disc, momentum theory in any helicopter text); wind is drag that grows with its square and is held by thrust. */
+/**
+ * Take-off mass and time in the air: power to hover grows with mass to the 3/2 (actuator disc, momentum theory in any
+ * helicopter text); wind is drag that grows with its square and is held by thrust.
+ */
 export function droneFlight(drone: Drone, payloadKg: number): DroneFlight {
   const bodyKg = drone.bodyMassG / 1000;
   const massKg = bodyKg + payloadKg;
@@ -49,6 +55,9 @@ const TO_START_MIN = 1;
 export const flightMinutes = (durationsS: readonly number[]): number =>
   durationsS.reduce((sum, durationS) => sum + TAKES * (durationS / 60 + TO_START_MIN), 0);
 
-/** Batteries for so many minutes of flight, with a take-off and a landing of a minute and a half for each; infinite when one does not last for that. */
+/**
+ * Batteries for so many minutes of flight, with a take-off and a landing of a minute and a half for each; infinite when
+ * one does not last for that.
+ */
 export const batteriesFor = (flightMin: number, enduranceMin: number): number =>
   enduranceMin <= 1.5 ? Infinity : Math.ceil(flightMin / (enduranceMin - 1.5));

@@ -26,7 +26,10 @@ export interface JibStand {
   marginM: number;
 }
 
-/** Levers of an arm with a camera of `headKg` at its front end: moments about the pivot (the beam's own weight acts at its middle), a tube bent by its end load as a cantilever, F L³ / 3EI. */
+/**
+ * Levers of an arm with a camera of `headKg` at its front end: moments about the pivot (the beam's own weight acts at
+ * its middle), a tube bent by its end load as a cantilever, F L³ / 3EI.
+ */
 export function jibStand(jib: Jib, headKg: number): JibStand {
   const [front, rear, beamKg, onKg] = [
     jib.frontMm / 1000,

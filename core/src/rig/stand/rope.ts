@@ -16,7 +16,10 @@ export interface RopeSwing {
   endN: number;
 }
 
-/** A camera of a mass on a rope let go at an angle: 2π√(L/g), with the complete elliptic integral for a wide swing; T = m g (3 cos φ − 2 cos φ₀) along it. */
+/**
+ * A camera of a mass on a rope let go at an angle: 2π√(L/g), with the complete elliptic integral for a wide swing; T =
+ * m g (3 cos φ − 2 cos φ₀) along it.
+ */
 export function ropeSwing(rope: Rope, massKg: number): RopeSwing {
   const lengthM = rope.lengthMm / 1000;
   const from = rope.swingDeg * RAD;

@@ -9,9 +9,15 @@ export interface SliderAt {
   alongM: number;
   /** Force that each end's stand carries, N (one stand: all on it, and the second 0). */
   reactionsN: [number, number];
-  /** Centre of mass inside the edge of its support, m; negative: tips. On one tripod the least over a whole turn of the rail. */
+  /**
+   * Centre of mass inside the edge of its support, m; negative: tips. On one tripod the least over a whole turn of the
+   * rail.
+   */
   marginM: number;
-  /** How much the rail slopes under the carriage by its load and its own weight, degrees: the frame goes crooked by this. */
+  /**
+   * How much the rail slopes under the carriage by its load and its own weight, degrees: the frame goes crooked by
+   * this.
+   */
   slopeDeg: number;
 }
 
@@ -31,7 +37,10 @@ export interface SliderStand {
 const ROWS = 41;
 const WISH_M = 0.05;
 
-/** Statics of a slider with a camera of `headKg`: a simply supported beam on two stands (slope under the load from beam theory), or a lever on one. */
+/**
+ * Statics of a slider with a camera of `headKg`: a simply supported beam on two stands (slope under the load from beam
+ * theory), or a lever on one.
+ */
 export function sliderStand(slider: Slider, headKg: number): SliderStand {
   const length = slider.railMm / 1000;
   const cos = Math.cos(slider.tiltDeg * RAD);
@@ -68,7 +77,11 @@ export function sliderStand(slider: Slider, headKg: number): SliderStand {
   return { rows, worst, slipN, frictionN, dragNeededN: Math.max(0, slipN - frictionN), bagKg: allKg / stands, massKg };
 }
 
-/** Slope of the rail under its carriage, radians. Beam theory (any handbook of strength of materials): on two stands F b (l² − b² − 3a²) / 6EIl by the load and w (l³ − 6la² + 4a³) / 24EI by its own weight, at a from one end; on one, half the rail is a cantilever of length h: F a² / 2EI and w (3h²a − 3ha² + a³) / 6EI. */
+/**
+ * Slope of the rail under its carriage, radians. Beam theory (any handbook of strength of materials): on two stands F b
+ * (l² − b² − 3a²) / 6EIl by the load and w (l³ − 6la² + 4a³) / 24EI by its own weight, at a from one end; on one, half
+ * the rail is a cantilever of length h: F a² / 2EI and w (3h²a − 3ha² + a³) / 6EI.
+ */
 function slopeAt({ railMm, stiffnessNm2, stands }: Slider, loadKg: number, railKg: number, alongM: number): number {
   const length = railMm / 1000;
   const loadN = GRAVITY * loadKg;
@@ -89,10 +102,20 @@ function slopeAt({ railMm, stiffnessNm2, stands }: Slider, loadKg: number, railK
   );
 }
 
-/** The outline of two stands of three legs each, one of them pointing outward; near to each other the inner feet lie outside the outer ones. */
+/**
+ * The outline of two stands of three legs each, one of them pointing outward; near to each other the inner feet lie
+ * outside the outer ones.
+ */
 function bothStands(footM: number, apartM: number): Spot[] {
   const at = apartM / 2;
   const [out, back] = [footM, footM / 2];
   const wide = footM * Math.sin(60 * RAD);
-  return outlineOf([[at + out, 0], [at - back, wide], [-at + back, wide], [-at - out, 0], [-at + back, -wide], [at - back, -wide]]); // prettier-ignore
+  return outlineOf([
+    [at + out, 0],
+    [at - back, wide],
+    [-at + back, wide],
+    [-at - out, 0],
+    [-at + back, -wide],
+    [at - back, -wide],
+  ]);
 }

@@ -33,16 +33,22 @@ describe('the edge of support', () => {
   });
   it('a bag brings the wished margin, by its moments', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 0.6, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }), fc.double({ min: 0.01, max: 0.2, noNaN: true }), (outM, deg, wishM) => {
-        const feet = feetAround(3, 0.5);
-        const centre: Spot = [outM * Math.cos(deg), outM * Math.sin(deg)];
-        const marginWith = (kg: number) => tippingMarginM(feet, [(10 * centre[0]) / (10 + kg), (10 * centre[1]) / (10 + kg)]);
-        const bag = leastBagKg(marginWith, wishM);
-        const after = marginWith(bag);
-        expect(after).toBeGreaterThanOrEqual(wishM - 1e-6);
-        if (bag > 0) expect(after).toBeCloseTo(wishM, 5);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.double({ min: 0.1, max: 0.6, noNaN: true }),
+        fc.double({ min: 0, max: 360, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.2, noNaN: true }),
+        (outM, deg, wishM) => {
+          const feet = feetAround(3, 0.5);
+          const centre: Spot = [outM * Math.cos(deg), outM * Math.sin(deg)];
+          const marginWith = (kg: number) =>
+            tippingMarginM(feet, [(10 * centre[0]) / (10 + kg), (10 * centre[1]) / (10 + kg)]);
+          const bag = leastBagKg(marginWith, wishM);
+          const after = marginWith(bag);
+          expect(after).toBeGreaterThanOrEqual(wishM - 1e-6);
+          if (bag > 0) expect(after).toBeCloseTo(wishM, 5);
+        },
+      ),
+    );
   });
   it('no bag is enough where the feet are too near', () =>
     expect(leastBagKg((kg) => tippingMarginM(feetAround(3, 0.1), [1 / (5 + kg), 0]), 0.06)).toBe(Infinity));
@@ -51,19 +57,40 @@ describe('the edge of support', () => {
 describe('the outline of feet', () => {
   it('leaves out what lies inside, in whatever order the feet are given', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 })), { minLength: 3, maxLength: 12 }), (spots) => {
-        const outline = outlineOf(spots);
-        fc.pre(outline.length >= 3);
-        // Every foot is within the outline, and the outline turns one way.
-        for (const spot of spots) expect(tippingMarginM(outline, spot)).toBeGreaterThan(-1e-6);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 })), {
+          minLength: 3,
+          maxLength: 12,
+        }),
+        (spots) => {
+          const outline = outlineOf(spots);
+          fc.pre(outline.length >= 3);
+          // Every foot is within the outline, and the outline turns one way.
+          for (const spot of spots) expect(tippingMarginM(outline, spot)).toBeGreaterThan(-1e-6);
+        },
+      ),
+    );
   });
   it('two stands nearer to each other than their feet stand on the feet that are outermost', () => {
-    // Feet 0.6 m from each middle, the middles 0.2 m apart: the inner feet of each, 0.3 m back, lie beyond the other's middle.
-    const near: Slider = { kind: 'slider', railMm: 200, railMassG: 1000, stiffnessNm2: 5000, carriageMassG: 300, stands: 'two', heightMm: 800, standMassG: 2000, footMm: 600, tiltDeg: 0, friction: 0.05, bagG: 0 }; // prettier-ignore
+    // Feet 0.6 m from each middle, the middles 0.2 m apart: the inner feet of each, 0.3 m back, lie beyond the other's
+    // middle.
+    const near: Slider = {
+      kind: 'slider',
+      railMm: 200,
+      railMassG: 1000,
+      stiffnessNm2: 5000,
+      carriageMassG: 300,
+      stands: 'two',
+      heightMm: 800,
+      standMassG: 2000,
+      footMm: 600,
+      tiltDeg: 0,
+      friction: 0.05,
+      bagG: 0,
+    };
     const found = sliderStand(near, 1.5);
-    // By hand: the outer feet are at x = ±0.7, the others at x = ±0.2, y = ±0.52: the outline is a hexagon, its edge from (0.7, 0) to (0.2, 0.52) is 0.504 m from the middle.
+    // By hand: the outer feet are at x = ±0.7, the others at x = ±0.2, y = ±0.52: the outline is a hexagon, its edge
+    // from (0.7, 0) to (0.2, 0.52) is 0.504 m from the middle.
     const [ax, ay, bx, by] = [0.7, 0, 0.2, 0.6 * Math.sin(Math.PI / 3)];
     const fromMiddle = Math.abs(ax * by - ay * bx) / Math.hypot(bx - ax, by - ay);
     expect(found.rows[20].marginM).toBeCloseTo(fromMiddle, 3);
@@ -90,7 +117,8 @@ describe('a jib', () => {
     footMm: 600,
   };
   it('wants the weight that the moments about its pivot ask for', () => {
-    // By hand: 2.5 kg at 2 m and 4 kg of beam whose middle is (2 − 0.5)/2 = 0.75 m in front: 5 + 3 = 8 kg m over 0.5 m: 16 kg.
+    // By hand: 2.5 kg at 2 m and 4 kg of beam whose middle is (2 − 0.5)/2 = 0.75 m in front: 5 + 3 = 8 kg m over 0.5 m:
+    // 16 kg.
     expect(jibStand(JIB, 2.5).counterKg).toBeCloseTo(16, 9);
     expect(jibStand({ ...JIB, counterG: 16_000 }, 2.5).tipForceN).toBeCloseTo(0, 9);
     // Without it the camera end pulls with 8 kg m over 2 m: 4 kg.
@@ -112,9 +140,23 @@ describe('a jib', () => {
 });
 
 describe('a slider', () => {
-  const SLIDER: Slider = { kind: 'slider', railMm: 1000, railMassG: 2000, stiffnessNm2: 1000, carriageMassG: 500, stands: 'two', heightMm: 800, standMassG: 3000, footMm: 400, tiltDeg: 0, friction: 0, bagG: 0 }; // prettier-ignore
+  const SLIDER: Slider = {
+    kind: 'slider',
+    railMm: 1000,
+    railMassG: 2000,
+    stiffnessNm2: 1000,
+    carriageMassG: 500,
+    stands: 'two',
+    heightMm: 800,
+    standMassG: 3000,
+    footMm: 400,
+    tiltDeg: 0,
+    friction: 0,
+    bagG: 0,
+  };
   it('on two stands shares the load as a beam: moments about either end', () => {
-    // 2 kg of camera and carriage over the right stand: all of it there, and half of the rail on each, and the stands themselves.
+    // 2 kg of camera and carriage over the right stand: all of it there, and half of the rail on each, and the stands
+    // themselves.
     const right = sliderStand(SLIDER, 1.5).rows.at(-1);
     expect(right?.reactionsN[1]).toBeCloseTo((2 + 1 + 3) * g, 9);
     expect(right?.reactionsN[0]).toBeCloseTo((1 + 3) * g, 9);
@@ -124,7 +166,8 @@ describe('a slider', () => {
     for (const { reactionsN } of found.rows) expect(reactionsN[0] + reactionsN[1]).toBeCloseTo(found.massKg * g, 9);
   });
   it('on one tripod tips when the moment over the edge outweighs the rest', () => {
-    // By hand: centre of mass 0.5·2/(2+2+3) = 0.1429 m out, turned straight at an edge, which is half of 0.4 m from the middle.
+    // By hand: centre of mass 0.5·2/(2+2+3) = 0.1429 m out, turned straight at an edge, which is half of 0.4 m from the
+    // middle.
     const one = sliderStand({ ...SLIDER, stands: 'one' }, 1.5);
     expect(one.worst.marginM).toBeCloseTo(0.2 - 1 / 7, 9);
     expect(Math.abs(one.worst.alongM)).toBe(0.5);
@@ -136,7 +179,8 @@ describe('a slider', () => {
     expect(quarter.slopeDeg).toBeCloseTo((((2 * g * 0.25 * 0.75 * 0.5) / (3 * 1000)) * 180) / Math.PI, 6);
     expect(sliderStand(SLIDER, 1.5).rows[20].slopeDeg).toBeCloseTo(0, 9);
   });
-  // An evenly loaded beam on two ends slopes by w l³ / 24EI at them; half a rail on one stand by w h³ / 6EI at its end (any table of beams).
+  // An evenly loaded beam on two ends slopes by w l³ / 24EI at them; half a rail on one stand by w h³ / 6EI at its end
+  // (any table of beams).
   it('slopes by its own weight as well', () => {
     const bare = { ...SLIDER, carriageMassG: 1 };
     const end = sliderStand(bare, 0).rows[0];
@@ -161,9 +205,23 @@ describe('a slider', () => {
 });
 
 describe('an arm on three legs', () => {
-  const ARM: Arm = { kind: 'arm', reachMm: 600, armMassG: 1000, armDeg: 0, legMm: 1000, spreadDeg: 30, columnMm: 100, legsMassG: 3000, bagG: 0, marginMm: 50, stiffnessNmPerDeg: 10, windMps: 0 }; // prettier-ignore
+  const ARM: Arm = {
+    kind: 'arm',
+    reachMm: 600,
+    armMassG: 1000,
+    armDeg: 0,
+    legMm: 1000,
+    spreadDeg: 30,
+    columnMm: 100,
+    legsMassG: 3000,
+    bagG: 0,
+    marginMm: 50,
+    stiffnessNmPerDeg: 10,
+    windMps: 0,
+  };
   it('stands by the sum of its moments', () => {
-    // Feet 0.5 m out. 1 kg at 0.6 m and 1 kg of arm at 0.3 m over 5 kg: 0.18 m out. Over a leg: the edges beside it are 0.25 + 0.18/2 away, the far one 0.25 + 0.18; between two legs 0.25 − 0.18.
+    // Feet 0.5 m out. 1 kg at 0.6 m and 1 kg of arm at 0.3 m over 5 kg: 0.18 m out. Over a leg: the edges beside it are
+    // 0.25 + 0.18/2 away, the far one 0.25 + 0.18; between two legs 0.25 − 0.18.
     const found = armStand(ARM, [camera(1)]);
     expect(found.footM).toBeCloseTo(0.5, 12);
     expect(found.headHeightM).toBeCloseTo(Math.cos(Math.PI / 6) + 0.1, 12);

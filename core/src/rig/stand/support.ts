@@ -11,7 +11,10 @@ export function feetAround(feet: number, radiusM: number, firstDeg = 90, [xM, yM
   });
 }
 
-/** How far a centre of mass is inside the edge of its support, m: to the nearest edge of the convex area of the feet (counter-clockwise); negative: outside, it tips. */
+/**
+ * How far a centre of mass is inside the edge of its support, m: to the nearest edge of the convex area of the feet
+ * (counter-clockwise); negative: outside, it tips.
+ */
 export function tippingMarginM(feet: readonly Spot[], [xM, yM]: Spot): number {
   return feet.reduce((least, [ax, ay], i) => {
     const [bx, by] = feet[(i + 1) % feet.length];
@@ -37,7 +40,10 @@ export function outlineOf(spots: readonly Spot[]): Spot[] {
   return [...half(sorted), ...half([...sorted].reverse())];
 }
 
-/** The least margin when the centre of mass is out by so much in whatever direction, m: all round in steps of 5°, and straight at each edge. */
+/**
+ * The least margin when the centre of mass is out by so much in whatever direction, m: all round in steps of 5°, and
+ * straight at each edge.
+ */
 export function worstMarginM(feet: readonly Spot[], outM: number): number {
   const towards = (angle: number) => tippingMarginM(feet, [outM * Math.cos(angle), outM * Math.sin(angle)]);
   const edges = feet.map(([ax, ay], i) => {
@@ -49,7 +55,10 @@ export function worstMarginM(feet: readonly Spot[], outM: number): number {
 
 const BAG_MOST_KG = 200;
 
-/** Least bag that brings a margin to the wished one, kg; 0: none; infinite: none that anybody hangs is enough. `marginM` says the margin with a bag of so many kilograms, which a heavier bag never lessens. */
+/**
+ * Least bag that brings a margin to the wished one, kg; 0: none; infinite: none that anybody hangs is enough. `marginM`
+ * says the margin with a bag of so many kilograms, which a heavier bag never lessens.
+ */
 export function leastBagKg(marginM: (bagKg: number) => number, wishM: number): number {
   if (marginM(0) >= wishM) return 0;
   if (marginM(BAG_MOST_KG) < wishM) return Infinity;

@@ -12,7 +12,10 @@ export interface WheelsStop {
 
 const RAD = Math.PI / 180;
 
-/** Stopping: the way while reacting, v t, and while braking down a slope, v² / 2g(μ cos φ − sin φ). Where the slope is steeper than the grip it never stops: infinite. */
+/**
+ * Stopping: the way while reacting, v t, and while braking down a slope, v² / 2g(μ cos φ − sin φ). Where the slope is
+ * steeper than the grip it never stops: infinite.
+ */
 export function wheelsStop({
   speedMps,
   reactionS,

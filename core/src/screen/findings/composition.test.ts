@@ -44,7 +44,16 @@ const facing = (headingDeg: number): Piece[] =>
 
 describe('sizes and places, in words (common practice, no published source)', () => {
   it('go from a figure lost in its surroundings to a part of a face', () => {
-    expect([0.05, 0.3, 0.8, 1.2, 1.8, 3, 5, 12].map(shotSize)).toEqual(['extreme wide', 'wide', 'full figure', 'from the knees up', 'from the waist up', 'from the chest up', 'close-up', 'extreme close-up']); // prettier-ignore
+    expect([0.05, 0.3, 0.8, 1.2, 1.8, 3, 5, 12].map(shotSize)).toEqual([
+      'extreme wide',
+      'wide',
+      'full figure',
+      'from the knees up',
+      'from the waist up',
+      'from the chest up',
+      'close-up',
+      'extreme close-up',
+    ]);
     // 35 mm at 5 m, 20.25 mm high frame: 2.893 m high there.
     expect(figureShare(1.7, 5, 35, 20.25)).toBeCloseTo(1.7 / 2.893, 3);
   });
@@ -55,7 +64,16 @@ describe('sizes and places, in words (common practice, no published source)', ()
     expect(placeWords(0.3)).toBe('near the right edge');
   });
   it('say start and end of a push in one sentence', () => {
-    expect(found('composition', { kind: 'push', ...AROUND, heightM: 1.5, fromDistanceM: 5, toDistanceM: 1.6, bearingDeg: 180 })?.sentence).toBe('Ansa: full figure, in the middle at first; at last from the waist up, in the middle.'); // prettier-ignore
+    expect(
+      found('composition', {
+        kind: 'push',
+        ...AROUND,
+        heightM: 1.5,
+        fromDistanceM: 5,
+        toDistanceM: 1.6,
+        bearingDeg: 180,
+      })?.sentence,
+    ).toBe('Ansa: full figure, in the middle at first; at last from the waist up, in the middle.');
   });
 });
 
@@ -104,8 +122,10 @@ describe('joints', () => {
       [0.285, 'knees'],
       [0.53, 'hips'],
     ] as const)
-      // prettier-ignore
-      expect(cutAt(share)).toMatchObject({ grade: 'ripple', sentence: `The lower edge cuts Ansa at the ${name} for 8.0 s; up to 1.5 s it only passes.` });
+      expect(cutAt(share)).toMatchObject({
+        grade: 'ripple',
+        sentence: `The lower edge cuts Ansa at the ${name} for 8.0 s; up to 1.5 s it only passes.`,
+      });
     for (const share of [0.15, 0.4, 0.65]) expect(cutAt(share)?.grade ?? 'calm').toBe('calm');
   });
 });

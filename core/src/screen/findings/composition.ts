@@ -109,7 +109,12 @@ function headRoom(
     framed(row) && shares[row] < HEAD_MAY_BE_CUT && subject.topV[row] <= 0.5 ? 0.5 - subject.topV[row] : NaN,
   );
   const least = largest(room.map((value) => -value));
-  const most = largest(smoothed(room.map((value, row) => (shares[row] >= CUT ? value : NaN)), HELD_S * samples.frameRateHz)); // prettier-ignore
+  const most = largest(
+    smoothed(
+      room.map((value, row) => (shares[row] >= CUT ? value : NaN)),
+      HELD_S * samples.frameRateHz,
+    ),
+  );
   if (!least) return [];
   const tight = -least.value < limits.headRoomLeast;
   const airy = most !== null && most.value > limits.headRoomMost;
@@ -200,7 +205,10 @@ function joints({ setup, samples, subject }: Picture, framed: (row: number) => b
   ];
 }
 
-/** The middle of the frame that another shape is cut from: half its width in frame widths, half its height in frame heights. */
+/**
+ * The middle of the frame that another shape is cut from: half its width in frame widths, half its height in frame
+ * heights.
+ */
 export function innerArea(
   alsoShape: Picture['setup']['delivery']['alsoShape'],
   aspect: number,
@@ -248,7 +256,10 @@ function alsoShape({ setup, samples, subject, motion }: Picture): Finding[] {
   ];
 }
 
-/** How much of its width a figure fills (hat and elbows are wider), and how much of a thing has to be seen: common practice, no published source. */
+/**
+ * How much of its width a figure fills (hat and elbows are wider), and how much of a thing has to be seen: common
+ * practice, no published source.
+ */
 const BODY = 0.7;
 const THING = 0.6;
 

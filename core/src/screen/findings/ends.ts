@@ -5,11 +5,14 @@ import { glancer, NOTHING } from '../glance';
 import type { Picture } from '../picture';
 
 /**
- * What a viewer sees first and last: who is covered, and whether a figure's face is in the frame where the shot opens and
+ * What a viewer sees first and last: who is covered, and whether a figure's face is in the frame where the shot opens
+ * and
  * where it closes. A move that reveals or leaves its subject is asked only at the end where the subject ought to be.
  */
 
-/** Middle of the face and other parts of a standing figure as shares of stature (Drillis & Contini 1966, from memory). */
+/**
+ * Middle of the face and other parts of a standing figure as shares of stature (Drillis & Contini 1966, from memory).
+ */
 const FACE = 0.93;
 const BODY = [
   ['feet', 0.03],
@@ -93,7 +96,10 @@ function face({ setup, subject, samples }: Picture, { id, row, frame }: End): Fi
   ];
 }
 
-/** Something that stands before the subject in the frame that is looked at first, or remembered last. Of a figure the upper half counts: legs behind a hedge are a view, a post before the face is in the way. */
+/**
+ * Something that stands before the subject in the frame that is looked at first, or remembered last. Of a figure the
+ * upper half counts: legs behind a hedge are a view, a post before the face is in the way.
+ */
 function covered(picture: Picture, { id, row, frame }: End): Finding[] {
   const { setup, samples, subject } = picture;
   if (!(Math.abs(subject.u[row]) <= 0.5 && Math.abs(subject.v[row]) <= 0.5)) return [];
@@ -117,7 +123,9 @@ function covered(picture: Picture, { id, row, frame }: End): Finding[] {
   ];
 }
 
-/** How much of the subject (of a figure: its upper half) is covered by what stands nearer, and what covers most of it. */
+/**
+ * How much of the subject (of a figure: its upper half) is covered by what stands nearer, and what covers most of it.
+ */
 function coverAt({ setup, samples, subject }: Picture, row: number): { share: number; by: string } {
   const { widthCells, heightCells, pieceAt, nearness } = glancer(setup, samples, CELLS)(row);
   const own = setup.pieces.findIndex(({ id }) => id === setup.subject?.id);

@@ -18,7 +18,10 @@ export interface Evenness {
 /** The spectral measure looks no higher than 10 Hz: rows closer than this would only cost time. */
 const ENOUGH_HZ = 24;
 
-/** The least even of the moves of a shot, from a speed a row and how many rows there are a second: of what is shown by the frame rate, of what the rig did by the rate it was recorded at; null when nothing moves. */
+/**
+ * The least even of the moves of a shot, from a speed a row and how many rows there are a second: of what is shown by
+ * the frame rate, of what the rig did by the rate it was recorded at; null when nothing moves.
+ */
 export function leastEven(
   { legs }: Picture['motion'],
   samples: Samples,
@@ -118,7 +121,10 @@ const LEAST_RADIUS_M = 0.1;
 /** From here on a sweep counts as once round. */
 const ONCE_ROUND_DEG = 350;
 
-/** How a leg turns: its angle in every row, degrees, and its distance from what it turns about; null for a leg that does not go round. */
+/**
+ * How a leg turns: its angle in every row, degrees, and its distance from what it turns about; null for a leg that does
+ * not go round.
+ */
 function turning(
   { recipe, move }: LegMotion,
   { filmed: samples, setup, motion }: Picture,

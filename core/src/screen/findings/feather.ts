@@ -13,7 +13,10 @@ const REASONS = {
 } as const;
 const NAMES = { start: 'start', join: 'join', stop: 'stop', ramp: 'change of speed' } as const;
 
-/** The start, the stop, the joins of a chain, and the corners of a ramp, each by the hardest change of speed that the picture shows there. */
+/**
+ * The start, the stop, the joins of a chain, and the corners of a ramp, each by the hardest change of speed that the
+ * picture shows there.
+ */
 export function featherFindings(picture: Picture): Finding[] {
   const { screen, samples, motion, setup } = picture;
   const { limits } = setup;
@@ -63,7 +66,10 @@ export function featherFindings(picture: Picture): Finding[] {
 /** A change of the speed of playing within less than this is felt as one corner, s on screen. */
 const ONE_CORNER_S = 1.5;
 
-/** Where the speed of playing begins or ends to change, each from and to, s on screen: what lies there is the ramp's doing. */
+/**
+ * Where the speed of playing begins or ends to change, each from and to, s on screen: what lies there is the ramp's
+ * doing.
+ */
 function rampCorners({ setup: { shot }, motion: { durationS } }: Picture): [number, number][] {
   const { ramp } = shot.playback;
   const { screenAt } = playingOf(shot, durationS);

@@ -14,7 +14,10 @@ export function focusFindings(picture: Picture): Finding[] {
   return [...sharpnessFindings(picture), ...(setup.subject ? pullFindings(picture, 'focus.pull') : [])];
 }
 
-/** How many times the blur that still looks sharp the subject's blur disc is, one value a row; NaN while it is not in the picture. */
+/**
+ * How many times the blur that still looks sharp the subject's blur disc is, one value a row; NaN while it is not in
+ * the picture.
+ */
 export function subjectBlur({ setup, samples, subject }: Picture): Float64Array {
   const { fNumber } = setup.shot;
   return Float64Array.from({ length: samples.count }, (_, row) => {
@@ -72,7 +75,11 @@ function sharpnessFindings(picture: Picture): Finding[] {
   ];
 }
 
-const QUICK_PULL = { hand: 'A pull is the hardest part of a shot: rehearse it and mark both ends.', motor: 'Set the ends of the motor before the take, and try it at speed.', autofocus: 'Fast subjects beat autofocus: it hunts, and the hunting shows.' }; // prettier-ignore
+const QUICK_PULL = {
+  hand: 'A pull is the hardest part of a shot: rehearse it and mark both ends.',
+  motor: 'Set the ends of the motor before the take, and try it at speed.',
+  autofocus: 'Fast subjects beat autofocus: it hunts, and the hunting shows.',
+};
 
 /** How quickly the focus has to go, against who pulls it. */
 function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'focus.pull'): Finding[] {

@@ -241,13 +241,21 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
   ];
 }
 
-/** Out of the picture for longer than this share of a shot is more than passing. Common practice, no published source. */
+/**
+ * Out of the picture for longer than this share of a shot is more than passing. Common practice, no published source.
+ */
 const LOST_SHARE = 0.3;
 
-/** How long before the end (or after the start) of a shot the subject has to be in the picture when the move shows (or leaves) it: common practice, no published source. */
+/**
+ * How long before the end (or after the start) of a shot the subject has to be in the picture when the move shows (or
+ * leaves) it: common practice, no published source.
+ */
 const SHOWN_S = 0.5;
 
-/** The rows in which the subject ought to be in the picture, from and up to. A move that only passes it asks for one row: the one it is nearest the middle. */
+/**
+ * The rows in which the subject ought to be in the picture, from and up to. A move that only passes it asks for one
+ * row: the one it is nearest the middle.
+ */
 function rowsItBelongsIn(when: SubjectIn, { u, v }: SubjectInFrame, count: number, rateHz: number): [number, number] {
   const shown = Math.min(count, Math.max(1, Math.round(SHOWN_S * rateHz)));
   if (when === 'start') return [0, shown];

@@ -6,7 +6,10 @@ import { SEEN_S } from '../figures';
 import { whileInFrame } from '../subject-in-frame';
 import type { Picture } from '../picture';
 
-/** Lean of an upright thing that crosses the frame at a speed (frame widths a second of action) while the frame is read out, degrees. `aspect`: width over height. */
+/**
+ * Lean of an upright thing that crosses the frame at a speed (frame widths a second of action) while the frame is read
+ * out, degrees. `aspect`: width over height.
+ */
 export function leanDeg(speed: number, readOutS: number, aspect: number): number {
   return (Math.atan(speed * readOutS * aspect) * 180) / Math.PI;
 }

@@ -8,7 +8,10 @@ import type { Picture } from '../picture';
 
 const STILL_TRACK_M = 0.01;
 
-/** Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged; one whose zoom holds the subject is judged by its background instead. */
+/**
+ * Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged; one
+ * whose zoom holds the subject is judged by its background instead.
+ */
 export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
   const { limits } = picture.setup;
   const { samples, site } = picture;

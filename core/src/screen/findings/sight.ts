@@ -3,7 +3,10 @@ import { longestRun } from '../../motion/columns';
 import { playingOf } from '../../motion/playback';
 import type { Picture } from '../picture';
 
-/** A subject is hidden below this visible share; it is shown at nine tenths, or at nearly all that ever shows of it when its feet stay covered. */
+/**
+ * A subject is hidden below this visible share; it is shown at nine tenths, or at nearly all that ever shows of it when
+ * its feet stay covered.
+ */
 const HIDDEN = 0.1;
 const SHOWN = 0.9;
 /** Less than this never makes a reveal. */

@@ -3,7 +3,10 @@ import { trim } from '../../model/units';
 import { mostRepeats } from '../../motion/shown';
 import type { Picture } from '../picture';
 
-/** Frames that are shown more than once, so that motion staggers; and frames that are left out unevenly, so that it stutters. */
+/**
+ * Frames that are shown more than once, so that motion staggers; and frames that are left out unevenly, so that it
+ * stutters.
+ */
 export function staggerFindings(picture: Picture): Finding[] {
   const { setup, samples: shown } = picture;
   const { shot, limits } = setup;

@@ -79,7 +79,10 @@
     holding = now;
     tell();
   }
-  /** Enter takes what is typed and Escape lets it go, with no event of change in the browser for either; in a text of several lines Enter is typing. */
+  /**
+   * Enter takes what is typed and Escape lets it go, with no event of change in the browser for either; in a text of
+   * several lines Enter is typing.
+   */
   function ended(event: KeyboardEvent) {
     if (event.key === 'Escape' || (event.key === 'Enter' && !(event.target instanceof HTMLTextAreaElement)))
       type(false);

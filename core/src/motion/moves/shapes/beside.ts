@@ -29,7 +29,8 @@ export function beside<M extends Move & { heightM: number; pivotEastM: number; p
     ends,
     stand: (move): Stand => {
       const { alongM, sideM } = rule.from(move);
-      // Seen from the subject, in the direction it walks; bearings count from south, where the camera of a first shot stands.
+      // Seen from the subject, in the direction it walks; bearings count from south, where the camera of a first shot
+      // stands.
       return {
         distanceM: Math.max(0.1, Math.hypot(alongM, sideM)),
         bearingDeg: 180 + (Math.atan2(-sideM, -alongM) * 180) / Math.PI,
@@ -42,7 +43,8 @@ export function beside<M extends Move & { heightM: number; pivotEastM: number; p
       const tS = handleId === 'start' ? startS : endS;
       return rule.put(move, handleId === 'start' ? 'from' : 'to', localOf(move, stage, xM, yM, tS));
     },
-    // Where it joins, it keeps the place beside the subject that it had reached; the leg's own offset is added by the chain.
+    // Where it joins, it keeps the place beside the subject that it had reached; the leg's own offset is added by the
+    // chain.
     continueFrom: (move) => move,
     scaleTravel: (move, share) => {
       const [a, b] = [rule.from(move), rule.to(move)];

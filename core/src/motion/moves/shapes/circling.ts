@@ -42,7 +42,10 @@ export function circling<M extends Circling>(): Shape<M> {
         toHeightM: move.toHeightM ?? move.heightM,
         slip: slipOf(move),
       }),
-    /** Either end sets the radius. Moving the start keeps the end's bearing, so the sweep gives or takes; moving the end sets the sweep. */
+    /**
+     * Either end sets the radius. Moving the start keeps the end's bearing, so the sweep gives or takes; moving the end
+     * sets the sweep.
+     */
     drag: (move, handleId, xM, yM, { pivot }) => {
       if (handleId !== 'start' && handleId !== 'end') return move;
       const slip = handleId === 'end' ? slipOf(move) : { xM: 0, yM: 0 };

@@ -15,7 +15,10 @@ type Sideways = Move & {
 
 const RAD = Math.PI / 180;
 
-/** Both ends. `anchor` is the share of the travel at which the camera is at its distance and bearing: 0.5 for the middle, 1 for the end. */
+/**
+ * Both ends. `anchor` is the share of the travel at which the camera is at its distance and bearing: 0.5 for the
+ * middle, 1 for the end.
+ */
 function ends(move: Sideways, pivot: Point3, anchor: number): [Point3, Point3] {
   const at = fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM);
   const towards = move.bearingDeg - 90 + (move.skewDeg ?? 0);
@@ -34,7 +37,10 @@ export function sideways<M extends Sideways>(anchor = 0.5): Shape<M> {
     ends: 'both',
     stand: ({ distanceM, bearingDeg: bearing, heightM }) => ({ distanceM, bearingDeg: bearing, heightM }),
     track: (move, { pivot }) => line(...ends(move, pivot, anchor)),
-    /** The dragged end goes to the finger and the other one stays. A run without a skew keeps square-on to what it is nearest to. */
+    /**
+     * The dragged end goes to the finger and the other one stays. A run without a skew keeps square-on to what it is
+     * nearest to.
+     */
     drag: (move, handleId, xM, yM, { pivot }) => {
       if (handleId !== 'start' && handleId !== 'end') return move;
       const [start, end] = ends(move, pivot, anchor);
@@ -55,7 +61,9 @@ export function sideways<M extends Sideways>(anchor = 0.5): Shape<M> {
   };
 }
 
-/** The move whose ends on the ground are a and b. Without a skew of its own it keeps its direction as well as it can. */
+/**
+ * The move whose ends on the ground are a and b. Without a skew of its own it keeps its direction as well as it can.
+ */
 function between<M extends Sideways>(
   move: M,
   a: { xM: number; yM: number },

@@ -1,7 +1,9 @@
 import { sayMass, type Units } from '../../../model/units';
 import { fact, type Fact } from '../fact';
 
-/** A bag that a stand asks for, against the one that hangs there. `mend` says what else helps where no bag is enough. */
+/**
+ * A bag that a stand asks for, against the one that hangs there. `mend` says what else helps where no bag is enough.
+ */
 export function bagWords(
   key: string,
   label: string,

@@ -26,24 +26,55 @@ export function droneTold(
   return {
     facts: [
       fact(
-        'massKg', 'Take-off mass', `${sayMass(found.massKg, units)} of ${sayMass(drone.bodyMaxG / 1000, units)}`, found.massKg, gradeOf(found.massKg / (drone.bodyMaxG / 1000), 0.95),
+        'massKg',
+        'Take-off mass',
+        `${sayMass(found.massKg, units)} of ${sayMass(drone.bodyMaxG / 1000, units)}`,
+        found.massKg,
+        gradeOf(found.massKg / (drone.bodyMaxG / 1000), 0.95),
         found.overMassKg > 0 ? `${sayMass(found.overMassKg, units)} over its maker’s limit: take something off.` : '',
       ),
       fact(
-        'hoverShare', 'Hovers at', `${trim(found.hoverShare * 100, 0)}% of its thrust`, found.hoverShare, heavy ? 'cannot' : found.hoverShare > 0.6 ? 'tight' : 'fits',
+        'hoverShare',
+        'Hovers at',
+        `${trim(found.hoverShare * 100, 0)}% of its thrust`,
+        found.hoverShare,
+        heavy ? 'cannot' : found.hoverShare > 0.6 ? 'tight' : 'fits',
         heavy ? still : found.hoverShare > 0.6 ? 'Little is left to hold against gusts.' : '',
       ),
       fact(
-        'windMps', `Wind at ${sayLength(drone.heightM, units)}`, sayWind(found.windMps), found.windMps, blown || (!found.flies && !heavy) ? 'cannot' : slow ? 'tight' : 'fits',
-        blown ? 'It would be blown away: do not take off.' : !found.flies && !heavy ? still : slow ? 'It comes back slowly against this: fly out upwind.' : '',
+        'windMps',
+        `Wind at ${sayLength(drone.heightM, units)}`,
+        sayWind(found.windMps),
+        found.windMps,
+        blown || (!found.flies && !heavy) ? 'cannot' : slow ? 'tight' : 'fits',
+        blown
+          ? 'It would be blown away: do not take off.'
+          : !found.flies && !heavy
+            ? still
+            : slow
+              ? 'It comes back slowly against this: fly out upwind.'
+              : '',
       ),
       fact(
-        'enduranceMin', 'In the air', found.flies ? `${trim(found.enduranceMin, 1)} min to the reserve of ${trim(drone.reserveShare * 100, 0)}%; ${trim(found.stillMin, 1)} in still air` : 'cannot',
-        found.flies ? found.enduranceMin : null, found.flies ? null : 'cannot', still,
+        'enduranceMin',
+        'In the air',
+        found.flies
+          ? `${trim(found.enduranceMin, 1)} min to the reserve of ${trim(drone.reserveShare * 100, 0)}%; ${trim(found.stillMin, 1)} in still air`
+          : 'cannot',
+        found.flies ? found.enduranceMin : null,
+        found.flies ? null : 'cannot',
+        still,
       ),
       ...batteries(shots, found.flies ? found.enduranceMin : 0),
       ...(rig
-        ? [fact('gimbalTilt', 'Its gimbal looks', `from ${trim(rig.tiltMinDeg, 0)}° to ${trim(rig.tiltMaxDeg, 0)}°, level is 0°${rig.rollMaxDeg > 0 ? `, and rolls ${trim(rig.rollMaxDeg, 0)}°` : ''}`, null)]
+        ? [
+            fact(
+              'gimbalTilt',
+              'Its gimbal looks',
+              `from ${trim(rig.tiltMinDeg, 0)}° to ${trim(rig.tiltMaxDeg, 0)}°, level is 0°${rig.rollMaxDeg > 0 ? `, and rolls ${trim(rig.rollMaxDeg, 0)}°` : ''}`,
+              null,
+            ),
+          ]
         : []),
       fact('upwindMps', 'Left against the wind', blown ? 'nothing' : saySpeed(found.upwindMps, units), found.upwindMps),
     ],
@@ -53,7 +84,7 @@ export function droneTold(
       'Home point set, a clear circle for take-off, a spotter watching the sky.',
       'Land at the reserve, whatever the shot.',
     ],
-  }; // prettier-ignore
+  };
 }
 
 /** Batteries for all moves of the shots that it flies. */

@@ -4,17 +4,50 @@ import { fact, type Fact } from '../fact';
 
 /** What home-made rigs need: tries and tape are common practice, no published source. */
 const KNOWN: Record<Improvised['what'], { name: string; tries: number; tape: string[]; note: string }> = {
-  turntable: { name: 'Turntable', tries: 3, tape: ['the camera’s plate to the platter', 'the cable out of the way', 'the lens ring'], note: 'Fine pointing at a ceiling; far too fast to sweep a room.' },
-  floatingPlate: { name: 'Plate on water', tries: 8, tape: ['the camera into a bag', 'a line to the plate'], note: 'Draughts turn it: pull it by a thread, slowly.' },
-  towel: { name: 'Towel on a hard floor', tries: 5, tape: ['two legs to the towel', 'the start and stop on the floor'], note: 'Pull from low down and in one line; lean on nothing.' },
-  bookOnWheels: { name: 'Book on wheels with a spring tape', tries: 6, tape: ['the camera to the book', 'the tape’s hook to the book', 'the lens ring'], note: 'The tape pulls hardest at first: hold it back with a finger, let go slowly.' },
-  hingedPole: { name: 'Hinged pole', tries: 6, tape: ['the camera’s screw', 'the monitor’s cable along the pole'], note: 'Cut on the moment that it is upside down.' },
-  beltTripod: { name: 'Tripod on the belt', tries: 4, tape: ['two legs to the belt', 'the head’s locks'], note: 'Walk from the hips; the legs shake with the breath on a long lens.' },
-}; // prettier-ignore
+  turntable: {
+    name: 'Turntable',
+    tries: 3,
+    tape: ['the camera’s plate to the platter', 'the cable out of the way', 'the lens ring'],
+    note: 'Fine pointing at a ceiling; far too fast to sweep a room.',
+  },
+  floatingPlate: {
+    name: 'Plate on water',
+    tries: 8,
+    tape: ['the camera into a bag', 'a line to the plate'],
+    note: 'Draughts turn it: pull it by a thread, slowly.',
+  },
+  towel: {
+    name: 'Towel on a hard floor',
+    tries: 5,
+    tape: ['two legs to the towel', 'the start and stop on the floor'],
+    note: 'Pull from low down and in one line; lean on nothing.',
+  },
+  bookOnWheels: {
+    name: 'Book on wheels with a spring tape',
+    tries: 6,
+    tape: ['the camera to the book', 'the tape’s hook to the book', 'the lens ring'],
+    note: 'The tape pulls hardest at first: hold it back with a finger, let go slowly.',
+  },
+  hingedPole: {
+    name: 'Hinged pole',
+    tries: 6,
+    tape: ['the camera’s screw', 'the monitor’s cable along the pole'],
+    note: 'Cut on the moment that it is upside down.',
+  },
+  beltTripod: {
+    name: 'Tripod on the belt',
+    tries: 4,
+    tape: ['two legs to the belt', 'the head’s locks'],
+    note: 'Walk from the hips; the legs shake with the breath on a long lens.',
+  },
+};
 
 export const improvisedName = (what: Improvised['what']): string => KNOWN[what].name;
 
-/** A full sweep that an audience can follow, degrees a second: the crossing rule for a wide lens, rounded (common practice, no published source). */
+/**
+ * A full sweep that an audience can follow, degrees a second: the crossing rule for a wide lens, rounded (common
+ * practice, no published source).
+ */
 const ROOM_SWEEP_DEGPS = 15;
 
 /** Numbers of a home-made rig where they exist. */
@@ -25,9 +58,21 @@ export function improvisedFacts(rig: Improvised, massKg: number, units: Units): 
   if (rig.what === 'turntable') {
     const degps = rig.turnsPerMin * 6;
     facts.push(
-      fact('panDegps', 'Turns', `${trim(degps, 0)}° a second`, degps, degps <= ROOM_SWEEP_DEGPS ? 'fits' : degps <= 60 ? 'tight' : 'cannot', degps <= ROOM_SWEEP_DEGPS ? '' : 'Too fast to sweep a room: point it up, or film at a high rate and slow it.'),
-      fact('rimMps', 'At its rim', saySpeed((degps * Math.PI * radiusM) / 180, units), (degps * Math.PI * radiusM) / 180),
-    ); // prettier-ignore
+      fact(
+        'panDegps',
+        'Turns',
+        `${trim(degps, 0)}° a second`,
+        degps,
+        degps <= ROOM_SWEEP_DEGPS ? 'fits' : degps <= 60 ? 'tight' : 'cannot',
+        degps <= ROOM_SWEEP_DEGPS ? '' : 'Too fast to sweep a room: point it up, or film at a high rate and slow it.',
+      ),
+      fact(
+        'rimMps',
+        'At its rim',
+        saySpeed((degps * Math.PI * radiusM) / 180, units),
+        (degps * Math.PI * radiusM) / 180,
+      ),
+    );
   }
   if (rig.what === 'hingedPole') {
     const peak = (1.875 * Math.PI * radiusM) / rig.overS;

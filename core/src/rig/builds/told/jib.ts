@@ -20,28 +20,60 @@ export function jibTold(jib: Jib, headKg: number, units: Units): Told {
   return {
     facts: [
       fact(
-        'counterKg', 'Counterweight it wants', found.counterKg < 0.0005 ? 'none: the rear arm is heavy enough' : sayMass(found.counterKg, units), found.counterKg, tooMuch ? 'cannot' : null,
+        'counterKg',
+        'Counterweight it wants',
+        found.counterKg < 0.0005 ? 'none: the rear arm is heavy enough' : sayMass(found.counterKg, units),
+        found.counterKg,
+        tooMuch ? 'cannot' : null,
         tooMuch ? 'No arm carries that: lengthen the rear arm, shorten the front one, or take a lighter camera.' : '',
       ),
       fact(
-        'tipForceN', 'Left at the camera', tip < 0.5 ? 'stays where it is left' : `${trim(tip, 1)} N ${found.tipForceN > 0 ? 'down' : 'up'}`, found.tipForceN,
-        tip < 2 ? 'fits' : tip < 10 ? 'tight' : 'cannot', tip < 2 ? '' : `${missing > 0 ? 'Add' : 'Take away'} ${sayMass(Math.abs(missing), units)} at the rear.`,
+        'tipForceN',
+        'Left at the camera',
+        tip < 0.5 ? 'stays where it is left' : `${trim(tip, 1)} N ${found.tipForceN > 0 ? 'down' : 'up'}`,
+        found.tipForceN,
+        tip < 2 ? 'fits' : tip < 10 ? 'tight' : 'cannot',
+        tip < 2 ? '' : `${missing > 0 ? 'Add' : 'Take away'} ${sayMass(Math.abs(missing), units)} at the rear.`,
       ),
       fact(
-        'cameraHeightM', 'Camera height', `${sayLength(found.cameraHeightM, units)}; from ${sayLength(found.heightMinM, units)} to ${sayLength(found.heightMaxM, units)} over 60° either way`,
-        found.cameraHeightM, inGround ? 'cannot' : null, inGround ? 'It would be in the ground: raise the pivot or the arm.' : '',
+        'cameraHeightM',
+        'Camera height',
+        `${sayLength(found.cameraHeightM, units)}; from ${sayLength(found.heightMinM, units)} to ${sayLength(found.heightMaxM, units)} over 60° either way`,
+        found.cameraHeightM,
+        inGround ? 'cannot' : null,
+        inGround ? 'It would be in the ground: raise the pivot or the arm.' : '',
       ),
       fact('reachM', 'Reach', sayLength(found.reachM, units), found.reachM),
-      fact('cameraTiltDeg', 'Camera’s tilt', jib.parallel ? 'keeps level by its parallelogram' : `goes with the arm: ${trim(found.cameraTiltDeg, 0)}°`, found.cameraTiltDeg),
       fact(
-        'deflectionMm', 'Droops at the camera', sayMm(found.deflectionMm, units), found.deflectionMm, found.deflectionMm <= DROOP_MM.shows ? 'fits' : found.deflectionMm <= DROOP_MM.most ? 'tight' : 'cannot',
-        found.deflectionMm <= DROOP_MM.shows ? '' : 'It will bounce at every start and stop: a thicker tube, a shorter arm or a lighter camera.',
+        'cameraTiltDeg',
+        'Camera’s tilt',
+        jib.parallel ? 'keeps level by its parallelogram' : `goes with the arm: ${trim(found.cameraTiltDeg, 0)}°`,
+        found.cameraTiltDeg,
       ),
       fact(
-        'marginM', 'Centre of mass inside the feet, at worst of the whole turn', sayLength(found.marginM, units), found.marginM, gradeOfMargin(found.marginM, MARGIN_M),
+        'deflectionMm',
+        'Droops at the camera',
+        sayMm(found.deflectionMm, units),
+        found.deflectionMm,
+        found.deflectionMm <= DROOP_MM.shows ? 'fits' : found.deflectionMm <= DROOP_MM.most ? 'tight' : 'cannot',
+        found.deflectionMm <= DROOP_MM.shows
+          ? ''
+          : 'It will bounce at every start and stop: a thicker tube, a shorter arm or a lighter camera.',
+      ),
+      fact(
+        'marginM',
+        'Centre of mass inside the feet, at worst of the whole turn',
+        sayLength(found.marginM, units),
+        found.marginM,
+        gradeOfMargin(found.marginM, MARGIN_M),
         found.marginM < MARGIN_M ? 'Bags on the feet, and balance the arm.' : '',
       ),
-      fact('keepOutM', 'Nobody within', `${sayLength(found.keepOutM, units)} of the pivot; ${sayLength(found.keepOutRearM, units)} behind it`, found.keepOutM),
+      fact(
+        'keepOutM',
+        'Nobody within',
+        `${sayLength(found.keepOutM, units)} of the pivot; ${sayLength(found.keepOutRearM, units)} behind it`,
+        found.keepOutM,
+      ),
       fact('pivotLoadKg', 'The pivot carries', sayMass(found.pivotLoadKg, units), found.pivotLoadKg),
     ],
     steps: [
@@ -54,5 +86,5 @@ export function jibTold(jib: Jib, headKg: number, units: Units): Told {
       `Keep everyone ${sayLength(found.keepOutM, units)} away from the pivot while it moves.`,
       'Off in reverse: somebody holds the camera end, the weight comes off first, the camera last.',
     ],
-  }; // prettier-ignore
+  };
 }

@@ -28,11 +28,19 @@ export function ropeTold(rope: Rope, massKg: number, units: Units): Told {
         rope.lines === 'one' ? 'Turn pan follow off and cut before it turns, or take two ropes.' : '',
       ),
       fact(
-        'secondLine', 'Second, independent line', rope.secondLine ? 'on' : 'missing', null, rope.secondLine ? null : 'cannot',
+        'secondLine',
+        'Second, independent line',
+        rope.secondLine ? 'on' : 'missing',
+        null,
+        rope.secondLine ? null : 'cannot',
         rope.secondLine ? '' : 'Always, without exception, to a point of its own.',
       ),
       fact(
-        'shock', 'Should the rope fail', 'a slack second line stops a fall with a jerk of many times the weight, which these numbers do not cover', null, null,
+        'shock',
+        'Should the rope fail',
+        'a slack second line stops a fall with a jerk of many times the weight, which these numbers do not cover',
+        null,
+        null,
         'The rigger keeps it as short as the swing allows, and with something in it that gives.',
       ),
     ],
@@ -42,5 +50,5 @@ export function ropeTold(rope: Rope, massKg: number, units: Units): Told {
       'Pan off. Let it go from the start mark without a push.',
       'Nobody below or in its way, from end to end.',
     ],
-  }; // prettier-ignore
+  };
 }

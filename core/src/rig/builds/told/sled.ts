@@ -48,18 +48,93 @@ export function sledFacts(sled: Sled, placed: readonly Lump[], units: Units): Fa
     lean('leanForeDeg', 'Leans at rest', found.leanForeDeg, 'forward', 'back', -sled.wishLeanDeg),
     lean('leanSideDeg', 'and', found.leanSideDeg, 'to the right', 'to the left'),
     fact(
-      'dropS', 'Drop from level', dropS === null ? 'does not come upright' : `${trim(dropS, 2)} s, wished ${trim(sled.wishS, 1)} s`, dropS,
+      'dropS',
+      'Drop from level',
+      dropS === null ? 'does not come upright' : `${trim(dropS, 2)} s, wished ${trim(sled.wishS, 1)} s`,
+      dropS,
       dropS === null || dropS > 8 ? 'cannot' : Math.abs(off ?? 0) <= NEAR_WISH_S && !unusual ? 'fits' : 'tight',
-      off === null ? topHeavy : Math.abs(off) <= NEAR_WISH_S ? unusual : off > NEAR_WISH_S ? 'Twitchy: raise the pivot.' : off < -NEAR_WISH_S ? 'Bottom-heavy: it swings on when you stop. Lower the pivot.' : '',
+      off === null
+        ? topHeavy
+        : Math.abs(off) <= NEAR_WISH_S
+          ? unusual
+          : off > NEAR_WISH_S
+            ? 'Twitchy: raise the pivot.'
+            : off < -NEAR_WISH_S
+              ? 'Bottom-heavy: it swings on when you stop. Lower the pivot.'
+              : '',
     ),
-    fact('dropMm', 'Centre of mass', found.dropMm > 0 ? `${sayMm(found.dropMm, units)} below the pivot` : `${sayMm(-found.dropMm, units)} above the pivot`, found.dropMm),
-    fact('degPerMm', 'One millimetre of stage', found.degPerMm === null ? 'turns it over' : `leans it ${degrees(found.degPerMm)}`, found.degPerMm),
+    fact(
+      'dropMm',
+      'Centre of mass',
+      found.dropMm > 0
+        ? `${sayMm(found.dropMm, units)} below the pivot`
+        : `${sayMm(-found.dropMm, units)} above the pivot`,
+      found.dropMm,
+    ),
+    fact(
+      'degPerMm',
+      'One millimetre of stage',
+      found.degPerMm === null ? 'turns it over' : `leans it ${degrees(found.degPerMm)}`,
+      found.degPerMm,
+    ),
     fact('inertiaKgM2', 'Moment of inertia', sayInertia(found.inertiaKgM2, units), found.inertiaKgM2),
-    fact('stopSwingDeg', `Stopped at once from ${saySpeed(sled.walkMps, units)}`, found.stopSwingDeg === null ? 'goes over' : found.stopSwingDeg >= 180 ? 'goes over' : `swings ${degrees(found.stopSwingDeg)}`, found.stopSwingDeg),
-    fact('windLeanDeg', `In a side wind of ${sayWind(sled.windMps)}`, found.windLeanDeg === null ? 'goes over' : `leans ${degrees(found.windLeanDeg)}`, found.windLeanDeg, found.windLeanDeg === null ? null : found.windLeanDeg <= LEAN_DEG.workable ? 'fits' : found.windLeanDeg < 5 ? 'tight' : 'cannot', (found.windLeanDeg ?? 0) > LEAN_DEG.workable ? 'Shield it, wait, or take a rig with motors.' : ''),
-    ...(sled.deckRollDeg === 0 ? [] : [fact('deckLeanDeg', `On a deck that rolls ${degrees(sled.deckRollDeg)} to each side in ${trim(sled.deckPeriodS, 1)} s`, found.deckLeanDeg === null ? 'goes over' : `leans ${degrees(found.deckLeanDeg)}`, found.deckLeanDeg, found.deckLeanDeg === null ? 'cannot' : found.deckLeanDeg <= LEAN_DEG.workable ? 'fits' : found.deckLeanDeg <= LEAN_DEG.shows ? 'tight' : 'cannot', (found.deckLeanDeg ?? 0) <= LEAN_DEG.workable ? '' : 'It swings with the deck: a slower or quicker drop than the deck’s own time, a hand on the post, or stand nearer to its axis.')]),
-    fact('massKg', 'On the arm', `${sayMass(found.massKg, units)}, ${trim(found.loadN, 0)} N`, found.massKg, found.massKg <= ARM_KG.light ? 'fits' : found.massKg <= ARM_KG.heavy ? 'tight' : 'cannot', found.massKg <= ARM_KG.light ? '' : found.massKg <= ARM_KG.heavy ? 'An arm holds this for a take, not for a day: rest between takes.' : 'Too much for one arm: use a vest with an arm.'),
-  ]; // prettier-ignore
+    fact(
+      'stopSwingDeg',
+      `Stopped at once from ${saySpeed(sled.walkMps, units)}`,
+      found.stopSwingDeg === null
+        ? 'goes over'
+        : found.stopSwingDeg >= 180
+          ? 'goes over'
+          : `swings ${degrees(found.stopSwingDeg)}`,
+      found.stopSwingDeg,
+    ),
+    fact(
+      'windLeanDeg',
+      `In a side wind of ${sayWind(sled.windMps)}`,
+      found.windLeanDeg === null ? 'goes over' : `leans ${degrees(found.windLeanDeg)}`,
+      found.windLeanDeg,
+      found.windLeanDeg === null
+        ? null
+        : found.windLeanDeg <= LEAN_DEG.workable
+          ? 'fits'
+          : found.windLeanDeg < 5
+            ? 'tight'
+            : 'cannot',
+      (found.windLeanDeg ?? 0) > LEAN_DEG.workable ? 'Shield it, wait, or take a rig with motors.' : '',
+    ),
+    ...(sled.deckRollDeg === 0
+      ? []
+      : [
+          fact(
+            'deckLeanDeg',
+            `On a deck that rolls ${degrees(sled.deckRollDeg)} to each side in ${trim(sled.deckPeriodS, 1)} s`,
+            found.deckLeanDeg === null ? 'goes over' : `leans ${degrees(found.deckLeanDeg)}`,
+            found.deckLeanDeg,
+            found.deckLeanDeg === null
+              ? 'cannot'
+              : found.deckLeanDeg <= LEAN_DEG.workable
+                ? 'fits'
+                : found.deckLeanDeg <= LEAN_DEG.shows
+                  ? 'tight'
+                  : 'cannot',
+            (found.deckLeanDeg ?? 0) <= LEAN_DEG.workable
+              ? ''
+              : 'It swings with the deck: a slower or quicker drop than the deck’s own time, a hand on the post, or stand nearer to its axis.',
+          ),
+        ]),
+    fact(
+      'massKg',
+      'On the arm',
+      `${sayMass(found.massKg, units)}, ${trim(found.loadN, 0)} N`,
+      found.massKg,
+      found.massKg <= ARM_KG.light ? 'fits' : found.massKg <= ARM_KG.heavy ? 'tight' : 'cannot',
+      found.massKg <= ARM_KG.light
+        ? ''
+        : found.massKg <= ARM_KG.heavy
+          ? 'An arm holds this for a take, not for a day: rest between takes.'
+          : 'Too much for one arm: use a vest with an arm.',
+    ),
+  ];
 }
 
 /** The weights of the kit that can be stacked at the bottom, each mass once. */
@@ -84,7 +159,10 @@ export function stackWeights(parts: readonly Part[]): Lump[] {
 export const solutionFor = (sled: Sled, placed: readonly Lump[], parts: readonly Part[], units: Units) =>
   solveSled(sled, placed, stackWeights(parts), units);
 
-/** What to do at a sled that has been looked at: the coach's next adjustment and nothing beside it, so that no two sentences pull two ways. */
+/**
+ * What to do at a sled that has been looked at: the coach's next adjustment and nothing beside it, so that no two
+ * sentences pull two ways.
+ */
 export function coachedSteps(sled: Sled, placed: readonly Lump[], units: Units): string[] {
   const advice = coach(sled, placed, sled.log, units);
   if (advice.workable || !advice.next) return [advice.said];
@@ -94,7 +172,10 @@ export function coachedSteps(sled: Sled, placed: readonly Lump[], units: Units):
   return [advice.said, 'Let it rest and drop again, and tell the coach what it does.'];
 }
 
-/** The procedure from how it is set to the solution, in the order people do it; every number is what is set, to the last digit. */
+/**
+ * The procedure from how it is set to the solution, in the order people do it; every number is what is set, to the last
+ * digit.
+ */
 export function sledSteps(sled: Sled, { sled: to, added }: SledSolution, units: Units): string[] {
   const mm = (value: number) => sayExactMm(Math.abs(value), units);
   const moved = (byMm: number, more: string, less: string) => `${mm(byMm)} ${byMm > 0 ? more : less}`;

@@ -20,30 +20,70 @@ export function sliderTold(slider: Slider, headKg: number, units: Units): Told {
   return {
     facts: [
       fact(
-        'marginM', two ? 'Centre of mass inside the feet, at worst' : 'Centre of mass inside the feet, at worst of the whole turn', sayLength(worst.marginM, units), worst.marginM, gradeOfMargin(worst.marginM, MARGIN_M),
-        worst.marginM <= 0 ? `It tips with the carriage ${sayLength(Math.abs(worst.alongM), units)} from the middle.` : worst.marginM < MARGIN_M ? 'Bags on the feet, or a stand under each end.' : '',
+        'marginM',
+        two ? 'Centre of mass inside the feet, at worst' : 'Centre of mass inside the feet, at worst of the whole turn',
+        sayLength(worst.marginM, units),
+        worst.marginM,
+        gradeOfMargin(worst.marginM, MARGIN_M),
+        worst.marginM <= 0
+          ? `It tips with the carriage ${sayLength(Math.abs(worst.alongM), units)} from the middle.`
+          : worst.marginM < MARGIN_M
+            ? 'Bags on the feet, or a stand under each end.'
+            : '',
       ),
-      bagWords('bagKg', two ? 'Bag on each stand' : 'Bag under the tripod', found.bagKg, slider.bagG / 1000, units, 'spread the feet or take two stands'),
-      fact('reactionMaxN', 'A foot’s stand carries', two ? `${trim(least, 0)} to ${trim(most, 0)} N as the carriage goes` : `${trim(most, 0)} N`, most),
+      bagWords(
+        'bagKg',
+        two ? 'Bag on each stand' : 'Bag under the tripod',
+        found.bagKg,
+        slider.bagG / 1000,
+        units,
+        'spread the feet or take two stands',
+      ),
       fact(
-        'slopeDeg', 'The rail gives under the carriage', `${trim(slope, 2)}°`, slope, slope <= SLOPE_DEG.shows ? 'fits' : slope <= SLOPE_DEG.most ? 'tight' : 'cannot',
-        slope <= SLOPE_DEG.shows ? '' : two ? 'The frame goes crooked on the way: a lighter camera or a stiffer rail.' : 'The frame goes crooked on the way: a stand under each end.',
+        'reactionMaxN',
+        'A foot’s stand carries',
+        two ? `${trim(least, 0)} to ${trim(most, 0)} N as the carriage goes` : `${trim(most, 0)} N`,
+        most,
+      ),
+      fact(
+        'slopeDeg',
+        'The rail gives under the carriage',
+        `${trim(slope, 2)}°`,
+        slope,
+        slope <= SLOPE_DEG.shows ? 'fits' : slope <= SLOPE_DEG.most ? 'tight' : 'cannot',
+        slope <= SLOPE_DEG.shows
+          ? ''
+          : two
+            ? 'The frame goes crooked on the way: a lighter camera or a stiffer rail.'
+            : 'The frame goes crooked on the way: a stand under each end.',
       ),
       ...(slider.tiltDeg === 0
         ? []
         : [
             fact(
-              'slipN', 'Slides down by itself with', `${trim(found.slipN, 1)} N; drag holds ${trim(found.frictionN, 1)} N`, found.slipN, found.dragNeededN > 0 ? 'cannot' : 'fits',
-              found.dragNeededN > 0 ? `Add ${trim(found.dragNeededN, 1)} N of drag, a counterweight over a pulley, or hold it all the way.` : '',
+              'slipN',
+              'Slides down by itself with',
+              `${trim(found.slipN, 1)} N; drag holds ${trim(found.frictionN, 1)} N`,
+              found.slipN,
+              found.dragNeededN > 0 ? 'cannot' : 'fits',
+              found.dragNeededN > 0
+                ? `Add ${trim(found.dragNeededN, 1)} N of drag, a counterweight over a pulley, or hold it all the way.`
+                : '',
             ),
           ]),
       fact('massKg', 'Stands on the ground', sayMass(found.massKg, units), found.massKg),
     ],
     steps: [
-      slider.tiltDeg === 0 ? 'Level the rail with the carriage in the middle, bags on.' : `Set the rail to its slope of ${meant} with the carriage held in the middle, bags on; level it across.`,
-      slider.tiltDeg === 0 ? 'Run the carriage to both ends: the bubble must stay.' : `Run the carriage to both ends by hand: the slope must stay at ${meant}, and the bubble across as well.`,
+      slider.tiltDeg === 0
+        ? 'Level the rail with the carriage in the middle, bags on.'
+        : `Set the rail to its slope of ${meant} with the carriage held in the middle, bags on; level it across.`,
+      slider.tiltDeg === 0
+        ? 'Run the carriage to both ends: the bubble must stay.'
+        : `Run the carriage to both ends by hand: the slope must stay at ${meant}, and the bubble across as well.`,
       'Mark start and stop with tape; note what stands at the frame’s edge at both.',
-      slider.tiltDeg === 0 ? 'Level again after every move of the rig.' : 'Set slope and level again after every move of the rig.',
+      slider.tiltDeg === 0
+        ? 'Level again after every move of the rig.'
+        : 'Set slope and level again after every move of the rig.',
     ],
-  }; // prettier-ignore
+  };
 }

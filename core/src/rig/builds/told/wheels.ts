@@ -52,25 +52,48 @@ export function wheelsTold(wheels: Wheels, units: Units): Told {
   return {
     facts: [
       fact(
-        'stoppingM', `Stops${down} within`, stops ? `${sayLength(found.stoppingM, units)}: ${sayLength(found.thinkingM, units)} to react, ${sayLength(found.brakingM, units)} to brake` : 'never: the slope is steeper than its grip',
-        found.stoppingM, stops ? null : 'cannot', stops ? '' : 'Another way, or another rig: brakes do not hold here.',
+        'stoppingM',
+        `Stops${down} within`,
+        stops
+          ? `${sayLength(found.stoppingM, units)}: ${sayLength(found.thinkingM, units)} to react, ${sayLength(found.brakingM, units)} to brake`
+          : 'never: the slope is steeper than its grip',
+        found.stoppingM,
+        stops ? null : 'cannot',
+        stops ? '' : 'Another way, or another rig: brakes do not hold here.',
       ),
       fact('ground', 'Ground', GROUND_NAMES[wheels.ground], null, ground, mend),
-      fact('energyJ', 'Energy at that speed', `${trim(found.energyJ, 0)} J: as a fall from ${sayLength(wheels.speedMps ** 2 / (2 * GRAVITY), units)}`, found.energyJ),
       fact(
-        'wheelHz', 'An uneven wheel shakes', `${trim(found.wheelHz, 1)} times a second`, found.wheelHz, found.wheelHz > 4 ? 'tight' : null,
-        found.wheelHz > 4 ? 'Shaking that a gimbal passes on: larger or softer wheels, smoother ground, go slower; strap the lens, adapters loosen.' : '',
+        'energyJ',
+        'Energy at that speed',
+        `${trim(found.energyJ, 0)} J: as a fall from ${sayLength(wheels.speedMps ** 2 / (2 * GRAVITY), units)}`,
+        found.energyJ,
       ),
       fact(
-        'people', 'People', `${wheels.driver ? 'one drives and watches the way, one operates and watches the frame' : 'one does both'}${hold}`, crew, wheels.driver ? 'fits' : 'tight',
+        'wheelHz',
+        'An uneven wheel shakes',
+        `${trim(found.wheelHz, 1)} times a second`,
+        found.wheelHz,
+        found.wheelHz > 4 ? 'tight' : null,
+        found.wheelHz > 4
+          ? 'Shaking that a gimbal passes on: larger or softer wheels, smoother ground, go slower; strap the lens, adapters loosen.'
+          : '',
+      ),
+      fact(
+        'people',
+        'People',
+        `${wheels.driver ? 'one drives and watches the way, one operates and watches the frame' : 'one does both'}${hold}`,
+        crew,
+        wheels.driver ? 'fits' : 'tight',
         wheels.driver ? '' : 'Two are better than one: nobody watches both the way and the frame.',
       ),
     ],
     steps: [
       'Strap points: camera body, lens, battery and monitor, each to the mount; a line from the mount to the frame of the vehicle.',
       'Tighten adapters, then again after the first run.',
-      stops ? `Walk the way, clear ${sayLength(2 * found.stoppingM, units)} beyond its end.` : 'Do not let it roll here.',
+      stops
+        ? `Walk the way, clear ${sayLength(2 * found.stoppingM, units)} beyond its end.`
+        : 'Do not let it roll here.',
       'Agree the word that stops it. Batteries full.',
     ],
-  }; // prettier-ignore
+  };
 }
