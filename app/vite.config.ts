@@ -6,6 +6,10 @@ import { shippedLicences } from './vite.licences';
 export default defineConfig({
   plugins: [tailwindcss(), sveltekit(), shippedLicences()],
   worker: { format: 'es', plugins: () => [shippedLicences()] },
-  build: { chunkSizeWarningLimit: 900 },
+  build: {
+    chunkSizeWarningLimit: 900,
+    // The component library does not say that its modules only define things: what is not shown would reach the page.
+    rollupOptions: { treeshake: { moduleSideEffects: [{ test: /flowbite-svelte/, sideEffects: false }] } },
+  },
   server: { fs: { allow: ['..'] } },
 });

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { line, max, scaleLinear, scaleLog } from 'd3';
+  import { max } from 'd3-array';
+  import { scaleLinear, scaleLog } from 'd3-scale';
+  import { line } from 'd3-shape';
   import type { Bench } from '@gentle-arc/core/model/bench';
   import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
   import { M_PER_FOOT } from '@gentle-arc/core/model/units';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { line, scaleLinear, scaleLog } from 'd3';
+  import { scaleLinear, scaleLog } from 'd3-scale';
+  import { line } from 'd3-shape';
   import type { RampPoint } from '@gentle-arc/core/model/shot';
   import type { Playing } from '@gentle-arc/core/motion/playback';
 

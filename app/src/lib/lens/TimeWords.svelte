@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { line, scaleLinear } from 'd3';
+  import { scaleLinear } from 'd3-scale';
+  import { line } from 'd3-shape';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import { shotDurationS, type RampPoint, type Shot } from '@gentle-arc/core/model/shot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';

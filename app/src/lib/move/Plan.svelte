@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { extent } from 'd3';
+  import { extent } from 'd3-array';
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Setup } from '@gentle-arc/core/model/shoot';

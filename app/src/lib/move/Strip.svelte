@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { line, scaleLinear } from 'd3';
+  import { scaleLinear } from 'd3-scale';
+  import { line } from 'd3-shape';
   import { severity } from '@gentle-arc/core/model/finding';
   import { sayLength, saySpeed, trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';

@@ -1,4 +1,5 @@
-import { select, zoom, zoomIdentity, type ZoomBehavior } from 'd3';
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
 
 /** Room for the buttons over the plan's upper edge, and for the grips of a piece at its sides. */
 const TOP_PX = 44;
