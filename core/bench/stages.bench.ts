@@ -1,18 +1,18 @@
-import { severity } from '../src/model/finding';
+import { severity } from '../src/findings/finding';
 import { setupOf } from '../src/model/shoot';
 import { motionOf } from '../src/motion/legs';
 import { sampleShot } from '../src/motion/shown';
 import { compareLenses } from '../src/reading/compare-lenses';
 import { readFigures } from '../src/reading/read-figures';
 import { readShot } from '../src/reading/read-shot';
-import { rigFindings } from '../src/rig/envelope';
-import { heightsM } from '../src/rig/heights';
-import { pictureFindings } from '../src/screen/findings';
-import { siteMotion } from '../src/screen/layer-speed';
-import { LAYER_ROWS_HZ, lookThrough, measurePicture } from '../src/screen/picture';
-import { screenMotion } from '../src/screen/screen-motion';
-import { subjectInFrame } from '../src/screen/subject-in-frame';
-import { visibleShare } from '../src/screen/visible-share';
+import { rigFindings } from '../src/findings/rig/rig-findings';
+import { heightsM } from '../src/findings/rig/heights';
+import { pictureFindings } from '../src/findings/picture/picture-findings';
+import { siteMotion } from '../src/image/layer-speed';
+import { LAYER_ROWS_HZ, rasterThrough, measurePicture } from '../src/image/picture';
+import { screenMotion } from '../src/image/screen-motion';
+import { subjectInFrame } from '../src/image/subject-in-frame';
+import { visibleShare } from '../src/image/visible-share';
 import { searchCures } from '../src/search/cures';
 import { busyShoot } from './busy-site';
 import { quickest, quickestRound, row } from './quickest';
@@ -32,7 +32,7 @@ export function readingStages(): void {
   const motion = motionOf(setup);
   const samples = sampleShot(setup, motion);
   const subject = subjectInFrame(samples, setup.subject);
-  const seen = () => lookThrough(setup, samples, subject.depthM, 2);
+  const seen = () => rasterThrough(setup, samples, subject.depthM, 2);
   const { pointsAt } = seen();
   const heights = heightsM(setup, samples);
   const picture = measurePicture(setup, { units: 'metric' });
@@ -43,7 +43,7 @@ export function readingStages(): void {
   row('the whole reading', whole, `${((100 * whole) / READING_MS).toFixed(0)}% of the ${READING_MS} ms it may take`);
   const stages: [string, () => void][] = [
     ['laying out and sampling the move', () => sampleShot(setup, motionOf(setup))],
-    ['glances: what fills the picture, and pieces', seen],
+    ['rasters: what fills the picture, and pieces', seen],
     [
       'speeds of near and far',
       () =>

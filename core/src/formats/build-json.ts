@@ -1,9 +1,9 @@
 import type { Build } from '../model/build';
 import type { Shoot } from '../model/shoot';
-import { balanceOf } from '../rig/builds/balance';
-import { checklistOf } from '../rig/builds/checklist';
-import { disturbedAxes } from '../rig/builds/disturbed';
-import { shotsOf } from '../rig/builds/needs';
+import { balanceOf } from '../supports/balance';
+import { checklistOf } from '../supports/checklist';
+import { disturbedAxes } from '../supports/motor-gimbal/disturbed';
+import { shotsOf } from '../supports/needs';
 
 /** A build as `arc balance` and `arc stand` print it: the same numbers as the Kit screen. */
 export function buildJson(shoot: Shoot, build: Build, number: number) {

@@ -1,6 +1,6 @@
 import { parametersOf } from './move';
 import type { Shoot } from './shoot';
-import { focusTargets, legsOf, type Plan } from './shot';
+import { focusTargets, legsOf, type Way } from './shot';
 import { clipped } from './text';
 
 type Path = (string | number)[];
@@ -43,24 +43,24 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
     uniqueIds(build.ownChecks, [...path, 'ownChecks']);
   });
 
-  const checkPlan = (plan: Plan, path: Path) => {
-    known(cameras, plan.cameraId, [...path, 'cameraId'], 'kit.cameras');
-    known(lenses, plan.lensId, [...path, 'lensId'], 'kit.lenses');
-    known(rigs, plan.rigId, [...path, 'rigId'], 'kit.rigs');
-    known(gaits, plan.gaitId, [...path, 'gaitId'], 'kit.gaits');
-    if (plan.subjectId !== null) known(pieces, plan.subjectId, [...path, 'subjectId'], 'site.pieces');
-    plan.filterIds.forEach((id, k) => known(filters, id, [...path, 'filterIds', k], 'kit.filters'));
-    legsOf(plan).forEach(({ move }, k) => {
+  const checkWay = (way: Way, path: Path) => {
+    known(cameras, way.cameraId, [...path, 'cameraId'], 'kit.cameras');
+    known(lenses, way.lensId, [...path, 'lensId'], 'kit.lenses');
+    known(rigs, way.rigId, [...path, 'rigId'], 'kit.rigs');
+    known(gaits, way.gaitId, [...path, 'gaitId'], 'kit.gaits');
+    if (way.subjectId !== null) known(pieces, way.subjectId, [...path, 'subjectId'], 'site.pieces');
+    way.filterIds.forEach((id, k) => known(filters, id, [...path, 'filterIds', k], 'kit.filters'));
+    legsOf(way).forEach(({ move }, k) => {
       for (const { key } of parametersOf(move.kind).filter(({ type }) => type === 'piece')) {
         const id = (move as Record<string, unknown>)[key];
         if (typeof id === 'string')
           known(pieces, id, [...path, ...(k === 0 ? ['move', key] : ['then', k - 1, 'move', key])], 'site.pieces');
       }
     });
-    for (const { target, at } of focusTargets(plan.focus))
+    for (const { target, at } of focusTargets(way.focus))
       if (target.on === 'piece') known(pieces, target.pieceId, [...path, 'focus', ...at, 'pieceId'], 'site.pieces');
     const walkers = new Set<string>();
-    plan.walks.forEach(({ pieceId }, k) => {
+    way.walks.forEach(({ pieceId }, k) => {
       known(pieces, pieceId, [...path, 'walks', k, 'pieceId'], 'site.pieces');
       if (walkers.has(pieceId))
         refuse(
@@ -71,7 +71,7 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
     });
   };
   shoot.shots.forEach((shot, i) => {
-    checkPlan(shot, ['shots', i]);
-    if (shot.other) checkPlan(shot.other, ['shots', i, 'other']);
+    checkWay(shot, ['shots', i]);
+    if (shot.other) checkWay(shot.other, ['shots', i, 'other']);
   });
 }

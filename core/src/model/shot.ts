@@ -180,7 +180,7 @@ const plan = {
   playback: PlaybackSchema,
 };
 
-export const PlanSchema = z.strictObject(plan);
+export const WaySchema = z.strictObject(plan);
 
 /**
  * A shot is made one way; another way can be kept beside it. `variant` says which of the two the shot's own fields are.
@@ -192,7 +192,7 @@ export const ShotSchema = z.strictObject({
   ...plan,
   bench: BenchSchema,
   variant: z.enum(['A', 'B']),
-  other: PlanSchema.nullable(),
+  other: WaySchema.nullable(),
 });
 
 export type WalkPoint = z.infer<typeof WalkPointSchema>;
@@ -210,11 +210,11 @@ export type Rack = z.infer<typeof RackSchema>;
 export type Puller = Shot['puller'];
 export type RampPoint = z.infer<typeof RampPointSchema>;
 export type Playback = z.infer<typeof PlaybackSchema>;
-export type Plan = z.infer<typeof PlanSchema>;
+export type Way = z.infer<typeof WaySchema>;
 export type Shot = z.infer<typeof ShotSchema>;
 
 /** Every move of a shot in order; the first is the shot's own. */
-export function legsOf(shot: Pick<Plan, 'move' | 'timing' | 'backwards' | 'then'>): Leg[] {
+export function legsOf(shot: Pick<Way, 'move' | 'timing' | 'backwards' | 'then'>): Leg[] {
   const { move, timing, backwards } = shot;
   return [{ move, timing, backwards, overlapS: 0 }, ...shot.then];
 }

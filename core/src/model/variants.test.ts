@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { plainShoot } from '../testing/shoots';
 import { ShootSchema } from './shoot';
-import { bothWays, flicked, planOf, withoutVariant, withVariant } from './variants';
+import { bothWays, flicked, wayOf, withoutVariant, withVariant } from './variants';
 
 const [shot] = plainShoot().shots;
 
@@ -29,7 +29,7 @@ describe('two ways to make a shot', () => {
   });
   it('drops the other and keeps what is shown', () => {
     expect(withoutVariant(kept)).toMatchObject({ variant: 'A', focalLengthMm: 24, other: null });
-    expect(planOf(withoutVariant(kept))).toEqual(planOf(kept));
+    expect(wayOf(withoutVariant(kept))).toEqual(wayOf(kept));
   });
   it('is checked in a file like the shot itself', () => {
     const shoot = { ...plainShoot(), shots: [{ ...kept, other: kept.other && { ...kept.other, lensId: 'nobody' } }] };

@@ -1,22 +1,22 @@
-import { PlanSchema, type Plan, type Shot } from './shot';
+import { WaySchema, type Way, type Shot } from './shot';
 
 /** Two ways to make one shot: the shot's own fields are one of them, `other` is the one kept beside it. */
 
-const PLAN_KEYS = Object.keys(PlanSchema.shape) as (keyof Plan)[];
+const WAY_KEYS = Object.keys(WaySchema.shape) as (keyof Way)[];
 
 /** How a shot is made, without its name and without the way kept beside it. */
-export function planOf(shot: Plan): Plan {
-  return Object.fromEntries(PLAN_KEYS.map((key) => [key, shot[key]])) as Plan;
+export function wayOf(shot: Way): Way {
+  return Object.fromEntries(WAY_KEYS.map((key) => [key, shot[key]])) as Way;
 }
 
 /** The shot with a copy of how it is made kept beside it: from now on the shot's own way is B, what was is A. */
 export function withVariant(shot: Shot): Shot {
-  return { ...shot, variant: 'B', other: planOf(shot) };
+  return { ...shot, variant: 'B', other: wayOf(shot) };
 }
 
 /** The shot made the other way; unchanged where there is none. */
 export function flicked(shot: Shot): Shot {
-  return shot.other ? { ...shot, ...shot.other, variant: shot.variant === 'A' ? 'B' : 'A', other: planOf(shot) } : shot;
+  return shot.other ? { ...shot, ...shot.other, variant: shot.variant === 'A' ? 'B' : 'A', other: wayOf(shot) } : shot;
 }
 
 /** The shot with only the way it is made now. */

@@ -1,8 +1,8 @@
 import type { Setup } from '../model/shoot';
 import type { Focus, FocusTarget } from '../model/shot';
 import type { ShotMotion } from './legs';
-import { eased } from './feather';
-import { placeOverTime } from './walk';
+import { eased } from '../scene/feather';
+import { placeOverTime } from '../scene/walk';
 
 /** Nothing focuses nearer than this, m. */
 const LEAST_FOCUS_M = 0.02;

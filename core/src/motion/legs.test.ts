@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { legAt, withLeg, type Leg } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { handlesOf, motionOf, subjectInOf } from './legs';
+import { gripsOf, motionOf, subjectInOf } from './legs';
 import { givenByTheLegBefore } from './moves';
 
 const TIMING = {
@@ -82,7 +82,7 @@ describe('the legs of a shot', () => {
 describe('handles', () => {
   const handles = (kind: Parameters<typeof usual>[0], backwards = false) => {
     const { motion } = filmed(usual(kind), { backwards });
-    return handlesOf(motion.legs[0], true).map(({ label }) => label);
+    return gripsOf(motion.legs[0], true).map(({ label }) => label);
   };
   it('are both ends, or the one place, or every point of a drawn path', () => {
     expect(handles('slide')).toEqual(['start', 'end']);
@@ -92,11 +92,11 @@ describe('handles', () => {
   });
   it('of a leg that goes on from another: only its end', () => {
     const { motion } = chain(leg(usual('slide')), leg(usual('push')));
-    expect(handlesOf(motion.legs[1], false).map(({ label }) => label)).toEqual(['end']);
+    expect(gripsOf(motion.legs[1], false).map(({ label }) => label)).toEqual(['end']);
   });
   it('lie on the path, where it starts and ends', () => {
     const film = filmed(usual('overtake'), {}, true);
-    const [start, end] = handlesOf(film.motion.legs[0], true);
+    const [start, end] = gripsOf(film.motion.legs[0], true);
     const at = (tS: number) => place(film, tS);
     expect([start.xM, start.yM]).toEqual(at(film.motion.startS).slice(0, 2));
     expect([end.xM, end.yM]).toEqual(at(film.motion.endS).slice(0, 2));

@@ -2,21 +2,21 @@ import type { Setup } from '../model/shoot';
 import { legsOf, type Leg } from '../model/shot';
 import type { Move } from '../model/move';
 import { groundHeightM, groundPieces } from '../site/ground';
-import { FEATHERS } from './feather';
+import { FEATHERS } from '../scene/feather';
 import { recipeOf } from './moves';
-import type { Handle, Moments, Recipe, SubjectIn } from './moves/recipe';
-import { paceOf, type Pace } from './timing';
-import type { Stage } from './stage';
+import type { Grip, Moments, Recipe, SubjectIn } from './moves/recipe';
+import { paceOf, type Pace } from '../scene/timing';
+import type { MoveFrame } from './move-frame';
 import type { Point3, Track } from './track';
-import { headingOf, placeOverTime, type HeadingAt, type WalkAt } from './walk';
+import { headingOf, placeOverTime, type HeadingAt, type WalkAt } from '../scene/walk';
 
-/** One move of a shot, laid out on its stage. */
+/** One move of a shot, laid out on its moveFrame. */
 export interface LegMotion {
   leg: Leg;
   /** The move as it is made: begun where the leg before it ended. */
   move: Move;
   recipe: Recipe;
-  stage: Stage;
+  moveFrame: MoveFrame;
   track: Track;
   pace: Pace;
   /** The leg's time in the shot, s: its holds included. */
@@ -101,21 +101,21 @@ export function motionOf(setup: Setup): ShotMotion {
         out[offset + 1] = 0;
         out[offset + 2] = pivot.zM;
       });
-    const stage: Stage = { pivot, subjectAt, headingAt, subjectHeightM: subject?.heightM ?? 1.7, subjectHalfM };
+    const moveFrame: MoveFrame = { pivot, subjectAt, headingAt, subjectHeightM: subject?.heightM ?? 1.7, subjectHalfM };
     const recipe = recipeOf(leg.move);
     const joined = k > 0 && !leg.backwards;
     const move = joined
-      ? recipe.continueFrom(leg.move, { xM: reached[0], yM: reached[1], zM: reached[2] }, stage)
+      ? recipe.continueFrom(leg.move, { xM: reached[0], yM: reached[1], zM: reached[2] }, moveFrame)
       : leg.move;
     const shareAt = leg.backwards ? (tS: number) => 1 - pace.at(tS) : pace.at;
     const isLast = k === rows.length - 1;
-    const track = recipe.track(move, stage);
+    const track = recipe.track(move, moveFrame);
     const momentAt = momentOf(k === 0 ? -Infinity : pace.startS, isLast ? Infinity : pace.endS, leg);
     const built: LegMotion = {
       leg,
       move,
       recipe,
-      stage,
+      moveFrame,
       track,
       pace,
       fromS,
@@ -139,7 +139,7 @@ export function motionOf(setup: Setup): ShotMotion {
     durationS: endS,
     startS: Math.min(...legs.map((leg) => leg.pace.startS)),
     endS: Math.max(...legs.map((leg) => leg.pace.endS)),
-    pivot: legs[0].stage.pivot,
+    pivot: legs[0].moveFrame.pivot,
     subjectAt: walk,
     headingAt,
     subjectHeightM: subject ? subject.heightM : NaN,
@@ -198,13 +198,13 @@ function momentOf(startS: number, endS: number, { timing }: Leg): (tS: number) =
  * The points of a leg that can be taken hold of, where they are on the site. A leg that goes on from another has no
  * start of its own.
  */
-export function handlesOf(
-  { recipe, move, stage, track, shareAt, momentAt, pace }: LegMotion,
+export function gripsOf(
+  { recipe, move, moveFrame, track, shareAt, momentAt, pace }: LegMotion,
   isFirst: boolean,
-): Handle[] {
-  if (recipe.grips) return recipe.grips(move, stage);
+): Grip[] {
+  if (recipe.grips) return recipe.grips(move, moveFrame);
   const at = new Float64Array(3);
-  const handle = (id: string, label: string, tS: number): Handle => {
+  const handle = (id: string, label: string, tS: number): Grip => {
     track.write(id === 'start' ? 0 : 1, momentAt(tS), at);
     return { id, label, xM: at[0], yM: at[1] };
   };

@@ -1,6 +1,6 @@
 import type { Setup } from '../model/shoot';
 import { aimAt, type PanTilt } from './aim';
-import { eased } from './feather';
+import { eased } from '../scene/feather';
 import type { LegMotion, ShotMotion } from './legs';
 import type { AimRule, Look } from './moves/recipe';
 import { nearestTurn } from './track';
@@ -40,7 +40,7 @@ export function middleM({ subject }: Setup, { legs }: ShotMotion): number {
 function legLook(
   setup: Setup,
   motion: ShotMotion,
-  { recipe, move, leg, pace, shareAt, stage }: LegMotion,
+  { recipe, move, leg, pace, shareAt, moveFrame }: LegMotion,
   frameWidthMm: number,
   frameHeightMm: number,
 ): LookAt {
@@ -54,9 +54,9 @@ function legLook(
   const base = motion.subjectAt
     ? (subject: Float64Array) => subject
     : () => {
-        target[0] = stage.pivot.xM;
-        target[1] = stage.pivot.yM;
-        target[2] = stage.pivot.zM;
+        target[0] = moveFrame.pivot.xM;
+        target[1] = moveFrame.pivot.yM;
+        target[2] = moveFrame.pivot.zM;
         return target;
       };
   /** The place as an unrolled camera would see it, so that a rolled one has it where it is asked for. */
@@ -89,7 +89,7 @@ function legLook(
   const held =
     rule.base === 'locked' ? heldFrom(rule.at) : rule.base === 'asked' && mode === 'locked' ? heldFrom(0.5) : null;
   const heldTilt = rule.base === 'asked' && mode === 'panFollow' ? heldFrom(leg.backwards ? 1 : 0) : null;
-  const pivotPoint = Float64Array.of(stage.pivot.xM, stage.pivot.yM, stage.pivot.zM);
+  const pivotPoint = Float64Array.of(moveFrame.pivot.xM, moveFrame.pivot.yM, moveFrame.pivot.zM);
 
   return (tS, place, subject, focalLengthMm, out) => {
     turnFrom(tS, place, subject, focalLengthMm, out);

@@ -7,7 +7,7 @@ import { threeCamera, threeProject } from '../testing/three-camera';
 import { AROUND, moved, plainPieces, plainSetup, HELD } from '../testing/shoots';
 import { project } from '../optics/projection';
 import { filmed, usual } from '../testing/filmed';
-import { subjectInFrame } from '../screen/subject-in-frame';
+import { subjectInFrame } from '../image/subject-in-frame';
 import { sampleShot } from './shown';
 import { rowCount } from './sample';
 

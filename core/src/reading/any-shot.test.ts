@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { severity } from '../model/finding';
+import { severity } from '../findings/finding';
 import { DEFAULT_KIT } from '../model/defaults';
 import { lengthOnScreenS } from '../motion/playback';
 import { AIM_MODES, PULLERS, ShotSchema, STICK_SPEEDS, type Shot, type Walk } from '../model/shot';

@@ -7,7 +7,7 @@ import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { setupOf } from '../model/shoot';
 import { sampleShot } from '../motion/shown';
-import { subjectInFrame } from '../screen/subject-in-frame';
+import { subjectInFrame } from '../image/subject-in-frame';
 import { compareLenses, lensFor, withFocalLength, type LensColumn } from './compare-lenses';
 import { readFigures } from './read-figures';
 import { readShot } from './read-shot';

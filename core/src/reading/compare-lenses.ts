@@ -1,17 +1,17 @@
 import type { Lens } from '../model/kit';
-import { percent, severity } from '../model/finding';
+import { percent, severity } from '../findings/finding';
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import { trim, type Units } from '../model/units';
 import { smoothed } from '../motion/columns';
 import { pathLengthM, type Samples } from '../motion/sample';
 import { depthOfField } from '../optics/depth-of-field';
-import { rigFindings } from '../rig/envelope';
-import { heightsM } from '../rig/heights';
-import { fastestRow, layerFigures, SEEN_S, shownShutterDeg } from '../screen/figures';
-import { FULL_CARE, measurePicture, type Picture } from '../screen/picture';
-import { isInFrame, whileInFrame } from '../screen/subject-in-frame';
-import { wobbleInFrame } from '../screen/wobble';
+import { rigFindings } from '../findings/rig/rig-findings';
+import { heightsM } from '../findings/rig/heights';
+import { fastestRow, layerFigures, SEEN_S, shownShutterDeg } from '../image/figures';
+import { FULL_QUALITY, measurePicture, type Picture } from '../image/picture';
+import { isInFrame, whileInFrame } from '../image/subject-in-frame';
+import { shakeInFrame } from '../image/shake';
 import { SAME_WITHIN, sameFraming } from './same-framing';
 
 /**
@@ -134,7 +134,7 @@ export function compareLenses(
 
 function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
   const setup = setupOf(shoot, shot);
-  const picture = measurePicture(setup, { units }, { ...FULL_CARE, sight: false });
+  const picture = measurePicture(setup, { units }, { ...FULL_QUALITY, sight: false });
   const { samples, subject, depthM } = picture;
   const layers = layerFigures(picture);
   const near = layers.find(({ layer }) => layer === 'near');
@@ -178,7 +178,7 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
     slidePerM: travelM > 0.02 ? slide / travelM : null,
     slidePerDeg: turnDeg > 2 ? (far?.slide ?? 0) / turnDeg : null,
     backgroundGrowth: samples.focalLengthMm[last] / samples.focalLengthMm[0] / (scale(last) / scale(0)),
-    wobble: wobbleInFrame(samples, depthM)?.value ?? 0,
+    wobble: shakeInFrame(samples, depthM)?.value ?? 0,
     sharpFromM: sharp.nearM,
     sharpToM: sharp.farM,
     travelM,

@@ -4,7 +4,7 @@ import { motionOf } from '../motion/legs';
 import { playingOf } from '../motion/playback';
 import { filmShot, type Samples } from '../motion/sample';
 import { asShown } from '../motion/shown';
-import { fastestPull, pullBy, type FocusPull } from '../screen/focus-pull';
+import { fastestPull, pullBy, type FocusPull } from '../image/focus-pull';
 import { focusMarks, type FocusMark } from './focus-marks';
 import { blurDiscMm, depthOfField, hyperfocalM } from '../optics/depth-of-field';
 

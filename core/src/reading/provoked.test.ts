@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { severity, type Finding } from '../model/finding';
+import { severity, type Finding } from '../findings/finding';
 import { DEFAULT_AIM } from '../model/defaults';
 import type { Move } from '../model/move';
 import { newPiece, type Piece } from '../model/piece';
@@ -127,12 +127,12 @@ const PROVOKED: Case[] = [
   ['turn.centre', { ...usual('lowOrbit'), pivotNorthM: -2.2 }, timing(20, 4)],
   ['turn.centre', { ...usual('orbit'), pivotNorthM: 2.5 }, { ...timing(30, 4), ...DRONE }],
   [
-    'wobble',
+    'shake',
     push(6, 4),
     { ...timing(8, 2), rigId: 'rig-hand', gaitId: 'gait-walk', lensId: 'lens-moss-85', focalLengthMm: 85 },
   ],
-  ['lean', { ...usual('pan'), fromDeg: -40, toDeg: 40 }, { ...timing(2, 0.5), cameraId: 'cam-wren' }],
-  ['lean', arc(150), { ...timing(3, 0.8), ...DRONE, cameraId: 'cam-wren' }],
+  ['skew', { ...usual('pan'), fromDeg: -40, toDeg: 40 }, { ...timing(2, 0.5), cameraId: 'cam-wren' }],
+  ['skew', arc(150), { ...timing(3, 0.8), ...DRONE, cameraId: 'cam-wren' }],
   ['headRoom', full('slide'), { ...timing(8, 2), ...place(0, 0.185) }],
   ['headRoom', { ...full('still'), distanceM: 2.1, heightM: 1.4 } as Move, { ...timing(8, 2), ...place(0, -0.5) }],
   ['lookRoom', full('slide'), { ...timing(8, 2), ...place(0.2, 0) }, facing(90)],

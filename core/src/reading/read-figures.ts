@@ -1,9 +1,9 @@
 import type { Units } from '../model/units';
-import { edgeMarks, type EdgeMark } from '../screen/edge-marks';
-import { cameraSpeedMps, leastEven, type Evenness } from '../screen/findings/evenness';
-import { layerFigures, speedLimits, type LayerFigures, type SpeedLimits } from '../screen/figures';
-import type { Picture } from '../screen/picture';
-import type { PieceSeen } from '../screen/seen-pieces';
+import { edgeMarks, type EdgeMark } from '../image/edge-marks';
+import { cameraSpeedMps, leastEven, type Evenness } from '../findings/picture/evenness';
+import { layerFigures, speedLimits, type LayerFigures, type SpeedLimits } from '../image/figures';
+import type { Picture } from '../image/picture';
+import type { PieceSeen } from '../image/seen-pieces';
 
 /** The numbers behind a reading, for whoever wants to see them. */
 export interface Figures {

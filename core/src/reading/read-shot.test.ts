@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { severity, type Finding } from '../model/finding';
+import { severity, type Finding } from '../findings/finding';
 import { LIMITS, limitsOf, smoothSpeed } from '../model/limits';
 import { newPiece } from '../model/piece';
 import { DEFAULT_AIM } from '../model/defaults';
@@ -7,8 +7,8 @@ import type { Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import { curesFor } from '../search/cures';
 import { sampleShot } from '../motion/shown';
-import { everywhere, siteMotion } from '../screen/layer-speed';
-import { subjectInFrame } from '../screen/subject-in-frame';
+import { everywhere, siteMotion } from '../image/layer-speed';
+import { subjectInFrame } from '../image/subject-in-frame';
 import { pointsOf } from '../site/site-points';
 import { AROUND, moved, plainPieces, plainSetup, plainShoot, HELD } from '../testing/shoots';
 import { readShot } from './read-shot';

@@ -1,13 +1,13 @@
-import { severity, type Finding } from '../model/finding';
+import { severity, type Finding } from '../findings/finding';
 import { setupOf, type Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
 import type { Units } from '../model/units';
-import { cautionsOf, type Caution } from '../rig/cautions';
-import { rigFindings } from '../rig/envelope';
-import { heightsM } from '../rig/heights';
-import { approachesOf, type Approach } from '../rig/people';
-import { pictureFindings } from '../screen/findings';
-import { measurePicture, type Picture } from '../screen/picture';
+import { cautionsOf, type Caution } from '../findings/people/cautions';
+import { rigFindings } from '../findings/rig/rig-findings';
+import { heightsM } from '../findings/rig/heights';
+import { approachesOf, type Approach } from '../findings/people/approaches';
+import { pictureFindings } from '../findings/picture/picture-findings';
+import { measurePicture, type Picture } from '../image/picture';
 
 /** What the audience will see and what the rig makes of it: the whole reading of one shot. */
 export interface Reading {

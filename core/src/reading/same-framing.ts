@@ -4,7 +4,7 @@ import { legsOf, withLeg, type Shot } from '../model/shot';
 import { motionOf } from '../motion/legs';
 import { recipeOf } from '../motion/moves';
 import { sampleShot } from '../motion/shown';
-import { isShown, subjectInFrame, type SubjectInFrame } from '../screen/subject-in-frame';
+import { isShown, subjectInFrame, type SubjectInFrame } from '../image/subject-in-frame';
 
 /** Same framing is the same height of the subject at every moment, within this share. */
 export const SAME_WITHIN = 0.02;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Move } from '../model/move';
-import { severity } from '../model/finding';
+import { severity } from '../findings/finding';
 import { recipeOf } from '../motion/moves';
 import { raised } from '../motion/moves/transform';
 import type { Shot } from '../model/shot';

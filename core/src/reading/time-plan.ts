@@ -4,7 +4,7 @@ import { motionOf } from '../motion/legs';
 import { playingOf } from '../motion/playback';
 import { filmShot, pathLengthM } from '../motion/sample';
 import { asShown, mostRepeats } from '../motion/shown';
-import { placeOverTime } from '../motion/walk';
+import { placeOverTime } from '../scene/walk';
 import { exposureTimeS } from '../optics/shutter';
 
 /** How long a shot takes, on the ground and on screen, and what it fills. */

@@ -1,13 +1,13 @@
-import { severity, type Finding } from '../model/finding';
+import { severity, type Finding } from '../findings/finding';
 import { setupOf, type Shoot } from '../model/shoot';
 import { ShotSchema, type Shot } from '../model/shot';
 import type { Piece } from '../model/piece';
 import type { Units } from '../model/units';
 import { readShot } from '../reading/read-shot';
-import { briefOf, type Brief } from './brief';
-import { changesFor } from './changes';
-import { alsoMends, costsOf, MENDED_WEIGHT, worsened } from './costs';
-import type { Change, Rung } from './levers';
+import { summaryOf, type ReadingSummary } from './reading-summary';
+import { adjustmentsFor } from './adjustments-for';
+import { alsoMends, tradeOffsOf, MENDED_WEIGHT, worsened } from './trade-offs';
+import type { Adjustment, Rung } from './adjustments/moves';
 
 /** One change that was tried through the whole reading and helps. */
 export interface Cure {
@@ -54,7 +54,7 @@ export function* searchCures(
   const search = new Search(shoot, shot, units);
   const work = search.findings
     .filter((finding) => severity(finding) > 0 && (only === undefined || finding.id === only))
-    .map((finding) => ({ finding, changes: changesFor(finding, setupOf(shoot, shot), shoot.kit, units) }));
+    .map((finding) => ({ finding, changes: adjustmentsFor(finding, setupOf(shoot, shot), shoot.kit, units) }));
   const of = work.reduce((sum, { changes }) => sum + changes.length, 0);
   let done = 0;
   for (const { finding, changes } of work) {
@@ -94,8 +94,8 @@ function best(found: Cure[]): Cure[] {
 /** Readings of one shot and its changes, each made once. */
 class Search {
   readonly findings: Finding[];
-  private readonly before: Brief;
-  private readonly tried = new Map<string, Brief>();
+  private readonly before: ReadingSummary;
+  private readonly tried = new Map<string, ReadingSummary>();
 
   constructor(
     private readonly shoot: Shoot,
@@ -104,7 +104,7 @@ class Search {
   ) {
     const reading = readShot(shoot, shot, units);
     this.findings = reading.findings;
-    this.before = briefOf(reading);
+    this.before = summaryOf(reading);
   }
 
   /**
@@ -114,7 +114,7 @@ class Search {
    * are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped,
    * or all that were leapt over when none did.
    */
-  *firstThatHelps(change: Change, finding: Finding): Generator<undefined, Cure | null> {
+  *firstThatHelps(change: Adjustment, finding: Finding): Generator<undefined, Cure | null> {
     const leaps: number[] = [];
     for (let leap = 0; leap < change.length; leap = leap * 2 + 1) leaps.push(leap);
     const between = (from: number, to: number) =>
@@ -133,7 +133,7 @@ class Search {
   }
 
   private *firstThatRemoves(
-    change: Change,
+    change: Adjustment,
     rungs: readonly number[],
     finding: Finding,
   ): Generator<undefined, Cure | null> {
@@ -157,7 +157,12 @@ class Search {
     const now = same?.severity ?? 0;
     if (now >= severity(finding)) return null;
     const costs = [
-      ...costsOf({ shot, brief: before }, { shot: rung.shot, brief: after }, finding.id, rung.pieces !== undefined),
+      ...tradeOffsOf(
+        { shot, summary: before },
+        { shot: rung.shot, summary: after },
+        finding.id,
+        rung.pieces !== undefined,
+      ),
       ...worsened(before, after, finding.id),
     ];
     const mended = alsoMends(before, after, finding.id);
@@ -184,14 +189,14 @@ class Search {
     };
   }
 
-  private read({ shot, pieces }: Rung): Brief {
+  private read({ shot, pieces }: Rung): ReadingSummary {
     const key = JSON.stringify([shot, pieces ?? null]);
     const known = this.tried.get(key);
     if (known) return known;
     const shoot = pieces ? { ...this.shoot, site: { ...this.shoot.site, pieces } } : this.shoot;
-    const brief = briefOf(readShot(shoot, shot, this.units));
-    this.tried.set(key, brief);
-    return brief;
+    const summary = summaryOf(readShot(shoot, shot, this.units));
+    this.tried.set(key, summary);
+    return summary;
   }
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { severity } from '../model/finding';
+import { severity } from '../findings/finding';
 import type { Move } from '../model/move';
 import { newPiece, type Piece } from '../model/piece';
 import type { Shot } from '../model/shot';
@@ -70,7 +70,7 @@ const PROVOKED: [string, Move, Partial<Shot>, Piece[]?][] = [
     },
   ],
   [
-    'wobble',
+    'shake',
     push,
     {
       rigId: 'rig-gimbal',

@@ -5,7 +5,7 @@ import type { Shot, Walk } from '../model/shot';
 import { motionOf } from '../motion/legs';
 import { asKind } from '../motion/moves';
 import { sampleShot } from '../motion/shown';
-import { subjectInFrame } from '../screen/subject-in-frame';
+import { subjectInFrame } from '../image/subject-in-frame';
 import { plainPieces, plainShoot } from './shoots';
 
 /** A subject that walks north-east, turns a corner to the east, stops, and goes on. */

@@ -3,7 +3,7 @@
   import type { Build, Part, SupportKind } from '@gentle-arc/core/model/build';
   import type { Kit, Lens } from '@gentle-arc/core/model/kit';
   import type { Shoot } from '@gentle-arc/core/model/shoot';
-  import { balanceOf } from '@gentle-arc/core/rig/builds/balance';
+  import { balanceOf } from '@gentle-arc/core/supports/balance';
   import Choice from '$lib/parts/Choice.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import { worstOf } from './verdict';

@@ -2,7 +2,7 @@
   import { kitHref } from '$lib/links';
   import type { Kit } from '@gentle-arc/core/model/kit';
   import type { Shot } from '@gentle-arc/core/model/shot';
-  import { needOf } from '@gentle-arc/core/rig/builds/needs';
+  import { needOf } from '@gentle-arc/core/supports/needs';
 
   /** Which build a shot takes, and what has to be balanced again for it. */
   let { kit, shot, shootId }: { kit: Kit; shot: Shot; shootId: string } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Fact } from '@gentle-arc/core/rig/builds/fact';
+  import type { Fact } from '@gentle-arc/core/supports/fact';
   import GradeMark from '$lib/parts/GradeMark.svelte';
 
   /** What is known of a build: its numbers in words, what cannot be first. */

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Build, Placed } from '@gentle-arc/core/model/build';
   import type { Kit } from '@gentle-arc/core/model/kit';
-  import { placeFor } from '@gentle-arc/core/rig/builds/overlaps';
+  import { placeFor } from '@gentle-arc/core/supports/overlaps';
   import { sayMass } from '@gentle-arc/core/model/units';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Build } from '@gentle-arc/core/model/build';
-  import { draggedTo, type Handle, type RigView, type Shape } from '@gentle-arc/core/rig/builds/drawing';
+  import { draggedTo, type DrawingGrip, type RigView, type Drawn } from '@gentle-arc/core/supports/drawing';
 
   /** One view of the rig to scale. Parts and pivots can be dragged, or moved with the arrow keys by a millimetre. */
   interface Props {
@@ -16,11 +16,11 @@
   let svg: SVGSVGElement | undefined = $state();
   let width = $state(400);
   let height = $state(300);
-  let held: { handle: Handle; build: Build; view: RigView['name']; from: [number, number] } | null = null;
+  let held: { handle: DrawingGrip; build: Build; view: RigView['name']; from: [number, number] } | null = null;
   /** While something is dragged, the scale stands still. */
   let frame: { x: number; y: number; perPx: number } | null = $state(null);
 
-  const corners = (shape: Shape): [number, number][] =>
+  const corners = (shape: Drawn): [number, number][] =>
     shape.form === 'line'
       ? shape.points
       : shape.form === 'dot'
@@ -42,7 +42,7 @@
   /** A bar of a round length that fits into a quarter of the picture. */
   const bar = $derived([1000, 500, 200, 100, 50, 20].find((mm) => mm / at.perPx < width / 4) ?? 10);
   /** A box has its name in it where that fits and nothing is drawn over it. */
-  const named = (shape: Shape, i: number): boolean =>
+  const named = (shape: Drawn, i: number): boolean =>
     shape.form === 'box' &&
     (shape.ink === 'part' || shape.ink === 'weight') &&
     shape.widthMm / at.perPx > 46 &&
@@ -60,7 +60,7 @@
     const box = svg?.getBoundingClientRect();
     return [at.x + (event.clientX - (box?.left ?? 0)) * at.perPx, at.y - (event.clientY - (box?.top ?? 0)) * at.perPx];
   }
-  function take(event: PointerEvent & { currentTarget: Element }, handle: Handle) {
+  function take(event: PointerEvent & { currentTarget: Element }, handle: DrawingGrip) {
     event.currentTarget.setPointerCapture(event.pointerId);
     frame = fitted;
     held = { handle, build, view: view.name, from: place(event) };
@@ -73,7 +73,7 @@
     frame = null;
     onsettle();
   }
-  function keys(event: KeyboardEvent, shape: Shape & { xMm: number; yMm: number }, handle: Handle) {
+  function keys(event: KeyboardEvent, shape: Drawn & { xMm: number; yMm: number }, handle: DrawingGrip) {
     const by = event.shiftKey ? 10 : 1;
     const to = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] }[event.key];
     if (!to) return;
@@ -86,7 +86,7 @@
   }
 
   /** What can be taken hold of answers to pointer and keys. */
-  const grip = (shape: Shape & { xMm: number; yMm: number; handle: Handle | null }) => {
+  const grip = (shape: Drawn & { xMm: number; yMm: number; handle: DrawingGrip | null }) => {
     const { handle } = shape;
     return handle === null
       ? {}

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Build, Sled, SledRound } from '@gentle-arc/core/model/build';
   import type { Kit } from '@gentle-arc/core/model/kit';
-  import { partLumps } from '@gentle-arc/core/rig/balance/masses';
-  import { coach, LEAN_WORDS } from '@gentle-arc/core/rig/balance/sled-coach';
+  import { partLumps } from '@gentle-arc/core/supports/masses';
+  import { coach, LEAN_WORDS } from '@gentle-arc/core/supports/sled/coach';
   import { sayMm, trim } from '@gentle-arc/core/model/units';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';

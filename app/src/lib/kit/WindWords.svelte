@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { WindForecast } from '@gentle-arc/core/light/wind-forecast';
-  import { sayWind } from '@gentle-arc/core/rig/balance/wind';
+  import { sayWind } from '@gentle-arc/core/supports/wind';
   import Choice from '$lib/parts/Choice.svelte';
   import { windOf } from './forecast';
 

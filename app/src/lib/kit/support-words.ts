@@ -1,7 +1,7 @@
 import { IMPROVISED, type Support, type SupportKind } from '@gentle-arc/core/model/build';
-import { improvisedName } from '@gentle-arc/core/rig/builds/told/improvised';
-import { GROUND_NAMES } from '@gentle-arc/core/rig/builds/told/wheels';
-import { BELOW_GIMBAL_MM } from '@gentle-arc/core/rig/balance/sled-solver';
+import { improvisedName } from '@gentle-arc/core/supports/improvised/told';
+import { GROUND_NAMES } from '@gentle-arc/core/supports/wheels/told';
+import { BELOW_GIMBAL_MM } from '@gentle-arc/core/supports/sled/solver';
 import type { Unit } from '$lib/parts/quantities';
 
 /**

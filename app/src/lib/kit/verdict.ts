@@ -1,4 +1,4 @@
-import type { Balance, Fact } from '@gentle-arc/core/rig/builds/fact';
+import type { Balance, Fact } from '@gentle-arc/core/supports/fact';
 
 type Grade = NonNullable<Fact['grade']>;
 const RANK: Record<Grade, number> = { cannot: 0, tight: 1, fits: 2 };

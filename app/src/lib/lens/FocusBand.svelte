@@ -5,7 +5,7 @@
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { filmedBackwards } from '@gentle-arc/core/motion/backwards';
+  import { filmedBackwards } from '@gentle-arc/core/edit/filmed-backwards';
   import { focusPlan, softFocusM } from '@gentle-arc/core/reading/focus-plan';
   import type { Kit } from '@gentle-arc/core/model/kit';
   import { LIMITS, type OwnLimits } from '@gentle-arc/core/model/limits';

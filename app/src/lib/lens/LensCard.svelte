@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Attachment } from 'svelte/attachments';
-  import { percent, speedWords } from '@gentle-arc/core/model/finding';
+  import { percent, speedWords } from '@gentle-arc/core/findings/finding';
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';

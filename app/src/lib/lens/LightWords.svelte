@@ -7,7 +7,7 @@
   import { exposureOf, tooDarkAdvice } from '@gentle-arc/core/optics/exposure-of-shot';
   import { LIGHT_CONDITIONS, neutralDensity } from '@gentle-arc/core/optics/exposure';
   import type { FilterStack } from '@gentle-arc/core/optics/filter-stack';
-  import { shutterLook } from '@gentle-arc/core/screen/shutter-look';
+  import { shutterLook } from '@gentle-arc/core/image/shutter-look';
   import type { SetBench } from './set-bench';
   import Choice from '$lib/parts/Choice.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';

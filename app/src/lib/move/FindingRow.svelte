@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { severity, type Finding } from '@gentle-arc/core/model/finding';
+  import { severity, type Finding } from '@gentle-arc/core/findings/finding';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import GradeMark from '$lib/parts/GradeMark.svelte';
 

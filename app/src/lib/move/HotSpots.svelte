@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { severity, type Finding } from '@gentle-arc/core/model/finding';
+  import { severity, type Finding } from '@gentle-arc/core/findings/finding';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import type { PlanView } from './plan-view.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { limitsHref } from '$lib/links';
   import { onDestroy, tick } from 'svelte';
-  import type { Finding } from '@gentle-arc/core/model/finding';
+  import type { Finding } from '@gentle-arc/core/findings/finding';
   import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/model/variants';
   import { type MoveKind } from '@gentle-arc/core/model/move';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
@@ -11,7 +11,7 @@
   import { sampleShot } from '@gentle-arc/core/motion/shown';
   import { withBody } from '@gentle-arc/core/motion/sample';
   import { asKind, RECIPES, withKind } from '@gentle-arc/core/motion/moves/index';
-  import { pieceAtPoint } from '@gentle-arc/core/screen/pick';
+  import { pieceAtPoint } from '@gentle-arc/core/image/pick';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { preferences } from '$lib/store/preferences.svelte';
   import { newId } from '$lib/store/new-id';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { percent, speedWords, trimmedSeconds } from '@gentle-arc/core/model/finding';
+  import { percent, speedWords, trimmedSeconds } from '@gentle-arc/core/findings/finding';
   import { trim } from '@gentle-arc/core/model/units';
   import type { Figures } from '@gentle-arc/core/reading/read-figures';
 

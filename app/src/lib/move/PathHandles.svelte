@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { handlesOf, type LegMotion } from '@gentle-arc/core/motion/legs';
+  import { gripsOf, type LegMotion } from '@gentle-arc/core/motion/legs';
   import type { PlanView } from './plan-view.svelte';
 
   /** What a move is shaped by on the plan: its ends or points, and the pivot it goes by. */
@@ -16,8 +16,8 @@
   }
   let { leg, isFirst, view, grab, nudge, onmovehandle, onmovepivot }: Props = $props();
 
-  const pivot = $derived(leg.stage.pivot);
-  const handles = $derived(handlesOf(leg, isFirst));
+  const pivot = $derived(leg.moveFrame.pivot);
+  const handles = $derived(gripsOf(leg, isFirst));
 </script>
 
 <path

@@ -3,8 +3,8 @@
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Setup } from '@gentle-arc/core/model/shoot';
-  import type { Finding } from '@gentle-arc/core/model/finding';
-  import { walkAt } from '@gentle-arc/core/motion/walk';
+  import type { Finding } from '@gentle-arc/core/findings/finding';
+  import { walkAt } from '@gentle-arc/core/scene/walk';
   import type { ShotMotion } from '@gentle-arc/core/motion/legs';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { toSite } from '@gentle-arc/core/site/ground';
@@ -64,7 +64,7 @@
   /** Shows the path, the subject, walks, and a chosen piece unless it is as large as a hill. */
   export function fit() {
     const spots = [
-      ...motion.legs.map(({ stage }) => stage.pivot),
+      ...motion.legs.map(({ moveFrame }) => moveFrame.pivot),
       ...setup.shot.walks.flatMap(({ points }) => points),
       ...(selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M
         ? [-0.5, 0.5].map((half) => toSite(selected, half * selected.lengthM, 0))

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
-  import type { Finding } from '@gentle-arc/core/model/finding';
+  import type { Finding } from '@gentle-arc/core/findings/finding';
   import { MoveSchema } from '@gentle-arc/core/model/move';
   import { PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
   import type { Setup, Shoot } from '@gentle-arc/core/model/shoot';
@@ -61,7 +61,7 @@
   /** The handles are those of the move as it is made, begun where the one before it ended. */
   function moveHandle(id: string, xM: number, yM: number) {
     const made = motion.legs[active];
-    const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.stage, momentsOf(made));
+    const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.moveFrame, momentsOf(made));
     const tidy = (
       move.kind === 'free'
         ? {
@@ -74,7 +74,7 @@
   }
 
   function movePivot(xM: number, yM: number) {
-    const { pivot } = motion.legs[active].stage;
+    const { pivot } = motion.legs[active].moveFrame;
     const limited = (m: number) => Math.min(2000, Math.max(-2000, cm(m)));
     onleg((leg) => {
       const { pivotEastM, pivotNorthM } = leg.move;
@@ -92,7 +92,7 @@
   function place(xM: number, yM: number) {
     if (drawing === 'walk' && selected) onchange(addWalkPoint(shoot, shot.id, selected, xM, yM), null);
     else if (drawing === 'path') {
-      const { pivot } = motion.legs[active].stage;
+      const { pivot } = motion.legs[active].moveFrame;
       onleg((leg) => ({ ...leg, move: addPathPoint(leg.move, cm(xM - pivot.xM), cm(yM - pivot.yM)) }), null);
     }
   }

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { severity, type Finding } from '@gentle-arc/core/model/finding';
+  import { severity, type Finding } from '@gentle-arc/core/findings/finding';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { sayLength, saySpeed } from '@gentle-arc/core/model/units';
   import { preferences } from '$lib/store/preferences.svelte';
-  import { DECIDES } from '@gentle-arc/core/rig/cautions';
+  import { DECIDES } from '@gentle-arc/core/findings/people/cautions';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import type { LiveReading } from '$lib/workers/live-reading.svelte';
   import FindingRow from './FindingRow.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { severity } from '@gentle-arc/core/model/finding';
+  import { severity } from '@gentle-arc/core/findings/finding';
   import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { bothWays } from '@gentle-arc/core/model/variants';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
-  import { severity } from '@gentle-arc/core/model/finding';
+  import { severity } from '@gentle-arc/core/findings/finding';
   import { sayLength, saySpeed, trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { preferences } from '$lib/store/preferences.svelte';

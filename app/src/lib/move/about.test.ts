@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Finding } from '@gentle-arc/core/model/finding';
+import type { Finding } from '@gentle-arc/core/findings/finding';
 import { aboutOf } from './about';
 import { verdictOf } from './verdict';
 

@@ -27,10 +27,10 @@ const LAYERS = [
   'join',
   'even.',
   'turn.even',
-  'lean',
+  'skew',
   'stagger',
   'zoom.',
-  'wobble',
+  'shake',
   'blur.shutter',
 ];
 

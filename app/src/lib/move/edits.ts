@@ -7,7 +7,7 @@ import {
   WalkPointSchema,
   type Focus,
   type FocusTarget,
-  type Plan,
+  type Way,
   type Shot,
   type WalkPoint,
 } from '@gentle-arc/core/model/shot';
@@ -209,7 +209,7 @@ export function spotFor(
 
 /** Takes a piece away, with its walks; shots about it have no subject any more. */
 export function removePiece(shoot: Shoot, id: string): Shoot {
-  const without = <T extends Plan>(plan: T): T => ({
+  const without = <T extends Way>(plan: T): T => ({
     ...plan,
     subjectId: plan.subjectId === id ? null : plan.subjectId,
     walks: plan.walks.filter((walk) => walk.pieceId !== id),

@@ -1,4 +1,4 @@
-import { severity, type Finding } from '@gentle-arc/core/model/finding';
+import { severity, type Finding } from '@gentle-arc/core/findings/finding';
 
 /** The whole reading in a few words. */
 export function verdictOf(findings: readonly Finding[]): { grade: 'calm' | 'ripple' | 'jolt'; text: string } {

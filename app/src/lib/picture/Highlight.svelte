@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Setup } from '@gentle-arc/core/model/shoot';
   import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { streaker, type Streak } from '@gentle-arc/core/screen/streaks';
-  import { isInFrame, subjectInFrame } from '@gentle-arc/core/screen/subject-in-frame';
+  import { streaker, type Streak } from '@gentle-arc/core/image/streaks';
+  import { isInFrame, subjectInFrame } from '@gentle-arc/core/image/subject-in-frame';
   import type { About } from '$lib/move/about';
 
   /**

@@ -14,7 +14,7 @@ import { FullScreenQuad } from 'three/examples/jsm/postprocessing/Pass.js';
 import type { Setup } from '@gentle-arc/core/model/shoot';
 import type { Samples } from '@gentle-arc/core/motion/sample';
 import { depthOfField } from '@gentle-arc/core/optics/depth-of-field';
-import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/screen/sub-frames';
+import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image/sub-frames';
 import { PaperScene } from './paper-scene';
 import { depthTint, focusTone } from './scene-look';
 import { lookPast, nudge, standAt } from './through-lens';

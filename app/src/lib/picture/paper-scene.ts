@@ -15,7 +15,7 @@ import {
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import type { Piece } from '@gentle-arc/core/model/piece';
 import type { Setup } from '@gentle-arc/core/model/shoot';
-import { WALK_STEP_S, walkAt, type WalkAt } from '@gentle-arc/core/motion/walk';
+import { WALK_STEP_S, walkAt, type WalkAt } from '@gentle-arc/core/scene/walk';
 import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 

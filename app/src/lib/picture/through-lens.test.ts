@@ -6,9 +6,9 @@ import { setupOf } from '@gentle-arc/core/model/shoot';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { sampleShot } from '@gentle-arc/core/motion/shown';
 import { blurDiscMm } from '@gentle-arc/core/optics/depth-of-field';
-import { layerFigures } from '@gentle-arc/core/screen/figures';
-import { measurePicture } from '@gentle-arc/core/screen/picture';
-import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/screen/sub-frames';
+import { layerFigures } from '@gentle-arc/core/image/figures';
+import { measurePicture } from '@gentle-arc/core/image/picture';
+import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image/sub-frames';
 import { lookPast, nudge, standAt } from './through-lens';
 
 /** A figure 4 m before the camera on its axis, seen through 85 mm. */

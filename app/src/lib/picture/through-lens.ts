@@ -1,6 +1,6 @@
 import type { PerspectiveCamera } from 'three';
 import type { Samples } from '@gentle-arc/core/motion/sample';
-import type { Moment } from '@gentle-arc/core/screen/sub-frames';
+import type { Moment } from '@gentle-arc/core/image/sub-frames';
 
 const RAD = Math.PI / 180;
 

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { severity } from '@gentle-arc/core/model/finding';
+import { severity } from '@gentle-arc/core/findings/finding';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Units } from '@gentle-arc/core/model/units';
 import type { Cure, SearchStep } from '@gentle-arc/core/search/cures';

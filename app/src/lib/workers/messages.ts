@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import { ShootSchema } from '@gentle-arc/core/model/shoot';
 import type { AimMode } from '@gentle-arc/core/model/shot';
-import type { Finding } from '@gentle-arc/core/model/finding';
-import type { Approach } from '@gentle-arc/core/rig/people';
-import type { Caution } from '@gentle-arc/core/rig/cautions';
+import type { Finding } from '@gentle-arc/core/findings/finding';
+import type { Approach } from '@gentle-arc/core/findings/people/approaches';
+import type { Caution } from '@gentle-arc/core/findings/people/cautions';
 import type { Figures } from '@gentle-arc/core/reading/read-figures';
 import type { SearchStep } from '@gentle-arc/core/search/cures';
 

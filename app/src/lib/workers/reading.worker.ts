@@ -1,13 +1,13 @@
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
-import { heightsM } from '@gentle-arc/core/rig/heights';
+import { heightsM } from '@gentle-arc/core/findings/rig/heights';
 import { readShot } from '@gentle-arc/core/reading/read-shot';
 import { smoothed } from '@gentle-arc/core/motion/columns';
 import { readFigures } from '@gentle-arc/core/reading/read-figures';
-import { SEEN_S } from '@gentle-arc/core/screen/figures';
-import { driftByAim } from '@gentle-arc/core/screen/aim-drift';
-import { cameraSpeedMps } from '@gentle-arc/core/screen/findings/evenness';
-import { whileInFrame } from '@gentle-arc/core/screen/subject-in-frame';
+import { SEEN_S } from '@gentle-arc/core/image/figures';
+import { driftByAim } from '@gentle-arc/core/image/aim-drift';
+import { cameraSpeedMps } from '@gentle-arc/core/findings/picture/evenness';
+import { whileInFrame } from '@gentle-arc/core/image/subject-in-frame';
 import { searchCures } from '@gentle-arc/core/search/cures';
 import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
 

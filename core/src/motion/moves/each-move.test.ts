@@ -110,7 +110,7 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
   jib: (film) => {
     // The camera stays on the circle of its arm.
     const { xM, yM, zM } = film.samples;
-    const base = film.motion.legs[0].recipe.armStand?.(film.motion.legs[0].move, film.motion.legs[0].stage);
+    const base = film.motion.legs[0].recipe.armStand?.(film.motion.legs[0].move, film.motion.legs[0].moveFrame);
     expect(base).toBeDefined();
     if (base)
       expect(

@@ -1,9 +1,9 @@
 import type { MoveOf } from '../../model/move';
 import type { FreePoint } from '../../model/moves/free';
 import { sayLength } from '../../model/units';
-import { eased } from '../feather';
+import { eased } from '../../scene/feather';
 import { naturalSpline } from '../spline';
-import type { Stage } from '../stage';
+import type { MoveFrame } from '../move-frame';
 import { evenly, fromPivot } from '../track';
 import { clamp, PLAIN, settable, type Look, type Recipe } from './recipe';
 
@@ -109,7 +109,7 @@ export const free: Recipe<Free> = {
       i === index ? { ...point, eastM: metres(xM - pivot.xM), northM: metres(yM - pivot.yM) } : point,
     );
   },
-  continueFrom: (move, from, { pivot }: Stage) => {
+  continueFrom: (move, from, { pivot }: MoveFrame) => {
     const [first] = move.points;
     const [dx, dy, dz] = [
       from.xM - pivot.xM - first.eastM,

@@ -1,7 +1,7 @@
 import type { Move, MoveKind, MoveOf } from '../../model/move';
 import type { Shot } from '../../model/shot';
 import { arc, driftingOrbit, helix, lowOrbit, orbit, spiralOverhead, tableTopArm } from './circles';
-import { stillStage } from '../stage';
+import { stillMoveFrame } from '../move-frame';
 import { free } from './free';
 import { crane, drop, dropTiltUp, jib, rise, riseOverReveal, riseTiltDown } from './lifting';
 import { overheadSlide, overheadSpin, overheadStill } from './overhead';
@@ -94,7 +94,7 @@ const ELSEWHERE = { xM: 12.345, yM: -6.789, zM: 3.21 };
 
 /** The parameters that a move takes from the one before it in a chain: where it begins. */
 export function givenByTheLegBefore(move: Move): ReadonlySet<string> {
-  const after = recipeOf(move).continueFrom(move, ELSEWHERE, stillStage({ xM: 0.5, yM: 0.7, zM: 0.1 })) as Record<
+  const after = recipeOf(move).continueFrom(move, ELSEWHERE, stillMoveFrame({ xM: 0.5, yM: 0.7, zM: 0.1 })) as Record<
     string,
     unknown
   >;

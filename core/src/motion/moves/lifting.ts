@@ -1,12 +1,12 @@
 import type { Move, MoveKind, MoveOf } from '../../model/move';
-import type { Stage } from '../stage';
+import type { MoveFrame } from '../move-frame';
 import { fromPivot, line, type Track } from '../track';
 import { PLAIN, type Effect, type Recipe, type Stand } from './recipe';
 import { standing } from './shapes/standing';
 
 type Lift = Move & { distanceM: number; bearingDeg: number; heightM: number; toHeightM: number };
 
-const upright = (move: Lift, { pivot }: Stage): Track =>
+const upright = (move: Lift, { pivot }: MoveFrame): Track =>
   line(
     fromPivot(pivot, move.distanceM, move.bearingDeg, move.heightM),
     fromPivot(pivot, move.distanceM, move.bearingDeg, move.toHeightM),
@@ -152,10 +152,10 @@ const RAD = Math.PI / 180;
  * Where the far end of an arm is: its pivot stands so that the camera is at its distance and height when the arm is
  * level.
  */
-function armEnd(move: MoveOf<'jib'>, stage: Stage, angleDeg: number) {
+function armEnd(move: MoveOf<'jib'>, moveFrame: MoveFrame, angleDeg: number) {
   const { armM } = move;
   return fromPivot(
-    stage.pivot,
+    moveFrame.pivot,
     move.distanceM + armM * (1 - Math.cos(angleDeg * RAD)),
     move.bearingDeg,
     move.heightM + armM * Math.sin(angleDeg * RAD),
@@ -164,9 +164,9 @@ function armEnd(move: MoveOf<'jib'>, stage: Stage, angleDeg: number) {
 
 export const jib: Recipe<MoveOf<'jib'>> = {
   ...PLAIN,
-  ...standing<MoveOf<'jib'>>((move, stage) => ({
+  ...standing<MoveOf<'jib'>>((move, moveFrame) => ({
     write(s, _tS, out, offset = 0) {
-      const at = armEnd(move, stage, move.fromDeg + (move.toDeg - move.fromDeg) * s);
+      const at = armEnd(move, moveFrame, move.fromDeg + (move.toDeg - move.fromDeg) * s);
       out[offset] = at.xM;
       out[offset + 1] = at.yM;
       out[offset + 2] = at.zM;
@@ -190,7 +190,7 @@ export const jib: Recipe<MoveOf<'jib'>> = {
   travelWords: (move) =>
     `lift the arm from ${Math.round(move.fromDeg)}° to ${Math.round(move.toDeg)}°`.replaceAll('-', '−'),
   continueFrom: (move, from, { pivot }) => {
-    const start = armEnd(move, { pivot: { xM: 0, yM: 0, zM: 0 } } as Stage, move.fromDeg);
+    const start = armEnd(move, { pivot: { xM: 0, yM: 0, zM: 0 } } as MoveFrame, move.fromDeg);
     const outM = Math.hypot(start.xM, start.yM) - move.distanceM;
     const away = Math.hypot(from.xM - pivot.xM, from.yM - pivot.yM);
     const bearingDeg =

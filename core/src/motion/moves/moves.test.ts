@@ -3,11 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { MoveSchema } from '../../model/move';
 import { anyMove, num } from '../../testing/any-move';
 import { plainSetup } from '../../testing/shoots';
-import { handlesOf, momentsOf, motionOf } from '../legs';
-import { stillStage } from '../stage';
+import { gripsOf, momentsOf, motionOf } from '../legs';
+import { stillMoveFrame } from '../move-frame';
 import { asKind, EFFECT_KINDS, kindsFor, MOVE_KINDS, recipeOf, RECIPES } from './index';
 
-const STAGE = stillStage({ xM: 3, yM: -2, zM: 0.5 });
+const STAGE = stillMoveFrame({ xM: 3, yM: -2, zM: 0.5 });
 
 describe('the vocabulary', () => {
   it('has 40 moves or more, each found by what it does on screen, none twice', () => {
@@ -28,10 +28,10 @@ describe('dragging', () => {
     fc.assert(
       fc.property(anyMove, num(-40, 40), num(-40, 40), fc.nat(6), (move, xM, yM, pick) => {
         const [leg] = motionOf(plainSetup((shot) => ({ ...shot, move }))).legs;
-        const handles = handlesOf(leg, true);
+        const handles = gripsOf(leg, true);
         const { id } = handles[pick % handles.length];
         expect(
-          MoveSchema.safeParse(recipeOf(move).drag(move, id, xM, yM, leg.stage, momentsOf(leg))).success ||
+          MoveSchema.safeParse(recipeOf(move).drag(move, id, xM, yM, leg.moveFrame, momentsOf(leg))).success ||
             move.kind === 'free',
         ).toBe(true);
       }),
@@ -70,12 +70,12 @@ describe('dragging', () => {
         );
         const setup = plainSetup((shot) => ({ ...shot, move }));
         const [leg] = motionOf(setup).legs;
-        const handles = handlesOf(leg, true);
+        const handles = gripsOf(leg, true);
         const handle = handles[pick % handles.length];
         const [xM, yM] = [handle.xM + a - 0.5, handle.yM + b - 0.5];
-        const after = leg.recipe.drag(move, handle.id, xM, yM, leg.stage, momentsOf(leg));
+        const after = leg.recipe.drag(move, handle.id, xM, yM, leg.moveFrame, momentsOf(leg));
         const [now] = motionOf({ ...setup, shot: { ...setup.shot, move: after } }).legs;
-        const held = handlesOf(now, true).find(({ id }) => id === handle.id);
+        const held = gripsOf(now, true).find(({ id }) => id === handle.id);
         expect(held?.xM).toBeCloseTo(xM, 6);
         expect(held?.yM).toBeCloseTo(yM, 6);
       }),

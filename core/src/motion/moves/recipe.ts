@@ -1,11 +1,11 @@
 import type { Move } from '../../model/move';
 import type { Timing } from '../../model/shot';
 import type { Units } from '../../model/units';
-import type { Stage } from '../stage';
+import type { MoveFrame } from '../move-frame';
 import type { Point3, Track } from '../track';
 
 /** A point of a move that can be taken hold of on the plan. */
-export interface Handle {
+export interface Grip {
   id: string;
   label: string;
   xM: number;
@@ -77,19 +77,19 @@ export type Effect = keyof typeof EFFECTS;
  * The geometry of a move: how its human parameters become a track, and how dragging changes them. Several moves share
  * one.
  */
-export interface Shape<M> {
+export interface MoveShape<M> {
   /** Which ends can be dragged: both, or the one place it has. */
   ends: 'both' | 'start';
   /** Handles of its own, in place of the ends. */
-  grips?(move: M, stage: Stage): Handle[];
+  grips?(move: M, moveFrame: MoveFrame): Grip[];
   stand(move: M): Stand;
   /** Where the arm that carries the camera turns, for moves that are made on one. */
-  armStand?(move: M, stage: Stage): Point3;
-  track(move: M, stage: Stage): Track;
+  armStand?(move: M, moveFrame: MoveFrame): Point3;
+  track(move: M, moveFrame: MoveFrame): Track;
   /** The move after a handle was dragged to a site point; unknown handles change nothing. */
-  drag(move: M, handleId: string, xM: number, yM: number, stage: Stage, moments: Moments): M;
+  drag(move: M, handleId: string, xM: number, yM: number, moveFrame: MoveFrame, moments: Moments): M;
   /** The same move begun from a place: what was reached before. */
-  continueFrom(move: M, from: Point3, stage: Stage): M;
+  continueFrom(move: M, from: Point3, moveFrame: MoveFrame): M;
   /** The same move going `share` times as far, rounded to what a person would set. */
   scaleTravel(move: M, share: number): M;
   /** The same move seen from `share` times the distance. */
@@ -101,7 +101,7 @@ export interface Shape<M> {
 }
 
 /** A move of the vocabulary. */
-export interface Recipe<M extends Move = Move> extends Shape<M> {
+export interface Recipe<M extends Move = Move> extends MoveShape<M> {
   kind: M['kind'];
   title: string;
   /** When to use it, one sentence. */

@@ -1,8 +1,8 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
-import type { Stage } from '../../stage';
+import type { MoveFrame } from '../../move-frame';
 import type { Track } from '../../track';
-import { settable, type Shape, type Stand } from '../recipe';
+import { settable, type MoveShape, type Stand } from '../recipe';
 
 /** A place that goes with the subject: metres ahead of it and to its right, as it walks, and above its base. */
 export interface Beside {
@@ -24,7 +24,7 @@ export interface BesideRule<M> {
 export function beside<M extends Move & { heightM: number; pivotEastM: number; pivotNorthM: number }>(
   rule: BesideRule<M>,
   ends: 'both' | 'start',
-): Shape<M> {
+): MoveShape<M> {
   return {
     ends,
     stand: (move): Stand => {
@@ -37,11 +37,11 @@ export function beside<M extends Move & { heightM: number; pivotEastM: number; p
         heightM: move.heightM,
       };
     },
-    track: (move, stage) => besideTrack(move, rule, stage),
-    drag: (move, handleId, xM, yM, stage, { startS, endS }) => {
+    track: (move, moveFrame) => besideTrack(move, rule, moveFrame),
+    drag: (move, handleId, xM, yM, moveFrame, { startS, endS }) => {
       if (handleId !== 'start' && !(handleId === 'end' && ends === 'both')) return move;
       const tS = handleId === 'start' ? startS : endS;
-      return rule.put(move, handleId === 'start' ? 'from' : 'to', localOf(move, stage, xM, yM, tS));
+      return rule.put(move, handleId === 'start' ? 'from' : 'to', localOf(move, moveFrame, xM, yM, tS));
     },
     // Where it joins, it keeps the place beside the subject that it had reached; the leg's own offset is added by the
     // chain.
@@ -66,15 +66,15 @@ export function beside<M extends Move & { heightM: number; pivotEastM: number; p
 function besideTrack<M extends Move & { heightM: number; pivotEastM: number; pivotNorthM: number }>(
   move: M,
   rule: BesideRule<M>,
-  stage: Stage,
+  moveFrame: MoveFrame,
 ): Track {
   const a = rule.from(move);
   const b = rule.to(move);
   const base = new Float64Array(3);
   return {
     write(s, tS, out, offset = 0) {
-      stage.subjectAt(tS, base);
-      const heading = stage.headingAt(tS) * RAD;
+      moveFrame.subjectAt(tS, base);
+      const heading = moveFrame.headingAt(tS) * RAD;
       const alongM = a.alongM + (b.alongM - a.alongM) * s;
       const sideM = a.sideM + (b.sideM - a.sideM) * s;
       out[offset] = base[0] + move.pivotEastM + alongM * Math.sin(heading) + sideM * Math.cos(heading);
@@ -87,14 +87,14 @@ function besideTrack<M extends Move & { heightM: number; pivotEastM: number; piv
 /** A site point as metres ahead of the subject and to its right at a moment. */
 function localOf(
   move: { pivotEastM: number; pivotNorthM: number },
-  stage: Stage,
+  moveFrame: MoveFrame,
   xM: number,
   yM: number,
   tS: number,
 ): Beside {
   const base = new Float64Array(3);
-  stage.subjectAt(tS, base);
-  const heading = stage.headingAt(tS) * RAD;
+  moveFrame.subjectAt(tS, base);
+  const heading = moveFrame.headingAt(tS) * RAD;
   const [dx, dy] = [xM - base[0] - move.pivotEastM, yM - base[1] - move.pivotNorthM];
   return {
     alongM: dx * Math.sin(heading) + dy * Math.cos(heading),

@@ -1,7 +1,7 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
 import { nearestTurn, ring } from '../../track';
-import { clamp, polar, settableDistance, type Shape } from '../recipe';
+import { clamp, polar, settableDistance, type MoveShape } from '../recipe';
 
 /** What a run round the pivot has: it may change its radius and height, and its centre may slip sideways. */
 type Circling = Move & {
@@ -24,7 +24,7 @@ function slipOf({ startBearingDeg, sweepDeg, driftM = 0 }: Circling): { xM: numb
 }
 
 /** A run round the pivot: bearing, radius and height go evenly with the move. */
-export function circling<M extends Circling>(): Shape<M> {
+export function circling<M extends Circling>(): MoveShape<M> {
   return {
     ends: 'both',
     stand: ({ radiusM, startBearingDeg, sweepDeg, heightM }) => ({

@@ -1,8 +1,8 @@
 import type { Move } from '../../../model/move';
 import { sayLength, type Units } from '../../../model/units';
-import type { Stage } from '../../stage';
+import type { MoveFrame } from '../../move-frame';
 import { evenly, fromPivot, line } from '../../track';
-import { clamp, polar, settableDistance, type Shape } from '../recipe';
+import { clamp, polar, settableDistance, type MoveShape } from '../recipe';
 
 /** What a straight run on the line through the pivot has. */
 type Radial = Move & { bearingDeg: number; heightM: number; toHeightM?: number };
@@ -11,10 +11,10 @@ type Radial = Move & { bearingDeg: number; heightM: number; toHeightM?: number }
 export interface Reach<M> {
   /** Which end it hands over when another move is chosen; the start unless that is at or beyond the subject. */
   stands?: 'to';
-  from(move: M, stage: Stage): number;
-  to(move: M, stage: Stage): number;
+  from(move: M, moveFrame: MoveFrame): number;
+  to(move: M, moveFrame: MoveFrame): number;
   /** The move with its start or end so far from the pivot. */
-  put(move: M, end: 'from' | 'to', distanceM: number, stage: Stage): M;
+  put(move: M, end: 'from' | 'to', distanceM: number, moveFrame: MoveFrame): M;
 }
 
 /** The usual reach: from one distance to another. */
@@ -39,7 +39,7 @@ interface Bends {
 }
 
 /** A run on the line through the pivot; level, or rising evenly to `toHeightM`. */
-export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Bends = () => ({})): Shape<M> {
+export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Bends = () => ({})): MoveShape<M> {
   const words = (move: M, units: Units) => {
     const say = (m: number) => sayLength(Math.abs(m), units);
     return `go from ${say(reach.from(move, NO_STAGE))} to ${say(reach.to(move, NO_STAGE))}`;
@@ -51,12 +51,12 @@ export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Be
       bearingDeg: move.bearingDeg,
       heightM: move.heightM,
     }),
-    track: (move, stage) => {
-      const [fromM, toM] = [reach.from(move, stage), reach.to(move, stage)];
+    track: (move, moveFrame) => {
+      const [fromM, toM] = [reach.from(move, moveFrame), reach.to(move, moveFrame)];
       const toHeightM = move.toHeightM ?? move.heightM;
       const { reached, scooped } = bends(move);
-      const a = fromPivot(stage.pivot, fromM, move.bearingDeg, move.heightM);
-      const b = fromPivot(stage.pivot, toM, move.bearingDeg, toHeightM);
+      const a = fromPivot(moveFrame.pivot, fromM, move.bearingDeg, move.heightM);
+      const b = fromPivot(moveFrame.pivot, toM, move.bearingDeg, toHeightM);
       if (scooped)
         return evenly((u, out, offset) => {
           const angle = (u * Math.PI) / 2;
@@ -67,25 +67,30 @@ export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Be
         });
       return line(a, b, reached && ((s) => reached(s, fromM, toM)));
     },
-    drag: (move, handleId, xM, yM, stage) => {
+    drag: (move, handleId, xM, yM, moveFrame) => {
       if (handleId !== 'start' && handleId !== 'end') return move;
       const end = handleId === 'start' ? 'from' : 'to';
-      const behind = (end === 'from' ? reach.from(move, stage) : reach.to(move, stage)) < 0;
-      const { distanceM, bearingDeg } = polar(stage.pivot, xM, yM, behind ? move.bearingDeg + 180 : move.bearingDeg);
+      const behind = (end === 'from' ? reach.from(move, moveFrame) : reach.to(move, moveFrame)) < 0;
+      const { distanceM, bearingDeg } = polar(
+        moveFrame.pivot,
+        xM,
+        yM,
+        behind ? move.bearingDeg + 180 : move.bearingDeg,
+      );
       return reach.put(
         { ...move, bearingDeg: clamp(behind ? bearingDeg - 180 : bearingDeg, -720, 720) },
         end,
         behind ? -distanceM : distanceM,
-        stage,
+        moveFrame,
       );
     },
-    continueFrom: (move, from, stage) => {
-      const { distanceM, bearingDeg } = polar(stage.pivot, from.xM, from.yM, move.bearingDeg);
+    continueFrom: (move, from, moveFrame) => {
+      const { distanceM, bearingDeg } = polar(moveFrame.pivot, from.xM, from.yM, move.bearingDeg);
       return reach.put(
-        { ...move, bearingDeg, heightM: clamp(from.zM - stage.pivot.zM, -50, 500) },
+        { ...move, bearingDeg, heightM: clamp(from.zM - moveFrame.pivot.zM, -50, 500) },
         'from',
         distanceM,
-        stage,
+        moveFrame,
       );
     },
     scaleTravel: (move, share) => {
@@ -107,4 +112,4 @@ export function radial<M extends Radial>(reach: Reach<M>, bends: (move: M) => Be
 }
 
 /** What the words and the scaling go by when there is no subject at hand. */
-const NO_STAGE = { subjectHalfM: 0.25 } as Stage;
+const NO_STAGE = { subjectHalfM: 0.25 } as MoveFrame;

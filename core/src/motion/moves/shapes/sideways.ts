@@ -1,7 +1,7 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
 import { bearingDeg, fromPivot, line, nearestTurn, type Point3 } from '../../track';
-import { clamp, polar, settable, settableDistance, type Shape } from '../recipe';
+import { clamp, polar, settable, settableDistance, type MoveShape } from '../recipe';
 
 /** What a straight run past the pivot has. Moves without a skew or a slope run square-on and level. */
 type Sideways = Move & {
@@ -32,7 +32,7 @@ function ends(move: Sideways, pivot: Point3, anchor: number): [Point3, Point3] {
 }
 
 /** A straight run past the pivot. */
-export function sideways<M extends Sideways>(anchor = 0.5): Shape<M> {
+export function sideways<M extends Sideways>(anchor = 0.5): MoveShape<M> {
   return {
     ends: 'both',
     stand: ({ distanceM, bearingDeg: bearing, heightM }) => ({ distanceM, bearingDeg: bearing, heightM }),

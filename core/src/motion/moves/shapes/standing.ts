@@ -1,14 +1,14 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
 import { fromPivot, spot, type Track } from '../../track';
-import type { Stage } from '../../stage';
-import { clamp, polar, settable, settableDistance, type Shape } from '../recipe';
+import type { MoveFrame } from '../../move-frame';
+import { clamp, polar, settable, settableDistance, type MoveShape } from '../recipe';
 
 /** What a move on one spot of the ground has; one that lifts also has a height it goes to. */
 type Standing = Move & { distanceM: number; bearingDeg: number; heightM: number; toHeightM?: number };
 
 /** A move from one place on the ground. `track` draws what it does there; without it the camera does not travel. */
-export function standing<M extends Standing>(track?: (move: M, stage: Stage) => Track): Shape<M> {
+export function standing<M extends Standing>(track?: (move: M, moveFrame: MoveFrame) => Track): MoveShape<M> {
   return {
     ends: 'start',
     stand: ({ distanceM, bearingDeg, heightM }) => ({ distanceM, bearingDeg, heightM }),

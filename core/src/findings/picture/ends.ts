@@ -1,0 +1,152 @@
+import { gradeAbove, percent, type Finding } from '../finding';
+import { subjectInOf } from '../../motion/legs';
+import { CAMERA_SIZE, project, type InPicture } from '../../optics/projection';
+import { depthRasterOf, NOTHING } from '../../image/depth-raster';
+import type { Picture } from '../../image/picture';
+
+/**
+ * What a viewer sees first and last: who is covered, and whether a figure's face is in the frame where the shot opens
+ * and
+ * where it closes. A move that reveals or leaves its subject is asked only at the end where the subject ought to be.
+ */
+
+/**
+ * Middle of the face and other parts of a standing figure as shares of stature (Drillis & Contini 1966, from memory).
+ */
+const FACE = 0.93;
+const BODY = [
+  ['feet', 0.03],
+  ['shins', 0.17],
+  ['knees', 0.285],
+  ['thighs', 0.41],
+  ['hips', 0.53],
+  ['waist', 0.62],
+  ['chest', 0.75],
+  ['neck', 0.86],
+  ['face', FACE],
+] as const;
+/** Only a figure that fills this much of the height is seen for its face. */
+const SEEN_FOR_ITS_FACE = 0.5;
+const CELLS = 128;
+/** What covers it stands nearer than this share of its distance. */
+const NEARER = 0.97;
+
+interface End {
+  id: 'opening' | 'closing';
+  row: number;
+  frame: 'first' | 'last';
+}
+
+export function endFindings(picture: Picture): Finding[] {
+  const { setup, motion, samples } = picture;
+  if (!setup.subject) return [];
+  const when = subjectInOf(motion);
+  const reveals = motion.legs.some(({ recipe }) => recipe.reveals);
+  const ends: End[] = [
+    ...(when === 'always' || when === 'start' ? [{ id: 'opening' as const, row: 0, frame: 'first' as const }] : []),
+    ...(when === 'always' || when === 'end'
+      ? [{ id: 'closing' as const, row: samples.count - 1, frame: 'last' as const }]
+      : []),
+  ];
+  return ends.flatMap((end) => [
+    ...face(picture, end),
+    ...(reveals && end.id === 'opening' ? [] : covered(picture, end)),
+  ]);
+}
+
+/** A figure cut so that its face is outside the frame. */
+function face({ setup, subject, samples }: Picture, { id, row, frame }: End): Finding[] {
+  const [top, base] = [subject.topV[row], subject.baseV[row]];
+  if (setup.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5))
+    return [];
+  const { name, heightM } = setup.subject;
+  // Seen from near by a body does not shrink evenly: each height is drawn for itself.
+  const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const point: InPicture = { u: 0, w: 0, depthM: 0 };
+  const at = (share: number) => {
+    project(
+      samples.cameras,
+      row * CAMERA_SIZE,
+      samples.subjectXM[row],
+      samples.subjectYM[row],
+      samples.subjectZM[row] + share * heightM,
+      point,
+    );
+    return point.depthM > 0 ? point.w * aspect : Infinity;
+  };
+  const out = Math.max(0, Math.abs(at(FACE)) - 0.5);
+  const [shown] = [...BODY].sort((a, b) => Math.abs(at(a[1])) - Math.abs(at(b[1])))[0];
+  return [
+    {
+      id: `${id}.face`,
+      grade: out > 0 ? 'jolt' : 'calm',
+      sentence:
+        out > 0
+          ? `The ${frame} frame is of ${name}’s ${shown}: the face is outside it.`
+          : `${name}’s face is in the ${frame} frame.`,
+      reason:
+        'People look for a face first. A close shot of anything else is meant only when that is what it is about: then make that the subject.',
+      screenS: samples.screenS[row],
+      value: out,
+      limit: 0,
+      unit: 'frame heights',
+      said: out > 0 ? `${percent(out)} of the height outside` : 'inside',
+      measure: 'face',
+    },
+  ];
+}
+
+/**
+ * Something that stands before the subject in the frame that is looked at first, or remembered last. Of a figure the
+ * upper half counts: legs behind a hedge are a view, a post before the face is in the way.
+ */
+function covered(picture: Picture, { id, row, frame }: End): Finding[] {
+  const { setup, samples, subject } = picture;
+  if (!(Math.abs(subject.u[row]) <= 0.5 && Math.abs(subject.v[row]) <= 0.5)) return [];
+  const { share, by } = coverAt(picture, row);
+  if (!(share > 0.02)) return [];
+  const limit = setup.limits.coveredAtEnd;
+  const what = setup.subject?.kind === 'figure' ? `${setup.subject.name}’s head and chest` : setup.subject?.name;
+  return [
+    {
+      id: `${id}.covered`,
+      grade: gradeAbove(share, limit, limit * setup.limits.joltFactor),
+      sentence: `${by} covers ${percent(share)} of ${what} in the ${frame} frame${share > limit ? `; up to ${percent(limit)} is foreground, more is in the way` : ''}.`,
+      reason: id === 'opening' ? 'The first frame says who the shot is about.' : 'The last frame is what stays.',
+      screenS: samples.screenS[row],
+      value: share,
+      limit,
+      unit: 'share',
+      said: percent(share),
+      measure: 'covered',
+    },
+  ];
+}
+
+/**
+ * How much of the subject (of a figure: its upper half) is covered by what stands nearer, and what covers most of it.
+ */
+function coverAt({ setup, samples, subject }: Picture, row: number): { share: number; by: string } {
+  const { widthCells, heightCells, pieceAt, nearness } = depthRasterOf(setup, samples, CELLS)(row);
+  const own = setup.pieces.findIndex(({ id }) => id === setup.subject?.id);
+  const [top, base] = [subject.topV[row], subject.baseV[row]];
+  const from = setup.subject?.kind === 'figure' ? (top + base) / 2 : base;
+  const nearer = 1 / (samples.subjectDistanceM[row] * NEARER);
+  const counts = new Map<number, number>();
+  let [cells, hidden] = [0, 0];
+  for (let y = 0; y < heightCells; y += 1) {
+    const v = 0.5 - (y + 0.5) / heightCells;
+    if (v > top || v < from) continue;
+    for (let x = 0; x < widthCells; x += 1) {
+      if (Math.abs((x + 0.5) / widthCells - 0.5 - subject.u[row]) > subject.halfWidth[row]) continue;
+      cells += 1;
+      const cell = y * widthCells + x;
+      const index = pieceAt[cell];
+      if (index === NOTHING || index === own || nearness[cell] < nearer) continue;
+      hidden += 1;
+      counts.set(index, (counts.get(index) ?? 0) + 1);
+    }
+  }
+  const [most] = [...counts].sort((a, b) => b[1] - a[1]);
+  return { share: cells > 0 ? hidden / cells : 0, by: most ? setup.pieces[most[0]].name : 'Something' };
+}

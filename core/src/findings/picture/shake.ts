@@ -1,0 +1,32 @@
+import { gradeAbove, percent, type Finding } from '../finding';
+import { shakeInFrame } from '../../image/shake';
+import type { Picture } from '../../image/picture';
+
+/** How far the body under the camera shakes the picture. Only said when something does. */
+export function shakeFindings({ setup, samples, depthM }: Picture): Finding[] {
+  const { limits } = setup;
+  const worst = shakeInFrame(samples, depthM);
+  if (!worst || worst.value < 1e-5) return [];
+  const limit = limits.wobble;
+  const grade = gradeAbove(worst.value, limit, limit * limits.wobbleJoltFactor);
+  const { gait, rig } = setup;
+  const pixels = Math.round(worst.value * setup.delivery.widthPx);
+  return [
+    {
+      id: 'shake',
+      grade,
+      sentence:
+        grade === 'calm'
+          ? `The body hardly shows: ${percent(worst.value)} of the width (${gait.name}, ${rig.name}).`
+          : `The picture bobs by ${percent(worst.value)} of the width (${pixels} pixels) with ${gait.name} on ${rig.name}; up to ${percent(limit)} is not noticed.`,
+      reason:
+        'The closer and the longer the lens, the larger every step and tremor becomes. A gimbal takes away turning, not the up and down of walking.',
+      screenS: samples.screenS[worst.row],
+      value: worst.value,
+      limit,
+      unit: 'frame widths',
+      said: percent(worst.value),
+      measure: 'wobble',
+    },
+  ];
+}

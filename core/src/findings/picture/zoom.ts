@@ -1,0 +1,82 @@
+import { gradeAbove, gradeBelow, percent, type Finding } from '../finding';
+import { trim } from '../../model/units';
+import { largest } from '../../motion/columns';
+import { recordedWidthPx } from '../../optics/angle-of-view';
+import type { Picture } from '../../image/picture';
+
+/** What a held size asks of the lens, how quickly it zooms, and how much the background grows. */
+export function zoomFindings({ samples, setup }: Picture): Finding[] {
+  const { limits } = setup;
+  const { lens, camera, delivery } = setup;
+  const wanted = samples.wantedFocalLengthMm;
+  const least = -(largest(wanted.map((mm) => -mm))?.value ?? 0);
+  const most = largest(wanted);
+  if (!most) return [];
+  const range = `${trim(least, 0)} to ${trim(most.value, 0)} mm`;
+  const has =
+    lens.focalLengthMinMm === lens.focalLengthMaxMm
+      ? `${trim(lens.focalLengthMinMm, 0)} mm only`
+      : `${trim(lens.focalLengthMinMm, 0)} to ${trim(lens.focalLengthMaxMm, 0)} mm`;
+  const crop = Math.max(1, most.value / lens.focalLengthMaxMm);
+  const pixels = recordedWidthPx(camera, delivery) / crop;
+  const tooWide = least < lens.focalLengthMinMm * 0.999;
+  const softened = crop > 1.001 && pixels < delivery.widthPx;
+  const cropWords =
+    crop > 1.001
+      ? ` The rest is enlarged ${trim(crop, 2)} times, which leaves ${Math.round(pixels)} of ${delivery.widthPx} pixels across.`
+      : '';
+  const shortfall = Math.max(lens.focalLengthMinMm / least, crop);
+  const rangeFinding: Finding = {
+    id: 'zoom.range',
+    grade: tooWide || pixels < delivery.widthPx / 2 ? 'jolt' : softened ? 'ripple' : 'calm',
+    sentence: tooWide
+      ? `The move needs ${range}; ${lens.name} gives ${has}, so the size cannot be held at the wide end.`
+      : crop > 1.001
+        ? `The move needs ${range}; ${lens.name} gives ${has}.${cropWords}`
+        : `The move needs ${range}, which ${lens.name} gives (${has}).`,
+    reason: 'Size is held only while focal length follows distance.',
+    screenS: tooWide ? samples.screenS[wanted.indexOf(least)] : samples.screenS[most.row],
+    value: shortfall,
+    limit: 1,
+    unit: '× of the lens',
+    said: range,
+    measure: 'focal lengths',
+  };
+  const rate = new Float64Array(samples.count).fill(NaN);
+  const effective = samples.focalLengthMm;
+  for (let row = 1; row < samples.count; row += 1)
+    rate[row] = Math.abs(Math.log(effective[row] / effective[row - 1])) * samples.frameRateHz;
+  const fastest = largest(rate);
+  const growth = effective[samples.count - 1] / effective[0];
+  const strength = Math.max(growth, 1 / growth);
+  const findings = [rangeFinding];
+  if (fastest) {
+    const limit = limits.zoomRate;
+    findings.push({
+      id: 'zoom.rate',
+      grade: gradeAbove(fastest.value, limit, limit * limits.joltFactor),
+      sentence: `The zoom changes by at most ${percent(fastest.value)} a second; up to ${percent(limit)} can be turned evenly.`,
+      reason: 'Camera and zoom cannot both run evenly: the zoom is quickest where the camera is nearest.',
+      screenS: samples.screenS[fastest.row],
+      value: fastest.value,
+      limit,
+      unit: 'share/s',
+      said: `${percent(fastest.value)} a second`,
+      measure: 'zoom rate',
+    });
+  }
+  const limit = limits.backgroundGrowth;
+  findings.push({
+    id: 'zoom.background',
+    grade: gradeBelow(strength, limit, 1.02),
+    sentence: `The far background ${growth >= 1 ? 'grows' : 'shrinks'} to ${trim(growth, 2)} times its size behind the held subject${strength < limit ? `; below ${trim(limit, 1)} times the effect is hardly felt` : ''}.`,
+    reason: 'How strongly the world stretches follows from the longest distance over the shortest.',
+    screenS: samples.screenS[samples.count - 1],
+    value: strength,
+    limit,
+    unit: '×',
+    said: `${trim(strength, 2)} times`,
+    measure: 'growth of the background',
+  });
+  return findings;
+}

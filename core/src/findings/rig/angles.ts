@@ -1,0 +1,173 @@
+import type { Finding } from '../finding';
+import type { Setup } from '../../model/shoot';
+import { largest } from '../../motion/columns';
+import type { Samples } from '../../motion/sample';
+import { rates } from './rates';
+import { about, graded, upTo, type Say } from './use';
+
+/** Standard gravity, m/s². */
+export const GRAVITY_MPS2 = 9.80665;
+const DEG = 180 / Math.PI;
+
+/**
+ * Bank of a coordinated level turn, degrees: `tan φ = v² / (g r)` (any flight-mechanics text). 0 for a straight flight
+ * (infinite radius).
+ */
+export function bankDeg(speedMps: number, radiusM: number): number {
+  return Math.atan((speedMps * speedMps) / (GRAVITY_MPS2 * radiusM)) * DEG;
+}
+
+/** Period of a small swing on a rope, s: `T = 2π √(L/g)`. */
+export function ropePeriodS(ropeM: number): number {
+  return 2 * Math.PI * Math.sqrt(ropeM / GRAVITY_MPS2);
+}
+
+/** Degrees a second of a turntable: 33 1/3 turns a minute are 200. */
+export function turntableDegps(turnsPerMinute: number): number {
+  return turnsPerMinute * 6;
+}
+
+/** Tilt, roll and bank against what head and rig allow, and the two rigs that have a pace of their own. */
+export function angleFindings(setup: Setup, samples: Samples, say: Say): Finding[] {
+  const { rig } = setup;
+  return [
+    ...tiltFindings(rig, samples, say),
+    ...rollFindings(setup, samples, say),
+    ...bankFindings(setup, samples, say),
+    ...ownPace(rig, samples, say),
+  ];
+}
+
+type Rig = Setup['rig'];
+
+function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
+  const up = largest(samples.tiltDeg);
+  const down = largest(samples.tiltDeg.map((deg) => -deg));
+  if (!up || !down || (up.value <= rig.tiltMaxDeg + 0.01 && -down.value >= rig.tiltMinDeg - 0.01)) return [];
+  const [value, limit, row] =
+    up.value > rig.tiltMaxDeg + 0.01 ? [up.value, rig.tiltMaxDeg, up.row] : [-down.value, rig.tiltMinDeg, down.row];
+  const sentence = `The camera would have to tilt to ${degrees(value)}; ${rig.name} tilts from ${degrees(rig.tiltMinDeg)} to ${degrees(rig.tiltMaxDeg)}.`;
+  return [
+    graded(
+      {
+        id: 'rig.tilt',
+        measure: 'tilt',
+        value,
+        limit,
+        screenS: samples.screenS[row],
+        unit: 'deg',
+        say: degrees,
+        sentence,
+        reason: 'The head ends there.',
+      },
+      'cannot',
+    ),
+  ];
+}
+
+/** A lean that the horizon gets from the hand by itself is no demand on the head. */
+const LEVEL_DEG = 8;
+
+function rollFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say): Finding[] {
+  const most = largest(samples.rollDeg.map(Math.abs));
+  if (!most || most.value < LEVEL_DEG) return [];
+  const sentence = `The frame rolls to ${degrees(samples.rollDeg[most.row])}; ${rig.name} ${rig.rollMaxDeg > 0 ? `rolls up to ${degrees(rig.rollMaxDeg)} either way` : 'keeps it level'}.`;
+  return [
+    upTo(limits, {
+      id: 'rig.roll',
+      measure: 'roll',
+      value: most.value,
+      limit: rig.rollMaxDeg,
+      screenS: samples.screenS[most.row],
+      unit: 'deg',
+      say: degrees,
+      sentence,
+      reason: 'A head rolls only as far as its motor, or a plate turned by 90°, lets it.',
+    }),
+  ];
+}
+
+function bankFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say): Finding[] {
+  if (rig.bankMaxDeg === 0) return [];
+  const { count, captureRateHz: hz, xM, yM } = samples;
+  const bank = new Float64Array(count).fill(NaN);
+  for (let i = 1; i + 1 < count; i += 1) {
+    const [vx, vy] = [((xM[i + 1] - xM[i - 1]) * hz) / 2, ((yM[i + 1] - yM[i - 1]) * hz) / 2];
+    const speed = Math.hypot(vx, vy);
+    if (speed < 0.2) continue;
+    const [ax, ay] = [(xM[i + 1] - 2 * xM[i] + xM[i - 1]) * hz * hz, (yM[i + 1] - 2 * yM[i] + yM[i - 1]) * hz * hz];
+    const sideways = Math.abs(vx * ay - vy * ax) / speed;
+    if (sideways > 1e-6) bank[i] = bankDeg(speed, (speed * speed) / sideways);
+  }
+  const most = largest(bank);
+  if (!most) return [];
+  const sentence = `${rig.name} leans ${degrees(most.value)} into the turn; up to ${degrees(rig.bankMaxDeg)} it flies steadily.`;
+  return [
+    upTo(limits, {
+      id: 'rig.bank',
+      measure: 'bank',
+      value: most.value,
+      limit: rig.bankMaxDeg,
+      screenS: samples.screenS[most.row],
+      unit: 'deg',
+      say: degrees,
+      sentence,
+      reason: 'Turning flight leans: faster or tighter, and the rotors come into the frame and the height is lost.',
+    }),
+  ];
+}
+
+/** A turntable turns at one rate and a rope swings at one pace: the plan has to be theirs. */
+function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
+  if (rig.kind === 'turntable') {
+    const turn = largest(rates(samples, (i) => Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])));
+    if (!turn || turn.value < 1) return [];
+    const limit = rig.panRateMaxDegps;
+    const perSecond = (deg: number) => `${degrees(deg)}/s`;
+    const sentence = `The camera turns at up to ${perSecond(turn.value)}; ${rig.name} turns at ${perSecond(limit)}, no slower and no faster.`;
+    return [
+      about(
+        {
+          id: 'rig.turntable',
+          measure: 'turning',
+          value: turn.value,
+          limit,
+          screenS: samples.screenS[turn.row],
+          unit: 'deg/s',
+          say: perSecond,
+          sentence,
+          reason: 'A record player has one speed: fun pointing at the ceiling, far too fast to sweep a room.',
+        },
+        0.05,
+        0.1,
+      ),
+    ];
+  }
+  if (rig.kind === 'rope' && rig.armM > 0) {
+    const { xM, yM, zM, captureRateHz } = samples;
+    const speeds = rates(samples, (i) => Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]));
+    const moving = speeds.reduce((rows, speed) => rows + (speed > 0.02 ? 1 : 0), 0) / captureRateHz;
+    if (moving < 0.1) return [];
+    const limit = ropePeriodS(rig.armM) / 2;
+    const seconds = (s: number) => `${s.toFixed(1)} s`;
+    const sentence = `The camera travels for ${seconds(moving)}; on ${rig.name} it swings from one side to the other in ${seconds(limit)}.`;
+    return [
+      about(
+        {
+          id: 'rig.rope',
+          measure: 'swing',
+          value: moving,
+          limit,
+          screenS: samples.screenS[0],
+          unit: 's',
+          say: seconds,
+          sentence,
+          reason: 'A rope keeps its own time, 2π√(length/g) there and back: only a longer or shorter rope changes it.',
+        },
+        0.15,
+        0.35,
+      ),
+    ];
+  }
+  return [];
+}

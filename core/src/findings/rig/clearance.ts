@@ -1,0 +1,308 @@
+import type { Finding } from '../finding';
+import type { RigKind } from '../../model/kit';
+import type { Piece } from '../../model/piece';
+import type { Setup } from '../../model/shoot';
+import type { ShotMotion } from '../../motion/legs';
+import type { Samples } from '../../motion/sample';
+import { placeOverTime } from '../../scene/walk';
+import { distanceToPieceM } from '../../site/distance';
+import { groundHeightM, groundPieces } from '../../site/ground';
+import { armStandAt } from './travel';
+import { rollsOn } from './riding';
+import { graded, type Say } from './use';
+
+/** Rigs that somebody walks or rolls over the ground with: their whole height has to pass. */
+const ON_THE_GROUND = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount', 'wheels', 'vehicle']);
+/** People step over what is lower than this, m: common practice, no published source. */
+const KNEE_M = 0.35;
+const MOST_ROWS_READ = 240;
+const ARM_POINTS = 8;
+
+interface Nearest {
+  distanceM: number;
+  row: number;
+  name: string;
+}
+
+/** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
+export function clearanceFindings(
+  setup: Setup,
+  motion: ShotMotion,
+  samples: Samples,
+  heights: Float64Array,
+  say: Say,
+): Finding[] {
+  return [
+    ...throughSubject(setup, samples, say),
+    ...roomFindings(setup, motion, samples, heights, say),
+    ...groundFindings(setup, samples, heights, say),
+  ];
+}
+
+/** The camera may come close to its subject, but not through it. */
+function throughSubject({ subject, shot }: Setup, samples: Samples, { length }: Say): Finding[] {
+  if (!subject || isGround(subject, [subject])) return [];
+  const walk = placeOverTime(shot.walks, subject.id, subject);
+  const spot = new Float64Array(3);
+  for (let row = 0; row < samples.count; row += 1) {
+    walk(samples.tS[row], spot);
+    const value = distanceToPieceM(
+      subject,
+      { xM: spot[0], yM: spot[1], zM: spot[2] },
+      samples.xM[row],
+      samples.yM[row],
+      samples.zM[row],
+      samples.zM[row],
+    );
+    if (value <= 0)
+      return [
+        graded(
+          {
+            id: 'rig.subject',
+            measure: 'clearance',
+            unit: 'm',
+            say: length,
+            value,
+            limit: 0,
+            screenS: samples.screenS[row],
+            sentence: `The camera goes through ${subject.name}.`,
+            reason: 'Drag the path beside it, or end it sooner.',
+          },
+          'cannot',
+        ),
+      ];
+  }
+  return [];
+}
+
+/** Pieces near enough to matter, each with where it stands at any moment. Ground is judged by height. */
+function obstacles({ pieces, shot, subject }: Setup, samples: Samples, reachM: number) {
+  const [x0, x1] = spanOf(samples.xM);
+  const [y0, y1] = spanOf(samples.yM);
+  return pieces
+    .filter((piece) => piece.id !== subject?.id && !isGround(piece, pieces))
+    .filter((piece) => {
+      if (shot.walks.some((walk) => walk.pieceId === piece.id)) return true;
+      const half = Math.hypot(piece.lengthM, piece.depthM) / 2 + reachM;
+      return piece.xM + half > x0 && piece.xM - half < x1 && piece.yM + half > y0 && piece.yM - half < y1;
+    })
+    .map((piece) => ({ piece, walk: placeOverTime(shot.walks, piece.id, piece) }));
+}
+
+const spanOf = (column: Float64Array): [number, number] => [
+  column.reduce((a, b) => Math.min(a, b), Infinity),
+  column.reduce((a, b) => Math.max(a, b), -Infinity),
+];
+
+/** A slab or ridge that stands on the ground is ground; one that floats is a roof. */
+function isGround(piece: Piece, pieces: readonly Piece[]): boolean {
+  if (piece.kind !== 'slab' && piece.kind !== 'ridge') return false;
+  const below = groundPieces(pieces.filter((row) => row.id !== piece.id && row.zM < piece.zM));
+  return piece.zM <= groundHeightM(below, piece.xM, piece.yM) + 0.05;
+}
+
+/** From here on a sweep is once round. */
+const ONCE_ROUND_DEG = 350;
+/** About a full circle things are looked for this far off, m. */
+const CIRCLE_LOOKED_AT_M = 5;
+
+/** Whether the camera goes once round what its first move turns about. */
+function goesRound({ count, xM, yM }: Samples, { pivot }: ShotMotion): boolean {
+  let [sweepDeg, before] = [0, NaN];
+  for (let row = 0; row < count; row += 4) {
+    if (Math.hypot(xM[row] - pivot.xM, yM[row] - pivot.yM) < 0.05) return false;
+    const deg = (Math.atan2(xM[row] - pivot.xM, yM[row] - pivot.yM) * 180) / Math.PI;
+    if (!Number.isNaN(before)) sweepDeg += deg - before - 360 * Math.round((deg - before) / 360);
+    before = deg;
+  }
+  return Math.abs(sweepDeg) >= ONCE_ROUND_DEG;
+}
+
+function roomFindings(
+  setup: Setup,
+  motion: ShotMotion,
+  samples: Samples,
+  heights: Float64Array,
+  { length }: Say,
+): Finding[] {
+  const { limits } = setup;
+  const { rig } = setup;
+  const around = obstacles(
+    setup,
+    samples,
+    Math.max(goesRound(samples, motion) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM),
+  );
+  const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
+  const foot = ON_THE_GROUND.has(rig.kind);
+  let camera: Nearest | null = null;
+  let carrier: Nearest | null = null;
+  let arm: Nearest | null = null;
+  const spot = new Float64Array(3);
+  for (let row = 0; row < samples.count; row += stride) {
+    const [x, y, z] = [samples.xM[row], samples.yM[row], samples.zM[row]];
+    const floorM = foot ? z - heights[row] + KNEE_M : z;
+    const base = rig.armM > 0 ? armStandAt(motion, samples.tS[row]) : null;
+    for (const { piece, walk } of around) {
+      walk(samples.tS[row], spot);
+      const at = { xM: spot[0], yM: spot[1], zM: spot[2] };
+      const distanceM = distanceToPieceM(piece, at, x, y, z, z);
+      if (camera === null || distanceM < camera.distanceM) camera = { distanceM, row, name: piece.name };
+      if (foot && floorM < z) {
+        const asideM = distanceToPieceM(piece, at, x, y, floorM, z);
+        if (carrier === null || asideM < carrier.distanceM) carrier = { distanceM: asideM, row, name: piece.name };
+      }
+      for (let k = 1; base && k < ARM_POINTS; k += 1) {
+        const s = k / ARM_POINTS;
+        const armZ = base.zM + (z - base.zM) * s;
+        const besideM = distanceToPieceM(
+          piece,
+          at,
+          base.xM + (x - base.xM) * s,
+          base.yM + (y - base.yM) * s,
+          armZ,
+          armZ,
+        );
+        if (arm === null || besideM < arm.distanceM) arm = { distanceM: besideM, row, name: piece.name };
+      }
+    }
+  }
+  const findings: Finding[] = [];
+  const common = { measure: 'clearance', unit: 'm', say: length };
+  if (camera && camera.distanceM < rig.clearM * limits.clearTightFactor) {
+    const into = camera.distanceM <= 0;
+    const sentence = into
+      ? `The camera goes through ${camera.name}.`
+      : `The lens passes ${camera.name} at ${length(camera.distanceM)}; ${rig.name} needs ${length(rig.clearM)} about it.`;
+    findings.push(
+      graded(
+        {
+          ...common,
+          id: 'rig.clear',
+          value: camera.distanceM,
+          limit: rig.clearM,
+          screenS: samples.screenS[camera.row],
+          sentence,
+          reason:
+            rig.kind === 'drone'
+              ? 'The rotors reach farther than the lens.'
+              : 'Cage, hands and head need room as well as the lens.',
+        },
+        camera.distanceM < rig.clearM ? 'cannot' : 'tight',
+      ),
+    );
+  } else if (goesRound(samples, motion))
+    findings.push(
+      graded(
+        {
+          ...common,
+          id: 'rig.circle',
+          value: camera ? camera.distanceM : CIRCLE_LOOKED_AT_M,
+          limit: rig.clearM,
+          screenS: camera ? samples.screenS[camera.row] : 0,
+          sentence: `The whole circle is free: ${camera ? `nearest to the lens is ${camera.name} at ${length(camera.distanceM)}` : `nothing stands within ${length(CIRCLE_LOOKED_AT_M)} of it`}.`,
+          reason:
+            'Going all the way round needs a full clear circle, people and everything overhead included. What is not on the plan is not looked at.',
+        },
+        'fits',
+      ),
+    );
+  if (carrier && carrier.distanceM <= 0 && !(camera && camera.distanceM <= 0)) {
+    const verb = rollsOn(setup) ? 'would have to roll' : 'would have to walk';
+    findings.push(
+      graded(
+        {
+          ...common,
+          id: 'rig.way',
+          value: carrier.distanceM,
+          limit: 0,
+          screenS: samples.screenS[carrier.row],
+          sentence: `Whoever carries ${rig.name} ${verb} through ${carrier.name}.`,
+          reason: 'The lens passes over it, the legs do not. Go along it, or take a rig that reaches over.',
+        },
+        'cannot',
+      ),
+    );
+  }
+  if (arm && arm.distanceM < 0.05)
+    findings.push(
+      graded(
+        {
+          ...common,
+          id: 'rig.armClear',
+          value: arm.distanceM,
+          limit: 0.05,
+          screenS: samples.screenS[arm.row],
+          sentence: `The arm of ${rig.name} ${arm.distanceM <= 0 ? 'goes through' : 'brushes'} ${arm.name}.`,
+          reason: 'The whole arm sweeps, not the camera alone.',
+        },
+        'cannot',
+      ),
+    );
+  return findings;
+}
+
+/** How far a step of the ground and how steep a slope each may be: common practice, no published source. */
+function groundFindings(setup: Setup, samples: Samples, heights: Float64Array, { length, degrees }: Say): Finding[] {
+  const { limits } = setup;
+  const { rig } = setup;
+  if (!ON_THE_GROUND.has(rig.kind)) return [];
+  const wheels = rollsOn(setup) !== null;
+  let step = { value: 0, row: 0 };
+  let slope = { value: 0, row: 0 };
+  const groundM = (row: number) => samples.zM[row] - heights[row];
+  let before = groundM(0);
+  for (let row = 1; row < samples.count; row += 1) {
+    const [dx, dy] = [samples.xM[row] - samples.xM[row - 1], samples.yM[row] - samples.yM[row - 1]];
+    const here = groundM(row);
+    const riseM = Math.abs(here - before);
+    const runM = Math.hypot(dx, dy);
+    before = here;
+    if (riseM < 1e-6) continue;
+    // A rise in less ground than itself is a step; anything gentler is a slope.
+    if (riseM > runM) step = riseM > step.value ? { value: riseM, row } : step;
+    else slope = Math.atan2(riseM, runM) > slope.value ? { value: Math.atan2(riseM, runM), row } : slope;
+  }
+  const findings: Finding[] = [];
+  const mostStepM = wheels ? limits.wheelStepM : limits.footStepM;
+  if (step.value > 0.01) {
+    const sentence = `The ground steps by ${length(step.value)}; ${wheels ? 'wheels take' : 'feet take'} ${length(mostStepM)}.`;
+    findings.push(
+      graded(
+        {
+          id: 'rig.step',
+          measure: 'step',
+          value: step.value,
+          limit: mostStepM,
+          screenS: samples.screenS[step.row],
+          unit: 'm',
+          say: length,
+          sentence,
+          reason: 'Every step of the ground reaches the picture, and eyes on a screen do not see it coming.',
+        },
+        step.value > mostStepM ? 'cannot' : 'tight',
+      ),
+    );
+  }
+  const mostSlopeDeg = wheels ? limits.wheelSlopeDeg : limits.footSlopeDeg;
+  const slopeDeg = (slope.value * 180) / Math.PI;
+  if (slopeDeg > mostSlopeDeg * limits.tightShare) {
+    const sentence = `The ground slopes by ${degrees(slopeDeg)}; ${wheels ? 'wheels hold still' : 'feet go steadily'} up to ${degrees(mostSlopeDeg)}.`;
+    findings.push(
+      graded(
+        {
+          id: 'rig.slope',
+          measure: 'slope',
+          value: slopeDeg,
+          limit: mostSlopeDeg,
+          screenS: samples.screenS[slope.row],
+          unit: 'deg',
+          say: degrees,
+          sentence,
+          reason: 'Weight runs downhill.',
+        },
+        slopeDeg > mostSlopeDeg ? 'cannot' : 'tight',
+      ),
+    );
+  }
+  return findings;
+}

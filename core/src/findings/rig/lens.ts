@@ -1,0 +1,70 @@
+import type { Finding } from '../finding';
+import type { Setup } from '../../model/shoot';
+import { trim } from '../../model/units';
+import { largest } from '../../motion/columns';
+import type { ShotMotion } from '../../motion/legs';
+import type { Samples } from '../../motion/sample';
+import { graded, SLACK, type Say } from './use';
+
+/** Focal length and closest focus against the lens. A zoom that holds a size is judged by what it shows. */
+export function lensFindings(
+  { shot, lens, subject }: Setup,
+  motion: ShotMotion,
+  samples: Samples,
+  { length }: Say,
+): Finding[] {
+  const findings: Finding[] = [];
+  const mm = (value: number) => `${trim(value, 1)} mm`;
+  const { focalLengthMinMm, focalLengthMaxMm } = lens;
+  const asked = [
+    shot.focalLengthMm,
+    ...motion.legs.flatMap(({ recipe, move }) => {
+      const zoom = recipe.zoom(move);
+      return zoom.rule === 'to' ? [zoom.focalLengthMm] : [];
+    }),
+  ];
+  const value = asked.find((focal) => focal < focalLengthMinMm - SLACK || focal > focalLengthMaxMm + SLACK);
+  if (value !== undefined) {
+    const limit = value < focalLengthMinMm ? focalLengthMinMm : focalLengthMaxMm;
+    const sentence = `The shot asks for ${mm(value)}; ${lens.name} gives ${trim(focalLengthMinMm, 0)} to ${mm(focalLengthMaxMm)}.`;
+    findings.push(
+      graded(
+        {
+          id: 'rig.lens',
+          measure: 'focal length',
+          value,
+          limit,
+          screenS: 0,
+          unit: 'mm',
+          say: mm,
+          sentence,
+          reason: 'Choose another lens, or a focal length this one has.',
+        },
+        'cannot',
+      ),
+    );
+  }
+  const dark = motion.legs.some(({ recipe }) => recipe.goesDark);
+  const closest = largest(samples.focusDistanceM.map((m) => -m));
+  if (subject && closest && -closest.value < lens.closestFocusM) {
+    const distanceM = -closest.value;
+    const sentence = `The focus would have to come to ${length(distanceM)}; ${lens.name} focuses from ${length(lens.closestFocusM)}${dark ? ', which does not show in the dark' : ''}.`;
+    findings.push(
+      graded(
+        {
+          id: 'rig.focus',
+          measure: 'distance',
+          value: distanceM,
+          limit: lens.closestFocusM,
+          screenS: samples.screenS[closest.row],
+          unit: 'm',
+          say: length,
+          sentence,
+          reason: 'Nearer than that it stays soft.',
+        },
+        dark ? 'fits' : 'cannot',
+      ),
+    );
+  }
+  return findings;
+}

@@ -1,0 +1,115 @@
+import type { Finding } from '../finding';
+import type { Setup } from '../../model/shoot';
+import { largest } from '../../motion/columns';
+import type { Samples } from '../../motion/sample';
+import { stickShare, upTo, type Say } from './use';
+
+/** Speeds, accelerations and turning rates of the camera against the rig, in real time. */
+export function rateFindings({ rig, shot, limits }: Setup, samples: Samples, { speed, degrees }: Say): Finding[] {
+  const { xM, yM, zM, panDeg, tiltDeg } = samples;
+  const { flight, turning, words } = stickShare(rig, shot.stick);
+  const findings: Finding[] = [];
+  const check = (
+    column: Float64Array,
+    use: { id: string; measure: string; limit: number; unit: string; say: (value: number) => string; reason: string },
+    sentence: (said: string, most: string) => string,
+  ) => {
+    const peak = largest(column);
+    if (!peak || peak.value < 1e-4) return;
+    findings.push(
+      upTo(limits, {
+        ...use,
+        value: peak.value,
+        screenS: samples.screenS[peak.row],
+        sentence: sentence(use.say(peak.value), use.say(use.limit)),
+      }),
+    );
+  };
+  const steady = rig.kind === 'drone' ? words : '';
+  check(
+    rates(samples, (i) => Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1])),
+    {
+      id: 'rig.speed',
+      measure: 'camera speed',
+      limit: rig.speedMaxMps * flight,
+      unit: 'm/s',
+      say: speed,
+      reason: 'Faster than steady is no longer smooth.',
+    },
+    (said, most) => `The camera travels at up to ${said}; ${rig.name} keeps steady up to ${most}${steady}.`,
+  );
+  check(
+    rates(samples, (i) => Math.abs(zM[i] - zM[i - 1])),
+    {
+      id: 'rig.climb',
+      measure: 'climbing',
+      limit: rig.climbMaxMps * flight,
+      unit: 'm/s',
+      say: speed,
+      reason: 'Arms, knees, arms of steel and rotors lift more slowly than they travel.',
+    },
+    (said, most) => `The camera climbs or sinks at up to ${said}; ${rig.name} manages ${most}${steady}.`,
+  );
+  check(
+    accelerations(samples),
+    {
+      id: 'rig.acceleration',
+      measure: 'acceleration',
+      limit: rig.accelerationMaxMps2,
+      unit: 'm/s²',
+      say: (value) => `${speed(value)} each second`,
+      reason: 'What carries the camera cannot start and stop at once; it overshoots the mark.',
+    },
+    (said, most) => `The camera gains or loses up to ${said}; ${rig.name} manages ${most}.`,
+  );
+  const perSecond = (deg: number) => `${degrees(deg)}/s`;
+  if (rig.kind !== 'turntable')
+    check(
+      rates(samples, (i) => Math.abs(panDeg[i] - panDeg[i - 1])),
+      {
+        id: 'rig.pan',
+        measure: 'turning',
+        limit: rig.panRateMaxDegps * turning,
+        unit: 'deg/s',
+        say: perSecond,
+        reason: 'The head or the hand has to keep up with the aim.',
+      },
+      (said, most) => `The camera turns at up to ${said}; ${rig.name} turns at ${most}${words}.`,
+    );
+  check(
+    rates(samples, (i) => Math.abs(tiltDeg[i] - tiltDeg[i - 1])),
+    {
+      id: 'rig.tiltRate',
+      measure: 'tilting',
+      limit: rig.tiltRateMaxDegps * turning,
+      unit: 'deg/s',
+      say: perSecond,
+      reason: 'The head or the hand has to keep up with the aim.',
+    },
+    (said, most) => `The camera tilts at up to ${said}; ${rig.name} tilts at ${most}${words}.`,
+  );
+  return findings;
+}
+
+/** Change per second of real time of what `step` measures between a row and the one before it. */
+export function rates(samples: Samples, step: (row: number) => number): Float64Array {
+  const out = new Float64Array(samples.count).fill(NaN);
+  for (let row = 1; row < samples.count; row += 1) out[row] = step(row) * samples.captureRateHz;
+  return out;
+}
+
+/** Size of the camera's acceleration, m/s², over a tenth of a second: hands and motors feel no shorter jolt. */
+function accelerations({ count, captureRateHz, xM, yM, zM }: Samples): Float64Array {
+  const out = new Float64Array(count).fill(NaN);
+  const k = Math.max(1, Math.round(captureRateHz / 20));
+  const hS = k / captureRateHz;
+  for (let i = k; i + k < count; i += 1)
+    out[i] =
+      Math.hypot(
+        xM[i + k] - 2 * xM[i] + xM[i - k],
+        yM[i + k] - 2 * yM[i] + yM[i - k],
+        zM[i + k] - 2 * zM[i] + zM[i - k],
+      ) /
+      (hS * hS);
+  return out;
+}

@@ -1,0 +1,44 @@
+import type { Finding } from '../finding';
+import type { Setup } from '../../model/shoot';
+import { trim } from '../../model/units';
+import type { Samples } from '../../motion/sample';
+import { graded, upTo } from './use';
+
+/** Whether the camera records the rate that is asked for, for as long as the move lasts. */
+export function recordingFindings({ camera, shot, limits }: Setup, filmed: Samples): Finding[] {
+  const seconds = (s: number) => `${trim(s, 1)} s`;
+  const frames = (hz: number) => `${trim(hz, 0)} frames a second`;
+  const highest = Math.max(...camera.frameRatesHz);
+  if (shot.captureRateHz > highest)
+    return [
+      graded(
+        {
+          id: 'rig.frames',
+          measure: 'frame rate',
+          value: shot.captureRateHz,
+          limit: highest,
+          screenS: 0,
+          unit: 'Hz',
+          say: frames,
+          sentence: `${camera.name} records at most ${frames(highest)}; the shot asks for ${trim(shot.captureRateHz, 0)}.`,
+          reason: 'Choose a slower rate, or a camera that has this one.',
+        },
+        'cannot',
+      ),
+    ];
+  if (shot.captureRateHz <= camera.bufferAboveHz) return [];
+  const actionS = filmed.tS[filmed.count - 1];
+  return [
+    upTo(limits, {
+      id: 'rig.buffer',
+      measure: 'time in the buffer',
+      value: actionS,
+      limit: camera.bufferS,
+      screenS: 0,
+      unit: 's',
+      say: seconds,
+      sentence: `At ${frames(shot.captureRateHz)} ${camera.name} records ${seconds(camera.bufferS)} into its buffer; the action lasts ${seconds(actionS)}.`,
+      reason: 'What does not fit is not recorded: a shorter action, a later start, or fewer frames.',
+    }),
+  ];
+}

@@ -1,0 +1,60 @@
+import type { Finding } from '../finding';
+import type { Setup } from '../../model/shoot';
+import { largest } from '../../motion/columns';
+import type { ShotMotion } from '../../motion/legs';
+import { pathLengthM, type Samples } from '../../motion/sample';
+import { graded, upTo, type Say } from './use';
+
+/** Travel of the path against the rig's, and a move's own arm against the rig's arm. */
+export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
+  const lengthM = pathLengthM(samples);
+  const common = { screenS: samples.screenS[samples.count - 1], unit: 'm', say: length };
+  const findings = [
+    upTo(limits, {
+      ...common,
+      id: 'rig.travel',
+      measure: 'travel',
+      value: lengthM,
+      limit: rig.travelM,
+      sentence: `The path is ${length(lengthM)} long; ${rig.name} travels ${length(rig.travelM)}.`,
+      reason: 'A rail, an arm and a flight all end somewhere.',
+    }),
+  ];
+  const arm = armsOf(motion);
+  if (rig.armM > 0 && arm.length > 0) {
+    const reach = largest(Float64Array.from(samples.tS, (tS, i) => armLengthM(arm, tS, samples, i)));
+    if (reach) {
+      const sentence = `The arm would have to be ${length(reach.value)} long; that of ${rig.name} is ${length(rig.armM)}.`;
+      const use = {
+        ...common,
+        id: 'rig.arm',
+        measure: 'arm',
+        value: reach.value,
+        limit: rig.armM,
+        screenS: samples.screenS[reach.row],
+        sentence,
+        reason: 'The camera stays on the circle of its arm.',
+      };
+      findings.push(graded(use, reach.value > rig.armM * 1.02 ? 'cannot' : 'fits'));
+    }
+  }
+  return findings;
+}
+
+/** The legs whose camera hangs on an arm, each with the point that the arm turns about. */
+function armsOf({ legs }: ShotMotion) {
+  return legs.flatMap((leg) => {
+    const base = leg.recipe.armStand?.(leg.move, leg.moveFrame);
+    return base ? [{ base, fromS: leg.fromS, toS: leg.toS }] : [];
+  });
+}
+
+function armLengthM(arms: ReturnType<typeof armsOf>, tS: number, { xM, yM, zM }: Samples, row: number): number {
+  const arm = arms.find(({ fromS, toS }) => tS >= fromS && tS <= toS);
+  return arm ? Math.hypot(xM[row] - arm.base.xM, yM[row] - arm.base.yM, zM[row] - arm.base.zM) : NaN;
+}
+
+/** Where the arm's own stand is at a moment; null when no arm carries the camera then. */
+export function armStandAt(motion: ShotMotion, tS: number) {
+  return armsOf(motion).find(({ fromS, toS }) => tS >= fromS && tS <= toS)?.base ?? null;
+}

@@ -1,0 +1,318 @@
+import type { Piece } from '../model/piece';
+import type { Setup } from '../model/shoot';
+import { placeOverTime, type WalkAt } from '../scene/walk';
+import type { Samples } from '../motion/sample';
+import { CAMERA_SIZE } from '../optics/projection';
+import { solidOf } from '../site/solids';
+
+/** No piece: ground or sky. */
+export const NOTHING = -1;
+
+const NEAR_PLANE_M = 0.05;
+const RAD = Math.PI / 180;
+
+/**
+ * What stands where in the picture at one moment, coarsely: for every cell of the frame the frontmost piece and how
+ * near it is.
+ */
+export interface DepthRaster {
+  /** Cells in all, those of the margin included. */
+  widthCells: number;
+  heightCells: number;
+  /** Cells of the frame itself, and how many lie around it on every side. */
+  frameWidthCells: number;
+  frameHeightCells: number;
+  marginCells: number;
+  /** Row after row from the top left: index of the frontmost piece in `setup.pieces`, or `NOTHING`. */
+  pieceAt: Int16Array;
+  /** 1 over the depth of what stands there, 1/m; 0 for nothing. */
+  nearness: Float32Array;
+}
+
+interface Standing {
+  index: number;
+  walk: WalkAt;
+  sin: number;
+  cos: number;
+  radiusM: number;
+  heightM: number;
+  mesh: () => Mesh;
+}
+
+/** A drawn solid for looking at: its corners once each, and which three make a triangle. */
+interface Mesh {
+  /** x, y, z in the piece's own frame, m. */
+  corners: Float32Array;
+  triangles: Uint16Array;
+}
+
+// Pieces are never changed in place.
+const meshes = new WeakMap<Piece, Mesh>();
+
+/** The mesh of a piece's drawn solid, made once for as long as the piece is the same. */
+function meshOf(piece: Piece): Mesh {
+  const known = meshes.get(piece);
+  if (known) return known;
+  const { positions } = solidOf(piece);
+  const corners: number[] = [];
+  const triangles = new Uint16Array(positions.length / 3);
+  const places = new Map<string, number>();
+  for (let i = 0; i < triangles.length; i += 1) {
+    const [x, y, z] = positions.subarray(3 * i, 3 * i + 3);
+    const key = `${x},${y},${z}`;
+    let at = places.get(key);
+    if (at === undefined) {
+      places.set(key, (at = corners.length / 3));
+      corners.push(x, y, z);
+    }
+    triangles[i] = at;
+  }
+  const mesh = { corners: Float32Array.from(corners), triangles };
+  meshes.set(piece, mesh);
+  return mesh;
+}
+
+/**
+ * A way to look at the site of a shot through its camera, `frameWidthCells` across the frame and as many more on every
+ * side as `marginCells` says: call it with a row of the samples. The same raster is written over each time.
+ */
+export function depthRasterOf(
+  { pieces, shot }: Setup,
+  samples: Samples,
+  frameWidthCells: number,
+  marginCells = 0,
+): (row: number) => DepthRaster {
+  const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const frameHeightCells = Math.max(2, Math.round(frameWidthCells / aspect));
+  const [widthCells, heightCells] = [frameWidthCells + 2 * marginCells, frameHeightCells + 2 * marginCells];
+  const cells = widthCells * heightCells;
+  const raster: DepthRaster = {
+    widthCells,
+    heightCells,
+    frameWidthCells,
+    frameHeightCells,
+    marginCells,
+    pieceAt: new Int16Array(cells),
+    nearness: new Float32Array(cells),
+  };
+  const standing = pieces.map((piece, index): Standing => ({
+    index,
+    walk: placeOverTime(shot.walks, piece.id, piece),
+    sin: Math.sin(piece.headingDeg * RAD),
+    cos: Math.cos(piece.headingDeg * RAD),
+    radiusM: Math.hypot(piece.lengthM, piece.depthM, piece.heightM) / 2,
+    heightM: piece.heightM,
+    mesh: () => meshOf(piece),
+  }));
+  const reach = Math.hypot(0.5 * (widthCells / frameWidthCells), (0.5 / aspect) * (heightCells / frameHeightCells));
+  const place = new Float64Array(3);
+  const through = new Float64Array(CAMERA_SIZE);
+  return (row) => {
+    raster.pieceAt.fill(NOTHING);
+    raster.nearness.fill(0);
+    const c = row * CAMERA_SIZE;
+    const { cameras } = samples;
+    const scale = samples.focalLengthMm[row] / samples.frameWidthMm;
+    for (const piece of standing) {
+      piece.walk(samples.tS[row], place);
+      const [x, y, z] = place;
+      const middle = z + piece.heightM / 2;
+      const depth = cameras[c + 8] * x + cameras[c + 9] * y + cameras[c + 10] * middle + cameras[c + 11];
+      if (depth < -piece.radiusM) continue;
+      const across = cameras[c] * x + cameras[c + 1] * y + cameras[c + 2] * middle + cameras[c + 3];
+      const up = cameras[c + 4] * x + cameras[c + 5] * y + cameras[c + 6] * middle + cameras[c + 7];
+      // The corner of the frame is the farthest anything can stand from the axis and still be seen.
+      if (Math.hypot(across, up) - depth * reach > piece.radiusM * Math.hypot(scale, reach)) continue;
+      throughPiece(cameras, c, piece, x, y, z, through);
+      drawPiece(raster, piece.mesh(), through, piece.index, aspect);
+    }
+    return raster;
+  };
+}
+
+/** The camera for points given in a piece's own frame (across, along, up). */
+function throughPiece(
+  cameras: Float64Array,
+  c: number,
+  { sin, cos }: Standing,
+  x: number,
+  y: number,
+  z: number,
+  out: Float64Array,
+): void {
+  for (let k = 0; k < CAMERA_SIZE; k += 4) {
+    const [a, b, d] = [cameras[c + k], cameras[c + k + 1], cameras[c + k + 2]];
+    out[k] = a * cos - b * sin;
+    out[k + 1] = a * sin + b * cos;
+    out[k + 2] = d;
+    out[k + 3] = a * x + b * y + d * z + cameras[c + k + 3];
+  }
+}
+
+const MOST_CORNERS = 4;
+/** All corners of a piece before the near plane: across, up, depth. */
+let seen = new Float64Array(3 * 512);
+/** A triangle of them. */
+const corner = new Float64Array(3 * 3);
+/** What is left of it, as column, line and nearness in the raster. */
+const clipped = new Float64Array(MOST_CORNERS * 3);
+
+function drawPiece(
+  raster: DepthRaster,
+  { corners, triangles }: Mesh,
+  through: Float64Array,
+  index: number,
+  aspect: number,
+): void {
+  const a0 = through[0],
+    a1 = through[1],
+    a2 = through[2],
+    a3 = through[3];
+  const b0 = through[4],
+    b1 = through[5],
+    b2 = through[6],
+    b3 = through[7];
+  const c0 = through[8],
+    c1 = through[9],
+    c2 = through[10],
+    c3 = through[11];
+  if (seen.length < corners.length) seen = new Float64Array(corners.length);
+  for (let i = 0; i < corners.length; i += 3) {
+    const x = corners[i];
+    const y = corners[i + 1];
+    const z = corners[i + 2];
+    seen[i] = a0 * x + a1 * y + a2 * z + a3;
+    seen[i + 1] = b0 * x + b1 * y + b2 * z + b3;
+    seen[i + 2] = c0 * x + c1 * y + c2 * z + c3;
+  }
+  for (let i = 0; i < triangles.length; i += 3) {
+    const a = 3 * triangles[i];
+    const b = 3 * triangles[i + 1];
+    const c = 3 * triangles[i + 2];
+    const ax = seen[a],
+      ay = seen[a + 1],
+      az = seen[a + 2];
+    const bx = seen[b],
+      by = seen[b + 1],
+      bz = seen[b + 2];
+    const cx = seen[c],
+      cy = seen[c + 1],
+      cz = seen[c + 2];
+    // Solids are closed: what faces away is covered by what faces here.
+    if (ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx) <= 0) continue;
+    const target = az >= NEAR_PLANE_M && bz >= NEAR_PLANE_M && cz >= NEAR_PLANE_M ? clipped : corner;
+    target[0] = ax;
+    target[1] = ay;
+    target[2] = az;
+    target[3] = bx;
+    target[4] = by;
+    target[5] = bz;
+    target[6] = cx;
+    target[7] = cy;
+    target[8] = cz;
+    const count = target === clipped ? 3 : clipNear();
+    for (let k = 0; k < 3 * count; k += 3) {
+      const nearness = 1 / clipped[k + 2];
+      clipped[k] = (clipped[k] * nearness + 0.5) * raster.frameWidthCells + raster.marginCells;
+      clipped[k + 1] = (0.5 - clipped[k + 1] * nearness * aspect) * raster.frameHeightCells + raster.marginCells;
+      clipped[k + 2] = nearness;
+    }
+    for (let k = 1; k + 1 < count; k += 1) drawTriangle(raster, 0, 3 * k, 3 * k + 3, index);
+  }
+}
+
+/** Cuts the triangle in `corner` at the near plane into `clipped`; how many corners are left. */
+function clipNear(): number {
+  let count = 0;
+  for (let k = 0; k < 3; k += 1) {
+    const a = 3 * k;
+    const b = 3 * ((k + 1) % 3);
+    const [da, db] = [corner[a + 2] - NEAR_PLANE_M, corner[b + 2] - NEAR_PLANE_M];
+    if (da >= 0) {
+      clipped[3 * count] = corner[a];
+      clipped[3 * count + 1] = corner[a + 1];
+      clipped[3 * count + 2] = corner[a + 2];
+      count += 1;
+    }
+    if (da >= 0 !== db >= 0) {
+      const s = da / (da - db);
+      for (let axis = 0; axis < 3; axis += 1)
+        clipped[3 * count + axis] = corner[a + axis] + s * (corner[b + axis] - corner[a + axis]);
+      count += 1;
+    }
+  }
+  return count;
+}
+
+/** Fills the cells whose middle a triangle of `clipped` covers; nearness runs evenly over the picture. */
+function drawTriangle(raster: DepthRaster, a: number, b: number, c: number, index: number): void {
+  const { widthCells, heightCells, pieceAt, nearness } = raster;
+  const ax = clipped[a],
+    ay = clipped[a + 1],
+    an = clipped[a + 2];
+  const bx = clipped[b],
+    by = clipped[b + 1],
+    bn = clipped[b + 2];
+  const cx = clipped[c],
+    cy = clipped[c + 1],
+    cn = clipped[c + 2];
+  const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+  if (area > -1e-12) return;
+  const top = Math.max(0, Math.ceil(Math.min(ay, by, cy) - 0.5));
+  const bottom = Math.min(heightCells - 1, Math.floor(Math.max(ay, by, cy) - 0.5));
+  const left = Math.max(0, Math.ceil(Math.min(ax, bx, cx) - 0.5));
+  const right = Math.min(widthCells - 1, Math.floor(Math.max(ax, bx, cx) - 0.5));
+  if (left > right || top > bottom) return;
+  // Shares of b and c run evenly along a row and down the rows.
+  const alongB = (cy - ay) / area;
+  const alongC = -(by - ay) / area;
+  const downB = -(cx - ax) / area;
+  const downC = (bx - ax) / area;
+  const x = left + 0.5 - ax;
+  const y = top + 0.5 - ay;
+  let rowB = x * alongB + y * downB;
+  let rowC = x * alongC + y * downC;
+  for (let row = top; row <= bottom; row += 1) {
+    let shareB = rowB;
+    let shareC = rowC;
+    const from = row * widthCells;
+    for (let cell = from + left; cell <= from + right; cell += 1) {
+      if (shareB >= 0 && shareC >= 0 && shareB + shareC <= 1) {
+        const near = an + shareB * (bn - an) + shareC * (cn - an);
+        if (near > nearness[cell]) {
+          nearness[cell] = near;
+          pieceAt[cell] = index;
+        }
+      }
+      shareB += alongB;
+      shareC += alongC;
+    }
+    rowB += downB;
+    rowC += downC;
+  }
+}
+
+/**
+ * For every cell the depth up to which a point there counts as seen, m: that of the deepest thing in the cell and those
+ * about it, and a little more, because cells are coarse and points lie on the surfaces themselves. Infinity where one
+ * of them is open.
+ */
+export function seenDepthM({ widthCells, heightCells, nearness }: DepthRaster): Float32Array {
+  const along = new Float32Array(nearness.length);
+  for (let row = 0; row < heightCells; row += 1)
+    for (let column = 0; column < widthCells; column += 1) {
+      const cell = row * widthCells + column;
+      let least = nearness[cell];
+      if (column > 0 && nearness[cell - 1] < least) least = nearness[cell - 1];
+      if (column + 1 < widthCells && nearness[cell + 1] < least) least = nearness[cell + 1];
+      along[cell] = least;
+    }
+  const depthM = new Float32Array(nearness.length);
+  for (let cell = 0; cell < depthM.length; cell += 1) {
+    let least = along[cell];
+    if (cell >= widthCells && along[cell - widthCells] < least) least = along[cell - widthCells];
+    if (cell + widthCells < depthM.length && along[cell + widthCells] < least) least = along[cell + widthCells];
+    depthM[cell] = 1.03 / least + 0.05;
+  }
+  return depthM;
+}

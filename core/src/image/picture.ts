@@ -1,0 +1,117 @@
+import type { Words } from '../findings/finding';
+import type { Setup } from '../model/shoot';
+import { motionOf, type ShotMotion } from '../motion/legs';
+import { playingOf } from '../motion/playback';
+import { asShown } from '../motion/shown';
+import { filmShot, type Samples } from '../motion/sample';
+import { depthRasterOf } from './depth-raster';
+import { SeenPieces, type PieceSeen } from './seen-pieces';
+import { RASTER_CELLS, MARGIN_CELLS, nearnessM, SeenSurface, stretchEnd, type PointsAt } from './seen-surface';
+import { siteMotion, type SiteMotion } from './layer-speed';
+import { screenMotion, type ScreenMotion } from './screen-motion';
+import { visibleShare } from './visible-share';
+import { isInFrame, subjectInFrame, whileInFrame, type SubjectInFrame } from './subject-in-frame';
+
+/** Everything measured in the picture of one shot, ready to be judged. */
+export interface Picture {
+  setup: Setup;
+  motion: ShotMotion;
+  /** What the audience sees, one row per frame shown. */
+  samples: Samples;
+  /** What the camera did, one row per frame recorded. The same unless the shot is ramped or reversed. */
+  filmed: Samples;
+  subject: SubjectInFrame;
+  /**
+   * How deep the picture is judged, metres, one value per row: the subject's depth while it is in the frame, its
+   * distance otherwise.
+   */
+  depthM: Float64Array;
+  /** How much of the subject nothing stands in front of, 0 to 1, one value a row. */
+  visible: Float64Array;
+  site: SiteMotion;
+  /** How still things move on screen: what starts, stops and evenness are judged by. */
+  screen: ScreenMotion;
+  /** What can be seen of each piece. */
+  pieces: PieceSeen[];
+  words: Words;
+}
+
+/** Layers are measured at no more rows a second than this: they are judged over 0.4 s. */
+export const LAYER_ROWS_HZ = 12;
+/** A layer that fills fewer cells of a raster, 0.4% of the frame, is not seen to move. */
+const LEAST_CELLS = 4;
+/** How closely a picture is measured. */
+export interface Quality {
+  /** The visible share of the subject is counted; NaN otherwise. */
+  sight: boolean;
+  /** Rasters a second on screen: what is hidden for less is not missed. */
+  rastersHz: number;
+}
+
+/** As a reading looks. */
+export const FULL_QUALITY: Quality = { sight: true, rastersHz: 2 };
+
+/** Samples a shot and measures its picture. */
+export function measurePicture(setup: Setup, words: Words, quality: Quality = FULL_QUALITY): Picture {
+  const motion = motionOf(setup);
+  const filmed = filmShot(setup, motion);
+  const samples = asShown(filmed, setup.shot, playingOf(setup.shot, motion.durationS));
+  const subject = subjectInFrame(samples, setup.subject);
+  // Out of the frame the subject's depth along the axis says nothing; its distance does.
+  const depthM = subject.depthM.map((depth, row) =>
+    setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row],
+  );
+  const { pointsAt, pieces } = rasterThrough(setup, samples, depthM, quality.rastersHz);
+  const site = siteMotion(
+    samples,
+    pointsAt,
+    depthM,
+    orZero(whileInFrame(subject, subject.rightwards)),
+    orZero(whileInFrame(subject, subject.upwards)),
+    Math.max(1, Math.floor(samples.frameRateHz / LAYER_ROWS_HZ)),
+    LEAST_CELLS,
+  );
+  return {
+    setup,
+    motion,
+    samples,
+    filmed,
+    subject,
+    visible: quality.sight ? visibleShare(setup, samples) : new Float64Array(samples.count).fill(NaN),
+    site,
+    depthM,
+    screen: screenMotion(samples, depthM, site),
+    pieces,
+    words,
+  };
+}
+
+/** Rasters through the camera again and again: what of the site fills the picture, and what is seen of each piece. */
+export function rasterThrough(
+  setup: Setup,
+  samples: Samples,
+  depthM: Float64Array,
+  rastersHz: number,
+): { pointsAt: PointsAt; pieces: PieceSeen[] } {
+  const raster = depthRasterOf(setup, samples, RASTER_CELLS, MARGIN_CELLS);
+  const surface = new SeenSurface(setup, samples);
+  const pieces = new SeenPieces(setup.pieces);
+  const from: number[] = [];
+  let nearM = Infinity;
+  for (let row = 0; row < samples.count;) {
+    const end = stretchEnd(samples, row, Math.min(nearM, depthM[row] / 2), rastersHz);
+    const middle = (row + end - 1) >> 1;
+    const seen = raster(middle);
+    surface.add(middle, seen);
+    pieces.add(samples.screenS[middle], seen);
+    nearM = nearnessM(seen);
+    from.push(row);
+    row = end;
+  }
+  return { pointsAt: surface.at(from), pieces: pieces.seen() };
+}
+
+/** Without a subject in view, layers are compared with a still picture. */
+function orZero(column: Float64Array): Float64Array {
+  return column.map((value) => (Number.isNaN(value) ? 0 : value));
+}

@@ -1,0 +1,29 @@
+import type { Point3 } from './track';
+import type { HeadingAt, WalkAt } from '../scene/walk';
+
+/** What a move is laid out by: its pivot, and the subject as it walks. */
+export interface MoveFrame {
+  pivot: Point3;
+  /** The subject's base at any moment; without a subject it stands at the pivot. */
+  subjectAt: WalkAt;
+  /** Which way it walks, or last walked, degrees clockwise from north. */
+  headingAt: HeadingAt;
+  subjectHeightM: number;
+  /** Half the subject's greater width. */
+  subjectHalfM: number;
+}
+
+/** A moveFrame on which nothing walks: for laying a move out by itself. */
+export function stillMoveFrame(pivot: Point3, headingDeg = 0, subjectHeightM = 1.7, subjectHalfM = 0.25): MoveFrame {
+  return {
+    pivot,
+    subjectAt: (_tS, out, offset = 0) => {
+      out[offset] = pivot.xM;
+      out[offset + 1] = pivot.yM;
+      out[offset + 2] = pivot.zM;
+    },
+    headingAt: () => headingDeg,
+    subjectHeightM,
+    subjectHalfM,
+  };
+}
