@@ -23,11 +23,9 @@ export const heldBy = (page: Page): Promise<Record<string, string>> => page.eval
 
 /**
  * Walks every field of a screen that is on show, in the page itself, with the events that a person's keys make: a
- * number
- * refuses nonsense with a sentence that names it and its range, and takes both ends of that range; of a choice the
- * first
- * and the last other one are taken; and one Ctrl Z takes each act back, that and nothing else. Fields of the names in
- * `besides` were walked on another screen. Gives back what is wrong.
+ * number refuses nonsense with a sentence that names it and its range, and takes both ends of that range; of a choice
+ * the first and the last other one are taken; and one Ctrl Z takes each act back, that and nothing else. Fields of the
+ * names in `besides` were walked on another screen. Gives back what is wrong.
  */
 export async function walkFields(
   page: Page,
@@ -157,8 +155,7 @@ export async function nudgeNumbers(page: Page): Promise<void> {
 
 /**
  * Presses every button of a screen's main part once, as far as it is there. What a press changed in the shoot (Undo
- * comes
- * alive) one undo takes back; what it opened is closed again. Gives back what is wrong.
+ * comes alive) one undo takes back; what it opened is closed again. Gives back what is wrong.
  */
 export async function pressButtons(page: Page, path: string): Promise<{ pressed: string[]; faults: string[] }> {
   const faults: string[] = [];

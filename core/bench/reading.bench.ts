@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { readShootFile } from '../src/formats/shoot-file';
-import { setupOf, type Setup } from '../src/model/shoot';
+import { sceneOf, type Scene } from '../src/scene/scene';
 import { DEFAULT_KIT } from '../src/model/defaults';
 import { motionOf } from '../src/motion/legs';
 import { balanceOf } from '../src/supports/balance';
@@ -29,7 +29,7 @@ const shot = {
   captureRateHz: 60,
   timing: { ...shoot.shots[2].timing, durationS: 10 },
 };
-const setup = setupOf(shoot, shot);
+const scene = sceneOf(shoot, shot);
 
 function exactly(count: number, points: SitePoints): SitePoints {
   const pick = (axis: number) =>
@@ -41,7 +41,7 @@ function exactly(count: number, points: SitePoints): SitePoints {
  * The same work in three.js: every point through `Vector3.project` in every frame, and its displacement from the frame
  * before.
  */
-function withThree(given: Setup, points: SitePoints): number {
+function withThree(given: Scene, points: SitePoints): number {
   const samples = sampleShot(given);
   const camera = new PerspectiveCamera();
   camera.filmGauge = samples.frameWidthMm;
@@ -71,18 +71,18 @@ function withThree(given: Setup, points: SitePoints): number {
   return sum;
 }
 
-const motion = motionOf(setup);
-const points = exactly(SITE_POINTS, stillPoints(setup, motion).auto);
-const samples = sampleShot(setup, motion);
-const subject = subjectInFrame(samples, setup.subject);
+const motion = motionOf(scene);
+const points = exactly(SITE_POINTS, stillPoints(scene, motion).auto);
+const samples = sampleShot(scene, motion);
+const subject = subjectInFrame(samples, scene.subject);
 const pointFrames = points.count * samples.count;
 
 const kernelMs = quickest(ROUNDS, () =>
   siteMotion(samples, everywhere(points), subject.depthM, subject.rightwards, subject.upwards),
 );
-const threeMs = quickest(10, () => withThree(setup, points));
-const samplingMs = quickest(ROUNDS, () => sampleShot(setup, motion));
-const pointsMs = quickest(ROUNDS, () => stillPoints(setup, motion));
+const threeMs = quickest(10, () => withThree(scene, points));
+const samplingMs = quickest(ROUNDS, () => sampleShot(scene, motion));
+const pointsMs = quickest(ROUNDS, () => stillPoints(scene, motion));
 const wholeMs = quickest(ROUNDS, () => readShot(shoot, shot));
 
 console.log(`a ${shot.timing.durationS} s move at ${shot.frameRateHz} samples a second: ${samples.count} rows`);
@@ -97,7 +97,7 @@ row(
   `${((threeMs * 1e6) / pointFrames).toFixed(1)} ns a point and frame`,
 );
 row('sampling the move', samplingMs);
-row(`collecting the site's points (${stillPoints(setup, motion).auto.count})`, pointsMs);
+row(`collecting the site's points (${stillPoints(scene, motion).auto.count})`, pointsMs);
 row('the whole reading, as the worker does it', wholeMs, `${((100 * wholeMs) / 16).toFixed(0)}% of a 16 ms frame`);
 console.log(`ratio to three.js: ${(threeMs / kernelMs).toFixed(1)} times as quick (floor 6, aim 10)`);
 

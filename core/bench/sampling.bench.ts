@@ -1,4 +1,4 @@
-import { setupOf } from '../src/model/shoot';
+import { sceneOf } from '../src/scene/scene';
 import type { Leg } from '../src/model/shot';
 import { motionOf } from '../src/motion/legs';
 import { sampleShot } from '../src/motion/shown';
@@ -46,11 +46,11 @@ export function sampleTheMostComplex(): { count: number; work: () => void; share
     lensId: 'lens-fern-2470',
     aim: { mode: 'allFollow', place: { u: 0.2, v: 0.1 }, smoothingS: 0.3, deadBandDeg: 0.5, rateMaxDegps: 120 },
   });
-  const setup = setupOf(shoot, shoot.shots[0]);
-  const motion = motionOf(setup);
+  const scene = sceneOf(shoot, shoot.shots[0]);
+  const motion = motionOf(scene);
   return {
-    count: sampleShot(setup).count,
-    work: () => void sampleShot(setup),
-    share: () => void sampleShot(setup, motion),
+    count: sampleShot(scene).count,
+    work: () => void sampleShot(scene),
+    share: () => void sampleShot(scene, motion),
   };
 }

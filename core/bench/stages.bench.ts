@@ -1,5 +1,6 @@
+import { plannedFilm } from '../src/motion/film';
 import { severity } from '../src/findings/finding';
-import { setupOf } from '../src/model/shoot';
+import { sceneOf } from '../src/scene/scene';
 import { motionOf } from '../src/motion/legs';
 import { sampleShot } from '../src/motion/shown';
 import { compareLenses } from '../src/reading/compare-lenses';
@@ -28,21 +29,21 @@ const COMPARE_MS = 100;
  */
 export function readingStages(): void {
   const { shoot, shot } = busyShoot(60, 8, 10, 60);
-  const setup = setupOf(shoot, shot);
-  const motion = motionOf(setup);
-  const samples = sampleShot(setup, motion);
-  const subject = subjectInFrame(samples, setup.subject);
-  const seen = () => rasterThrough(setup, samples, subject.depthM, 2);
+  const scene = sceneOf(shoot, shot);
+  const motion = motionOf(scene);
+  const samples = sampleShot(scene, motion);
+  const subject = subjectInFrame(samples, scene.subject);
+  const seen = () => rasterThrough(scene, samples, subject.depthM, 2);
   const { pointsAt } = seen();
-  const heights = heightsM(setup, samples);
-  const picture = measurePicture(setup, { units: 'metric' });
+  const heights = heightsM(scene, samples);
+  const picture = measurePicture(plannedFilm(scene), { units: 'metric' });
   const whole = quickest(ROUNDS, () => readShot(shoot, shot));
   console.log(
-    `\na full reading: 10 s at 60 a second (${samples.count} rows), ${setup.pieces.length} pieces, 8 of them figures`,
+    `\na full reading: 10 s at 60 a second (${samples.count} rows), ${scene.pieces.length} pieces, 8 of them figures`,
   );
   row('the whole reading', whole, `${((100 * whole) / READING_MS).toFixed(0)}% of the ${READING_MS} ms it may take`);
   const stages: [string, () => void][] = [
-    ['laying out and sampling the move', () => sampleShot(setup, motionOf(setup))],
+    ['laying out and sampling the move', () => sampleShot(scene, motionOf(scene))],
     ['rasters: what fills the picture, and pieces', seen],
     [
       'speeds of near and far',
@@ -56,10 +57,10 @@ export function readingStages(): void {
           Math.floor(samples.frameRateHz / LAYER_ROWS_HZ),
         ),
     ],
-    ['visible share of the subject', () => visibleShare(setup, samples)],
+    ['visible share of the subject', () => visibleShare(scene, samples)],
     ['starts, stops and evenness on screen', () => screenMotion(samples, subject.depthM, picture.site)],
     ['findings of the picture', () => pictureFindings(picture)],
-    ['findings of the rig', () => rigFindings(setup, motion, samples, heights, 'metric')],
+    ['findings of the rig', () => rigFindings(scene, motion.intent, samples, heights, 'metric')],
   ];
   const round = quickestRound(
     ROUNDS,

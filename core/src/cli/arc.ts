@@ -9,7 +9,8 @@ import { readingJson } from '../formats/reading-json';
 import { Refusal } from '../formats/refusal';
 import { readShootFile, shootJsonSchema } from '../formats/shoot-file';
 import type { Filter } from '../model/kit';
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import type { Shot } from '../model/shot';
 import { trim } from '../model/units';
 import { readShot } from '../reading/read-shot';
@@ -97,9 +98,9 @@ export async function run(args: string[]): Promise<string> {
     return print(exposureJson(shoot, { ...shot, light: { ev100, iso } }, filters, mainsHz));
   }
   if (command === 'time') return print(timeJson(shoot, shot));
-  const setup = setupOf(shoot, shot);
-  if (values.format === 'csv') return writePathCsv(setup);
-  if (values.format === 'gltf') return (await writePathGltf(setup)) + '\n';
+  const scene = sceneOf(shoot, shot);
+  if (values.format === 'csv') return writePathCsv(scene);
+  if (values.format === 'gltf') return (await writePathGltf(scene)) + '\n';
   throw Refusal.of(
     '--format',
     `--format must be csv or gltf; it is ${values.format === undefined ? 'missing' : `"${values.format}"`}.`,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { setupOf } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import type { Shot } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { filmedBackwards } from './filmed-backwards';
@@ -15,7 +15,7 @@ describe('filmed backwards and played in reverse', () => {
     holdEndS: 1.5,
     featherShape: 'minimumJerk' as const,
   };
-  const shown = (shoot: Parameters<typeof setupOf>[0], shot: Shot) => sampleShot(setupOf(shoot, shot));
+  const shown = (shoot: Parameters<typeof sceneOf>[0], shot: Shot) => sampleShot(sceneOf(shoot, shot));
   it('is the same picture, row by row, with its holds and feathers, ramped or not', () => {
     fc.assert(
       fc.property(fc.constantFrom('slide', 'push', 'arc', 'rise', 'pan', 'crane'), fc.boolean(), (kind, ramped) => {

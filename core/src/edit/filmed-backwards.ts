@@ -2,10 +2,8 @@ import { shotDurationS, type Shot } from '../model/shot';
 
 /**
  * The same picture filmed from its end to its start: the move the other way, holds and feathers at the other end, the
- * ramp
- * mirrored, and played in reverse. What walks in the shot walks forwards all the same, and in a chain each move begins
- * where
- * the one before it ended: of those it is another picture, and null.
+ * ramp mirrored, and played in reverse. What walks in the shot walks forwards all the same, and in a chain each move
+ * begins where the one before it ended: of those it is another picture, and null.
  */
 export function filmedBackwards(shot: Shot): Shot | null {
   if (shot.then.length > 0 || shot.walks.some(({ points }) => points.length > 1)) return null;

@@ -9,7 +9,7 @@ import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import * as defaults from '../model/defaults';
 import { describe, expect, it, vi } from 'vitest';
 import { OWN_CHECK } from '../model/build';
-import { setupOf } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import { filmShot, rowCount } from '../motion/sample';
 import { legsOf, shotDurationS, type Shot } from '../model/shot';
 import { EFFECT_KINDS, RECIPES } from '../motion/moves';
@@ -354,10 +354,10 @@ describe('shoot file', () => {
 });
 
 describe('camera path as CSV', () => {
-  const samples = filmShot(setupOf(demo, demo.shots[4]));
+  const samples = filmShot(sceneOf(demo, demo.shots[4]));
   it('has units in its header and one row per frame, read back by papaparse (RFC 4180)', () => {
     const parsed = Papa.parse<Record<(typeof PATH_COLUMNS)[number], number>>(
-      writePathCsv(setupOf(demo, demo.shots[4])),
+      writePathCsv(sceneOf(demo, demo.shots[4])),
       {
         header: true,
         dynamicTyping: true,
@@ -405,16 +405,16 @@ describe('glTF 2.0', () => {
   it.each(demo.shots.map((shot) => [shot.name, shot] as const))(
     '%s: gltf-validator finds no errors and no warnings',
     async (_, shot) => {
-      const setup = setupOf(demo, shot);
-      const report = await validateString(await writePathGltf(setup));
+      const scene = sceneOf(demo, shot);
+      const report = await validateString(await writePathGltf(scene));
       expect(report.issues.messages.filter((message) => message.severity <= 1)).toEqual([]);
       expect(report.info.animationCount).toBe(1);
     },
   );
   it('opened again with three.js: pose and angle of view survive within 1e-5, solids are there', async () => {
-    const setup = setupOf(demo, demo.shots[2]);
-    const samples = filmShot(setup);
-    const { scene, cameras, animations } = await new GLTFLoader().parseAsync(await writePathGltf(setup), '');
+    const scene = sceneOf(demo, demo.shots[2]);
+    const samples = filmShot(scene);
+    const { scene: world, cameras, animations } = await new GLTFLoader().parseAsync(await writePathGltf(scene), '');
     const camera = cameras[0] as PerspectiveCamera;
     const ours = (i: number) =>
       threeCamera({
@@ -444,23 +444,23 @@ describe('glTF 2.0', () => {
     for (const piece of still) {
       const at = new Vector3(piece.xM, piece.zM, -piece.yM);
       expect(
-        scene.children.some((child) => child.position.distanceTo(at) < 1e-4),
+        world.children.some((child) => child.position.distanceTo(at) < 1e-4),
         piece.name,
       ).toBe(true);
     }
   });
   it.each(CUT)('%s: what was recorded is written, in its order, and is valid', async (_, playback) => {
     const shot = { ...demo.shots[2], playback };
-    const report = await validateString(await writePathGltf(setupOf(demo, shot)));
+    const report = await validateString(await writePathGltf(sceneOf(demo, shot)));
     expect(report.issues.numErrors + report.issues.numWarnings).toBe(0);
-    expect(await writePathGltf(setupOf(demo, shot))).toBe(
-      await writePathGltf(setupOf(demo, { ...shot, playback: { reversed: false, ramp: [] } })),
+    expect(await writePathGltf(sceneOf(demo, shot))).toBe(
+      await writePathGltf(sceneOf(demo, { ...shot, playback: { reversed: false, ramp: [] } })),
     );
   });
   it('keeps the zoom of a dolly zoom in the extras of the camera', async () => {
-    const setup = setupOf(demo, demo.shots[4]);
-    const samples = filmShot(setup);
-    const file = JSON.parse(await writePathGltf(setup)) as { cameras: { extras: { focalLengthMm: number[] } }[] };
+    const scene = sceneOf(demo, demo.shots[4]);
+    const samples = filmShot(scene);
+    const file = JSON.parse(await writePathGltf(scene)) as { cameras: { extras: { focalLengthMm: number[] } }[] };
     expect(file.cameras[0].extras.focalLengthMm).toEqual([...samples.focalLengthMm]);
   });
 });
@@ -468,7 +468,7 @@ describe('glTF 2.0', () => {
 describe('a shot that is cut fast or backwards', () => {
   it.each(CUT)('%s: the CSV has every recorded frame once, in the order of recording', (_, playback) => {
     const shot = { ...demo.shots[2], playback };
-    const { data } = Papa.parse<{ t_s: number }>(writePathCsv(setupOf(demo, shot)), {
+    const { data } = Papa.parse<{ t_s: number }>(writePathCsv(sceneOf(demo, shot)), {
       header: true,
       dynamicTyping: true,
       skipEmptyLines: true,

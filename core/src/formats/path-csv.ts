@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import { filmShot } from '../motion/sample';
 
 export const PATH_COLUMNS = [
@@ -19,8 +19,8 @@ export const PATH_COLUMNS = [
  * A shot's camera path as CSV (RFC 4180): a header with units, then one row per recorded frame. How it is played
  * afterwards is the cut's.
  */
-export function writePathCsv(setup: Setup): string {
-  const samples = filmShot(setup);
+export function writePathCsv(scene: Scene): string {
+  const samples = filmShot(scene);
   const rows = Array.from({ length: samples.count }, (_, i) => [
     i,
     samples.tS[i],

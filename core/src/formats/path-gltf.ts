@@ -1,6 +1,6 @@
 import { Document, Logger, WebIO, type Node } from '@gltf-transform/core';
 import type { Piece, PieceKind } from '../model/piece';
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import { filmShot } from '../motion/sample';
 import { solidOf } from '../site/solids';
 
@@ -49,17 +49,16 @@ const COLOURS: Record<PieceKind, [number, number, number]> = {
 /**
  * A shot as one glTF 2.0 file (JSON with its buffer inside): the site's solids, an animated camera, and an animated
  * subject. glTF has no animated angle of view, so `camera.perspective.yfov` holds the first frame's and the extras of
- * the
- * camera list every frame's focal length in mm together with the frame size. Frames are the recorded ones: how they are
- * played afterwards is the cut's.
+ * the camera list every frame's focal length in mm together with the frame size. Frames are the recorded ones: how they
+ * are played afterwards is the cut's.
  */
-export async function writePathGltf(setup: Setup): Promise<string> {
-  const samples = filmShot(setup);
+export async function writePathGltf(scene: Scene): Promise<string> {
+  const samples = filmShot(scene);
   const document = new Document().setLogger(new Logger(Logger.Verbosity.SILENT));
   document.getRoot().getAsset().generator = 'Gentle Arc';
   const buffer = document.createBuffer();
-  const scene = document.createScene(setup.shot.name);
-  document.getRoot().setDefaultScene(scene);
+  const world = document.createScene(scene.shot.name);
+  document.getRoot().setDefaultScene(world);
   const column = (array: Float32Array<ArrayBuffer>, type: 'SCALAR' | 'VEC3' | 'VEC4') =>
     document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
 
@@ -76,14 +75,14 @@ export async function writePathGltf(setup: Setup): Promise<string> {
     return made;
   };
   let subjectNode: Node | null = null;
-  for (const piece of setup.pieces) {
+  for (const piece of scene.pieces) {
     const node = pieceNode(document, piece, column, materialOf(piece.kind));
-    scene.addChild(node);
-    if (piece === setup.subject) subjectNode = node;
+    world.addChild(node);
+    if (piece === scene.subject) subjectNode = node;
   }
 
   const lens = document
-    .createCamera(setup.camera.name)
+    .createCamera(scene.camera.name)
     .setType('perspective')
     .setYFov(2 * Math.atan(samples.frameHeightMm / (2 * samples.focalLengthMm[0])))
     .setAspectRatio(samples.frameWidthMm / samples.frameHeightMm)
@@ -100,9 +99,9 @@ export async function writePathGltf(setup: Setup): Promise<string> {
     .setCamera(lens)
     .setTranslation(toGltf(samples.xM[0], samples.yM[0], samples.zM[0]))
     .setRotation(cameraQuaternion(samples.panDeg[0], samples.tiltDeg[0], samples.rollDeg[0]));
-  scene.addChild(camera);
+  world.addChild(camera);
 
-  const animation = document.createAnimation(setup.shot.name);
+  const animation = document.createAnimation(scene.shot.name);
   const times_ = column(Float32Array.from(samples.tS), 'SCALAR');
   const animate = (node: Node, path: 'translation' | 'rotation', values: Float32Array<ArrayBuffer>) => {
     const sampler = document

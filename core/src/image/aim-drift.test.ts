@@ -6,22 +6,22 @@ const aim = { mode: 'subject' as const, place: { u: 0, v: 0 }, smoothingS: 0, de
 
 describe('the drift that each way of turning leaves', () => {
   it('is none while the subject is tracked, and more the fewer axes follow', () => {
-    const drift = driftByAim(filmed({ ...usual('riseTiltDown'), toHeightM: 2 }, { aim }).setup);
+    const drift = driftByAim(filmed({ ...usual('riseTiltDown'), toHeightM: 2 }, { aim }).scene);
     expect(drift?.subject).toBeLessThan(1e-9);
     expect(drift?.panTiltFollow).toBeLessThan(1e-9);
     expect(drift?.panFollow).toBeGreaterThan(0.03);
-    const arc = driftByAim(filmed({ ...usual('arc'), sweepDeg: 30 }, { aim }).setup);
+    const arc = driftByAim(filmed({ ...usual('arc'), sweepDeg: 30 }, { aim }).scene);
     expect(arc?.panFollow).toBeLessThan(1e-3);
     expect(arc?.locked).toBeGreaterThan(0.2);
   });
   it('grows with the smoothing time', () => {
     const drift = (smoothingS: number) =>
-      driftByAim(filmed(usual('slide'), { aim: { ...aim, smoothingS } }).setup)?.subject ?? NaN;
+      driftByAim(filmed(usual('slide'), { aim: { ...aim, smoothingS } }).scene)?.subject ?? NaN;
     expect(drift(0.6)).toBeGreaterThan(drift(0.2) * 1.5);
   });
   it('says when the subject leaves the picture, and nothing without a subject or where the move leads the look', () => {
-    expect(driftByAim(filmed(usual('orbit'), { aim }).setup)?.locked).toBe(Infinity);
-    expect(driftByAim(filmed(usual('slide'), { subjectId: null }).setup)).toBeNull();
-    expect(driftByAim(filmed(usual('overheadSpin')).setup)).toBeNull();
+    expect(driftByAim(filmed(usual('orbit'), { aim }).scene)?.locked).toBe(Infinity);
+    expect(driftByAim(filmed(usual('slide'), { subjectId: null }).scene)).toBeNull();
+    expect(driftByAim(filmed(usual('overheadSpin')).scene)).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { AIM_MODES, type AimMode } from '../model/shot';
-import type { Setup } from '../model/shoot';
+import { sceneFrom, type Scene } from '../scene/scene';
 import { motionOf } from '../motion/legs';
 import { sampleShot } from '../motion/shown';
 import { subjectInFrame } from './subject-in-frame';
@@ -9,25 +9,23 @@ const MOST_RATE_HZ = 24;
 
 /**
  * How far the subject leaves its place under each way of turning the camera, for this very shot: the largest distance
- * on
- * screen, frame widths; Infinity when it leaves the picture altogether, null without a subject, and where the moves
+ * on screen, frame widths; Infinity when it leaves the picture altogether, null without a subject, and where the moves
  * themselves say where to look.
  */
-export function driftByAim(setup: Setup): Record<AimMode, number> | null {
-  if (!setup.subject || motionOf(setup).legs.every(({ recipe, move }) => recipe.aim(move).base !== 'asked'))
-    return null;
-  const { u, v } = setup.shot.aim.place;
+export function driftByAim(scene: Scene): Record<AimMode, number> | null {
+  if (!scene.subject || motionOf(scene).intent.looksWhereMovesSay) return null;
+  const { u, v } = scene.shot.aim.place;
   const drift = (mode: AimMode): number => {
-    const given = {
-      ...setup,
+    const given = sceneFrom({
+      ...scene,
       shot: {
-        ...setup.shot,
-        captureRateHz: Math.min(MOST_RATE_HZ, setup.shot.captureRateHz),
-        aim: { ...setup.shot.aim, mode },
+        ...scene.shot,
+        captureRateHz: Math.min(MOST_RATE_HZ, scene.shot.captureRateHz),
+        aim: { ...scene.shot.aim, mode },
       },
-    };
+    });
     const samples = sampleShot(given, motionOf(given));
-    const seen = subjectInFrame(samples, setup.subject);
+    const seen = subjectInFrame(samples, scene.subject);
     const aspect = samples.frameWidthMm / samples.frameHeightMm;
     let most = 0;
     for (let row = 0; row < samples.count; row += 1) {

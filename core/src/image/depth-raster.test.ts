@@ -33,16 +33,16 @@ function meshes(pieces: readonly Piece[]): Mesh[] {
 }
 
 describe('a raster at the site', () => {
-  const { setup, samples } = filmed(
+  const { scene, samples } = filmed(
     { kind: 'orbit', ...AROUND, heightM: 2.2, radiusM: 5.5, startBearingDeg: 0, sweepDeg: 360 },
     {},
     false,
     [newPiece('figure', 'figure', 'Ansa', 0, 0, 0), ...ring],
   );
-  const raster = depthRasterOf(setup, samples, 48);
+  const raster = depthRasterOf(scene, samples, 48);
 
   it('finds the same piece in every cell as three.js Raycaster, but for a few on outlines, and as near', () => {
-    const solids = meshes(setup.pieces);
+    const solids = meshes(scene.pieces);
     const caster = new Raycaster();
     let [cells, other, met] = [0, 0, 0];
     for (const row of [0, 31, 77, 120, 160]) {
@@ -82,7 +82,7 @@ describe('a raster at the site', () => {
   it('tells how deep a point may lie and still be seen: as far as the wall before it, and any depth beside the wall', () => {
     const wall = { ...newPiece('box', 'wall', 'Wall', 0, 0, 0), lengthM: 4, depthM: 0.4, heightM: 5, headingDeg: 90 };
     const still = filmed({ kind: 'still', ...AROUND, heightM: 1.5, distanceM: 6, bearingDeg: 180 }, {}, false, [wall]);
-    const seen = depthRasterOf(still.setup, still.samples, 64)(0);
+    const seen = depthRasterOf(still.scene, still.samples, 64)(0);
     const depthM = seenDepthM(seen);
     const at = (u: number, v: number) =>
       depthM[Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((u + 0.5) * seen.widthCells)];

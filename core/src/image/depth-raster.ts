@@ -1,6 +1,6 @@
 import type { Piece } from '../model/piece';
-import type { Setup } from '../model/shoot';
-import { placeOverTime, type WalkAt } from '../scene/walk';
+import type { Scene } from '../scene/scene';
+import type { WalkAt } from '../scene/walk';
 import type { Samples } from '../motion/sample';
 import { CAMERA_SIZE } from '../optics/projection';
 import { solidOf } from '../site/solids';
@@ -23,7 +23,7 @@ export interface DepthRaster {
   frameWidthCells: number;
   frameHeightCells: number;
   marginCells: number;
-  /** Row after row from the top left: index of the frontmost piece in `setup.pieces`, or `NOTHING`. */
+  /** Row after row from the top left: index of the frontmost piece in `scene.pieces`, or `NOTHING`. */
   pieceAt: Int16Array;
   /** 1 over the depth of what stands there, 1/m; 0 for nothing. */
   nearness: Float32Array;
@@ -77,7 +77,7 @@ function meshOf(piece: Piece): Mesh {
  * side as `marginCells` says: call it with a row of the samples. The same raster is written over each time.
  */
 export function depthRasterOf(
-  { pieces, shot }: Setup,
+  { things }: Scene,
   samples: Samples,
   frameWidthCells: number,
   marginCells = 0,
@@ -95,9 +95,9 @@ export function depthRasterOf(
     pieceAt: new Int16Array(cells),
     nearness: new Float32Array(cells),
   };
-  const standing = pieces.map((piece, index): Standing => ({
+  const standing = things.map(({ piece, at }, index): Standing => ({
     index,
-    walk: placeOverTime(shot.walks, piece.id, piece),
+    walk: at,
     sin: Math.sin(piece.headingDeg * RAD),
     cos: Math.cos(piece.headingDeg * RAD),
     radiusM: Math.hypot(piece.lengthM, piece.depthM, piece.heightM) / 2,

@@ -11,8 +11,8 @@ const pole = (id: string, name: string, xM: number): Piece => ({ ...newPiece('po
 /** From 6 m to the south with 36 mm on a 36 mm wide frame the plane of the subject is 6 m wide. */
 const still: Move = { kind: 'still', ...AROUND, heightM: 1.2, distanceM: 6, bearingDeg: 180 };
 const marks = (move: Move, pieces: Piece[], more: Partial<Shot> = {}) => {
-  const { setup, samples } = filmed(move, { ...HELD_STILL, ...more }, false, pieces);
-  return edgeMarks(setup, samples, 'metric');
+  const { scene, samples } = filmed(move, { ...HELD_STILL, ...more }, false, pieces);
+  return edgeMarks(scene, samples, 'metric');
 };
 
 describe('edge marks', () => {

@@ -1,8 +1,7 @@
 import { sayLength, type Units } from '../model/units';
 import type { Piece } from '../model/piece';
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import type { Samples } from '../motion/sample';
-import { placeOverTime } from '../scene/walk';
 import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
 import { depthRasterOf, type DepthRaster } from './depth-raster';
 
@@ -33,19 +32,19 @@ const MOST_INSIDE = 0.3;
 const SHORT_INSIDE = 0.12;
 
 /** The four marks of a shot. An edge near which nothing stands has none. */
-export function edgeMarks(setup: Setup, samples: Samples, units: Units): EdgeMark[] {
-  if (setup.pieces.length === 0) return [];
-  const raster = depthRasterOf(setup, samples, CELLS);
+export function edgeMarks(scene: Scene, samples: Samples, units: Units): EdgeMark[] {
+  if (scene.pieces.length === 0) return [];
+  const raster = depthRasterOf(scene, samples, CELLS);
   return (['start', 'end'] as const).flatMap((when) => {
     const row = when === 'start' ? 0 : samples.count - 1;
     const seen = raster(row);
     return (['left', 'right'] as const).flatMap((edge): EdgeMark[] => {
-      const found = nearestTo(edge, seen, setup.pieces);
+      const found = nearestTo(edge, seen, scene.pieces);
       if (!found) return [];
-      const piece = setup.pieces[found.index];
+      const piece = scene.pieces[found.index];
       const inside = found.steps / seen.widthCells;
       const part =
-        found.steps === 0 ? partAt(piece, setup, samples, row, edge, found.depthM, found.line, seen, units) : '';
+        found.steps === 0 ? partAt(piece, scene, samples, row, edge, found.depthM, found.line, seen, units) : '';
       const sentence =
         found.steps === 0
           ? `The ${edge} edge cuts ${piece.name}${part}.`
@@ -167,7 +166,7 @@ function nearestTo(
 /** Where along a long piece the edge cuts it: `, 2.1 m from its left end`. */
 function partAt(
   piece: Piece,
-  setup: Setup,
+  scene: Scene,
   samples: Samples,
   row: number,
   edge: 'left' | 'right',
@@ -181,7 +180,7 @@ function partAt(
   if (longM < LONG_M) return '';
   const [x, y] = spotAt(samples, row, edge === 'left' ? -0.5 : 0.5, 0.5 - (line + 0.5) / heightCells, depthM);
   const base = new Float64Array(3);
-  placeOverTime(setup.shot.walks, piece.id, piece)(samples.tS[row], base);
+  scene.things.find((thing) => thing.piece === piece)?.at(samples.tS[row], base);
   const heading = ((piece.headingDeg + (alongIsLong ? 0 : 90)) * Math.PI) / 180;
   const [ax, ay] = [Math.sin(heading), Math.cos(heading)];
   const alongM = Math.min(longM / 2, Math.max(-longM / 2, (x - base[0]) * ax + (y - base[1]) * ay));

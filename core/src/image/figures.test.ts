@@ -1,3 +1,4 @@
+import { plannedFilm } from '../motion/film';
 import { describe, expect, it } from 'vitest';
 import type { Move } from '../model/move';
 import { newPiece, type Piece } from '../model/piece';
@@ -16,8 +17,8 @@ const TIMING = {
   featherShape: 'minimumJerk' as const,
 };
 function figures(move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
-  const { setup } = filmed(move, { timing: TIMING, ...more }, false, pieces);
-  return readFigures(measurePicture(setup, { units: 'metric' }));
+  const { scene } = filmed(move, { timing: TIMING, ...more }, false, pieces);
+  return readFigures(measurePicture(plannedFilm(scene), { units: 'metric' }));
 }
 const layer = (name: 'near' | 'subject' | 'far', ...given: Parameters<typeof figures>) =>
   figures(...given).layers.find((row) => row.layer === name);
@@ -66,8 +67,8 @@ describe('pinned pieces', () => {
   });
   const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
   const points = (given: Piece['layer'], name: 'near' | 'far') => {
-    const { setup } = filmed(slide, {}, false, [figure, pole(given)]);
-    return measurePicture(setup, { units: 'metric' }).site[name].points[0];
+    const { scene } = filmed(slide, {}, false, [figure, pole(given)]);
+    return measurePicture(plannedFilm(scene), { units: 'metric' }).site[name].points[0];
   };
   it('count where they are pinned, whatever their distance', () => {
     expect(points('near', 'near')).toBeGreaterThan(points('auto', 'near'));

@@ -46,13 +46,13 @@ export interface SpeedLimits {
 }
 
 /** Whether the eye has a subject to rest on: it is in the picture and nearly still there at its fastest. */
-export function subjectIsHeld({ subject, samples, setup }: Picture): boolean {
+export function subjectIsHeld({ subject, samples, scene }: Picture): boolean {
   const fastest = largest(smoothed(whileInFrame(subject, subject.speed), SEEN_S * samples.frameRateHz));
-  return fastest !== null && fastest.value <= setup.limits.heldSubjectSpeed;
+  return fastest !== null && fastest.value <= scene.limits.heldSubjectSpeed;
 }
 
 /** How long the shutter is open in a row, s on screen: what moves in that time is blurred. */
-export function openOnScreenS({ setup: { shot }, samples }: Picture, row: number): number {
+export function openOnScreenS({ scene: { shot }, samples }: Picture, row: number): number {
   return exposureTimeS(shot.shutterDeg, shot.captureRateHz) * samples.slow[row];
 }
 
@@ -76,8 +76,8 @@ export function fastestRow({ samples, site, subject }: Picture): number {
 }
 
 export function speedLimits(picture: Picture): SpeedLimits {
-  const { samples, setup } = picture;
-  const { limits, delivery } = setup;
+  const { samples, scene } = picture;
+  const { limits, delivery } = scene;
   const plain = smoothSpeed(samples.frameRateHz, limits);
   const exposureS = openOnScreenS(picture, samples.count >> 1);
   return {
@@ -102,7 +102,7 @@ export function totalSlide(layer: LayerMotion, { subject, samples }: Picture): n
 
 /** The figures of near, subject and far; a layer that is never in the picture is left out. */
 export function layerFigures(picture: Picture): LayerFigures[] {
-  const { samples, setup, site, subject } = picture;
+  const { samples, scene, site, subject } = picture;
   const peakOf = (column: Float64Array) => largest(smoothed(column, SEEN_S * samples.frameRateHz));
   const rows: LayerFigures[] = [];
   const add = (
@@ -121,7 +121,7 @@ export function layerFigures(picture: Picture): LayerFigures[] {
       atS: samples.screenS[peak.row],
       crossingS: peak.value > 1e-4 ? 1 / peak.value : Infinity,
       blurShare,
-      blurPx: blurShare * setup.delivery.widthPx,
+      blurPx: blurShare * scene.delivery.widthPx,
       parallax,
       slide,
       growth,

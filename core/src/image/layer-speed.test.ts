@@ -33,9 +33,9 @@ function scattered(count: number) {
 
 describe('site motion', () => {
   it('agrees with three.js, point by point, to 1e-9 of a frame width a frame', () => {
-    const setup = plainSetup(moved(ARC));
-    const samples = sampleShot(setup);
-    const subject = subjectInFrame(samples, setup.subject);
+    const scene = plainSetup(moved(ARC));
+    const samples = sampleShot(scene);
+    const subject = subjectInFrame(samples, scene.subject);
     const points = scattered(4000);
     const { near, far } = siteMotion(samples, everywhere(points), subject.depthM, subject.rightwards, subject.upwards);
     for (const i of [1, 40, 96, 150]) {
@@ -74,9 +74,9 @@ describe('site motion', () => {
     }
   });
   it('measured at every third row, stays near what every row says, and is the same where it is measured', () => {
-    const setup = plainSetup(moved(ARC));
-    const samples = sampleShot(setup);
-    const { depthM, rightwards, upwards } = subjectInFrame(samples, setup.subject);
+    const scene = plainSetup(moved(ARC));
+    const samples = sampleShot(scene);
+    const { depthM, rightwards, upwards } = subjectInFrame(samples, scene.subject);
     const points = everywhere(scattered(4000));
     const [all, some] = [1, 3].map(
       (stride) => siteMotion(samples, points, depthM, rightwards, upwards, stride).far.speed,
@@ -86,18 +86,18 @@ describe('site motion', () => {
     for (const row of [1, 4, 40, samples.count - 1]) expect(some[row]).toBe(all[row]);
   });
   it('says nothing about a layer with nothing in it', () => {
-    const setup = plainSetup(moved(ARC));
-    const samples = sampleShot(setup);
-    const subject = subjectInFrame(samples, setup.subject);
+    const scene = plainSetup(moved(ARC));
+    const samples = sampleShot(scene);
+    const subject = subjectInFrame(samples, scene.subject);
     const behind = pointsOf([0], [-60], [1]);
     const { near, far } = siteMotion(samples, everywhere(behind), subject.depthM, subject.rightwards, subject.upwards);
     expect(Number.isNaN(near.speed[50])).toBe(true);
     expect(far.points[50]).toBe(0);
   });
   it('is nothing in a locked-off shot of a still site', () => {
-    const setup = plainSetup(moved({ ...ARC, sweepDeg: 0 }));
-    const samples = sampleShot(setup);
-    const subject = subjectInFrame(samples, setup.subject);
+    const scene = plainSetup(moved({ ...ARC, sweepDeg: 0 }));
+    const samples = sampleShot(scene);
+    const subject = subjectInFrame(samples, scene.subject);
     const { near, far } = siteMotion(
       samples,
       everywhere(scattered(4000)),
@@ -109,9 +109,9 @@ describe('site motion', () => {
     expect(Math.max(...subject.speed)).toBe(0);
   });
   it('compares with the subject by vectors: a subject that moves with the far layer has no parallax against it', () => {
-    const setup = plainSetup(moved(ARC));
-    const samples = sampleShot(setup);
-    const { depthM } = subjectInFrame(samples, setup.subject);
+    const scene = plainSetup(moved(ARC));
+    const samples = sampleShot(scene);
+    const { depthM } = subjectInFrame(samples, scene.subject);
     const one = pointsOf([0], [25], [2]);
     const still = new Float64Array(samples.count);
     const plain = siteMotion(samples, everywhere(one), depthM, still, still);

@@ -48,13 +48,11 @@ export function everywhere(auto: SitePoints): PointsAt {
 
 /**
  * Screen motion of the site's points, layer by layer. `pointsAt` gives the points that can be seen in a row, those
- * pinned to a layer apart. A point counts in row i when it is in the picture then; its
- * velocity is its displacement from row i−1 times the frame rate. `subjectDepthM` sorts the layers;
- * `subjectRightwards` and `subjectUpwards` (frame widths a second, NaN for none) are what the points are compared with.
- * With a
- * `stride` only every so many rows are measured, each over one frame as ever, and those between are bridged evenly. A
- * layer of
- * fewer points than `leastPoints` is not seen.
+ * pinned to a layer apart. A point counts in row i when it is in the picture then; its velocity is its displacement
+ * from row i−1 times the frame rate. `subjectDepthM` sorts the layers; `subjectRightwards` and `subjectUpwards` (frame
+ * widths a second, NaN for none) are what the points are compared with. With a `stride` only every so many rows are
+ * measured, each over one frame as ever, and those between are bridged evenly. A layer of fewer points than
+ * `leastPoints` is not seen.
  */
 export function siteMotion(
   samples: Samples,
@@ -133,15 +131,13 @@ function emptyLayer(count: number): LayerMotion {
 
 /**
  * One row of the hot loop: passes over clusters outside the picture, then adds to the sums points, squared
- * displacement, and
- * displacement right and up, in frame widths a frame, and nearness, of the near layer (sums 0 to 4) and the far layer
- * (5 to 9).
+ * displacement, and displacement right and up, in frame widths a frame, and nearness, of the near layer (sums 0 to 4)
+ * and the far layer (5 to 9).
  *
  * What makes it quick: across and up are scaled so that the picture's edge lies at the depth itself (one comparison a
  * side); a cluster wholly inside the picture and one layer needs no tests at all; only points in the picture pay for
- * the
- * second projection; sums live in locals; and every array is read through one argument, because the compiler reloads an
- * array's address in each round.
+ * the second projection; sums live in locals; and every array is read through one argument, because the compiler
+ * reloads an array's address in each round.
  */
 function sumRow(
   cameras: Float64Array,

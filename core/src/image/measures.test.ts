@@ -24,11 +24,11 @@ function nothingSeen(samples: Samples) {
   return siteMotion(samples, everywhere(pointsOf([], [], [])), samples.subjectDistanceM, still, still);
 }
 const measured = (edit: (shot: Shot) => Shot) => {
-  const setup = plainSetup(edit);
-  const samples = sampleShot(setup);
-  const subject = subjectInFrame(samples, setup.subject);
+  const scene = plainSetup(edit);
+  const samples = sampleShot(scene);
+  const subject = subjectInFrame(samples, scene.subject);
   return {
-    setup,
+    scene,
     samples,
     subject,
     acceleration: screenMotion(samples, subject.depthM, nothingSeen(samples)).acceleration,
@@ -97,11 +97,11 @@ describe('acceleration on screen', () => {
     'of a %s feather peaks at its steepest rise times speed over duration',
     (featherShape) => {
       const timing = { durationS: 8, holdStartS: 1, featherInS: 2, featherOutS: 2, holdEndS: 1, featherShape };
-      const setup = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
-      const samples = sampleShot(setup);
+      const scene = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
+      const samples = sampleShot(scene);
       const { acceleration } = screenMotion(
         samples,
-        subjectInFrame(samples, setup.subject).depthM,
+        subjectInFrame(samples, scene.subject).depthM,
         nothingSeen(samples),
       );
       const { area, peakSlope } = FEATHERS[featherShape];

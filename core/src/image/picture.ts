@@ -1,9 +1,7 @@
 import type { Words } from '../findings/finding';
-import type { Setup } from '../model/shoot';
-import { motionOf, type ShotMotion } from '../motion/legs';
-import { playingOf } from '../motion/playback';
-import { asShown } from '../motion/shown';
-import { filmShot, type Samples } from '../motion/sample';
+import type { Scene } from '../scene/scene';
+import type { Film } from '../motion/film';
+import type { Samples } from '../motion/sample';
 import { depthRasterOf } from './depth-raster';
 import { SeenPieces, type PieceSeen } from './seen-pieces';
 import { RASTER_CELLS, MARGIN_CELLS, nearnessM, SeenSurface, stretchEnd, type PointsAt } from './seen-surface';
@@ -13,13 +11,7 @@ import { visibleShare } from './visible-share';
 import { isInFrame, subjectInFrame, whileInFrame, type SubjectInFrame } from './subject-in-frame';
 
 /** Everything measured in the picture of one shot, ready to be judged. */
-export interface Picture {
-  setup: Setup;
-  motion: ShotMotion;
-  /** What the audience sees, one row per frame shown. */
-  samples: Samples;
-  /** What the camera did, one row per frame recorded. The same unless the shot is ramped or reversed. */
-  filmed: Samples;
+export interface Picture extends Film {
   subject: SubjectInFrame;
   /**
    * How deep the picture is judged, metres, one value per row: the subject's depth while it is in the frame, its
@@ -51,17 +43,15 @@ export interface Quality {
 /** As a reading looks. */
 export const FULL_QUALITY: Quality = { sight: true, rastersHz: 2 };
 
-/** Samples a shot and measures its picture. */
-export function measurePicture(setup: Setup, words: Words, quality: Quality = FULL_QUALITY): Picture {
-  const motion = motionOf(setup);
-  const filmed = filmShot(setup, motion);
-  const samples = asShown(filmed, setup.shot, playingOf(setup.shot, motion.durationS));
-  const subject = subjectInFrame(samples, setup.subject);
+/** Measures the picture of a film. */
+export function measurePicture(film: Film, words: Words, quality: Quality = FULL_QUALITY): Picture {
+  const { scene, samples } = film;
+  const subject = subjectInFrame(samples, scene.subject);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) =>
-    setup.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row],
+    scene.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row],
   );
-  const { pointsAt, pieces } = rasterThrough(setup, samples, depthM, quality.rastersHz);
+  const { pointsAt, pieces } = rasterThrough(scene, samples, depthM, quality.rastersHz);
   const site = siteMotion(
     samples,
     pointsAt,
@@ -72,12 +62,9 @@ export function measurePicture(setup: Setup, words: Words, quality: Quality = FU
     LEAST_CELLS,
   );
   return {
-    setup,
-    motion,
-    samples,
-    filmed,
+    ...film,
     subject,
-    visible: quality.sight ? visibleShare(setup, samples) : new Float64Array(samples.count).fill(NaN),
+    visible: quality.sight ? visibleShare(scene, samples) : new Float64Array(samples.count).fill(NaN),
     site,
     depthM,
     screen: screenMotion(samples, depthM, site),
@@ -88,14 +75,14 @@ export function measurePicture(setup: Setup, words: Words, quality: Quality = FU
 
 /** Rasters through the camera again and again: what of the site fills the picture, and what is seen of each piece. */
 export function rasterThrough(
-  setup: Setup,
+  scene: Scene,
   samples: Samples,
   depthM: Float64Array,
   rastersHz: number,
 ): { pointsAt: PointsAt; pieces: PieceSeen[] } {
-  const raster = depthRasterOf(setup, samples, RASTER_CELLS, MARGIN_CELLS);
-  const surface = new SeenSurface(setup, samples);
-  const pieces = new SeenPieces(setup.pieces);
+  const raster = depthRasterOf(scene, samples, RASTER_CELLS, MARGIN_CELLS);
+  const surface = new SeenSurface(scene, samples);
+  const pieces = new SeenPieces(scene.pieces);
   const from: number[] = [];
   let nearM = Infinity;
   for (let row = 0; row < samples.count;) {

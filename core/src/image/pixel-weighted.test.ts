@@ -1,3 +1,4 @@
+import { plannedFilm } from '../motion/film';
 import { describe, expect, it } from 'vitest';
 import {
   BufferAttribute,
@@ -20,9 +21,8 @@ import { FAR_SHARE, NEAR_SHARE } from './layer-speed';
 
 /**
  * The speed of a layer against a ray cast that knows nothing of it: three.js sends a ray through the middle of every
- * pixel of a
- * coarse picture, hits the drawn solids or the plain ground, and what is hit is followed back one frame through three's
- * own camera.
+ * pixel of a coarse picture, hits the drawn solids or the plain ground, and what is hit is followed back one frame
+ * through three's own camera.
  */
 const ACROSS = 96;
 
@@ -48,8 +48,8 @@ function meshesOf(pieces: readonly Piece[]): Mesh[] {
 
 function rayCast(move: Move, more: Partial<Shot>, pieces: Piece[]) {
   const film = filmed(move, { rigId: 'rig-drone', gaitId: 'gait-stand', ...more }, false, pieces);
-  const { setup } = film;
-  const picture = measurePicture(setup, { units: 'metric' });
+  const { scene } = film;
+  const picture = measurePicture(plannedFilm(scene), { units: 'metric' });
   const { samples } = picture;
   const meshes: Object3D[] = meshesOf(pieces);
   const caster = new Raycaster();
@@ -89,7 +89,7 @@ function rayCast(move: Move, more: Partial<Shot>, pieces: Piece[]) {
           const [hit] = caster.intersectObjects(meshes, false);
           let depthM = hit ? hit.distance / long : Infinity;
           if (!hit && direction.z < 0) depthM = -eye.z / direction.z;
-          if (!Number.isFinite(depthM) || (hit && hit.object.userData.id === setup.subject?.id)) continue;
+          if (!Number.isFinite(depthM) || (hit && hit.object.userData.id === scene.subject?.id)) continue;
           const layer =
             depthM < NEAR_SHARE * picture.depthM[row]
               ? 'near'
@@ -197,7 +197,8 @@ describe('layer speed by what fills the frame', () => {
       skewDeg: 0,
     };
     const speed = (pieces: Piece[]) =>
-      measurePicture(filmed(slide, { timing: TIMING }, false, pieces).setup, { units: 'metric' }).site.far.speed;
+      measurePicture(plannedFilm(filmed(slide, { timing: TIMING }, false, pieces).scene), { units: 'metric' }).site.far
+        .speed;
     const [alone, hiding] = [
       speed([GARDEN[0], wall]),
       speed([

@@ -28,15 +28,12 @@ export interface ScreenMotion {
 
 /**
  * Speed and change of speed of still things on screen. For each row, still points that the picture holds at that
- * moment, at
- * the depth of the subject and of each layer that can be seen, are followed through the rows about it: the root mean
- * square of
- * their speeds, and the largest of their changes of speed.
+ * moment, at the depth of the subject and of each layer that can be seen, are followed through the rows about it: the
+ * root mean square of their speeds, and the largest of their changes of speed.
  *
  * The change is that from the mean velocity in a window that ends with the row to the one in a window that begins with
- * the row after, over the time between
- * their middles, which is `FELT_S`. What comes to a stop between two frames has the same change of speed wherever
- * between them it stops, and at every frame rate; a steady change has its own.
+ * the row after, over the time between their middles, which is `FELT_S`. What comes to a stop between two frames has
+ * the same change of speed wherever between them it stops, and at every frame rate; a steady change has its own.
  */
 export function screenMotion(samples: Samples, depthM: Float64Array, site: SiteMotion): ScreenMotion {
   const { count, cameras, frameWidthMm, frameHeightMm, frameRateHz } = samples;

@@ -1,4 +1,4 @@
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import type { Samples } from '../motion/sample';
 import { CAMERA_SIZE } from '../optics/projection';
 import { CLUSTER_SIZE, type SitePoints } from '../site/site-points';
@@ -6,9 +6,8 @@ import { NOTHING, type DepthRaster } from './depth-raster';
 
 /**
  * What of the still site fills the picture: for every cell of a raster the spot of the surface that is seen there, so
- * that each
- * spot stands for as much of the picture as any other. Spots are sorted by the layer that their piece is pinned to;
- * `auto` goes by depth.
+ * that each spot stands for as much of the picture as any other. Spots are sorted by the layer that their piece is
+ * pinned to; `auto` goes by depth.
  */
 export interface StillPoints {
   auto: SitePoints;
@@ -85,11 +84,11 @@ export class SeenSurface {
   private readonly spots = { auto: new Float64Array(0), near: new Float64Array(0), far: new Float64Array(0) };
 
   constructor(
-    setup: Setup,
+    scene: Scene,
     private readonly samples: Samples,
   ) {
-    const still = new Set(stillPieces(setup).map(({ id }) => id));
-    this.layerOf = setup.pieces.map(({ id, layer }) => (still.has(id) && layer !== 'subject' ? layer : null));
+    const still = new Set(stillPieces(scene).map(({ id }) => id));
+    this.layerOf = scene.pieces.map(({ id, layer }) => (still.has(id) && layer !== 'subject' ? layer : null));
   }
 
   add(row: number, raster: DepthRaster): void {
@@ -180,8 +179,7 @@ export class SeenSurface {
   }
 }
 
-/** The pieces of a setup that stand still in its shot and are not its subject. */
-export function stillPieces({ pieces, shot, subject }: Setup) {
-  const moving = new Set(shot.walks.map((walk) => walk.pieceId));
-  return pieces.filter((piece) => !moving.has(piece.id) && piece.id !== subject?.id);
+/** The pieces of a scene that stand still in its shot and are not its subject. */
+export function stillPieces({ things, subject }: Scene) {
+  return things.filter(({ piece, walks }) => !walks && piece.id !== subject?.id).map(({ piece }) => piece);
 }

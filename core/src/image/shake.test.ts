@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_KIT } from '../model/defaults';
 import type { Move } from '../model/move';
 import type { Shot } from '../model/shot';
-import { setupOf } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import { sampleShot } from '../motion/shown';
 import { readShot } from '../reading/read-shot';
 import { filmed, usual } from '../testing/filmed';
@@ -48,8 +48,8 @@ describe('wobble in the picture', () => {
       frameRateHz: 60,
     });
     const kit = { ...shoot.kit, gaits: [gait] };
-    const setup = setupOf({ ...shoot, kit }, { ...shoot.shots[0], aim: { ...shoot.shots[0].aim, mode: 'locked' } });
-    const samples = sampleShot(setup);
+    const scene = sceneOf({ ...shoot, kit }, { ...shoot.shots[0], aim: { ...shoot.shots[0].aim, mode: 'locked' } });
+    const samples = sampleShot(scene);
     const depthM = new Float64Array(samples.count).fill(4);
     // 45 mm at 1.4 m/s, 35 mm on 36 mm at 4 m; steps differ by a few per cent.
     const expected = (35 / 36) * (0.045 / 4);

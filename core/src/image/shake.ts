@@ -10,8 +10,7 @@ const WINDOW_S = 1;
 
 /**
  * How far the body moves a point at the subject's depth up and down or from side to side within a second, peak to peak,
- * in
- * frame widths: the largest of all seconds of the shot and the row where its window begins. Null where nothing has a
+ * in frame widths: the largest of all seconds of the shot and the row where its window begins. Null where nothing has a
  * depth.
  */
 export function shakeInFrame(samples: Samples, depthM: Float64Array): At | null {

@@ -10,9 +10,8 @@ const PADDING = 4;
 
 /**
  * Spectral arc length (SPARC) of a speed profile at even rows, −1.4058 for one plain minimum-jerk stroke and lower for
- * whatever is less even
- * (Balasubramanian et al. 2015, J. NeuroEng. Rehabil. 12). Unit-free; null when nothing moves or there are fewer than
- * three rows.
+ * whatever is less even (Balasubramanian et al. 2015, J. NeuroEng. Rehabil. 12). Unit-free; null when nothing moves or
+ * there are fewer than three rows.
  */
 export function spectralArcLength(speed: ArrayLike<number>, rateHz: number): number | null {
   if (speed.length < 3) return null;
@@ -46,9 +45,8 @@ export function spectralArcLength(speed: ArrayLike<number>, rateHz: number): num
 
 /**
  * Log dimensionless jerk of a speed profile at even rows: −ln(T³/v² ∫ (d²v/dt²)² dt), with v the peak speed and T the
- * whole
- * time; −5.322 for a minimum-jerk stroke (Hogan & Sternad 2009; Balasubramanian et al. 2015). Null when nothing moves
- * or speed never changes.
+ * whole time; −5.322 for a minimum-jerk stroke (Hogan & Sternad 2009; Balasubramanian et al. 2015). Null when nothing
+ * moves or speed never changes.
  */
 export function logDimensionlessJerk(speed: ArrayLike<number>, rateHz: number): number | null {
   if (speed.length < 3) return null;

@@ -1,5 +1,5 @@
 import type { PieceLayer } from '../model/piece';
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import type { ShotMotion } from '../motion/legs';
 import { sitePoints, type Lattice } from '../site/site-points';
 import { stillPieces, type StillPoints } from './seen-surface';
@@ -23,25 +23,24 @@ function reachM({ placeAt, pivot, startS, endS }: ShotMotion): number {
 
 /**
  * Outline points of the site that stay still in this shot, with the ground, for drawing what the eye follows:
- * everything in
- * proportion to the camera's distance, a fine ground lattice about the pivot that reaches past the camera and a coarse
- * one far around it.
+ * everything in proportion to the camera's distance, a fine ground lattice about the pivot that reaches past the camera
+ * and a coarse one far around it.
  */
-export function stillPoints(setup: Setup, motion: ShotMotion): StillPoints {
+export function stillPoints(scene: Scene, motion: ShotMotion): StillPoints {
   const reach = reachM(motion);
   const { xM, yM } = motion.pivot;
   const lattices: Lattice[] = [
     { xM, yM, spacingM: reach / 7, perSide: FINE_PER_SIDE },
     { xM, yM, spacingM: reach, perSide: COARSE_PER_SIDE },
   ];
-  const still = new Set(stillPieces(setup).map(({ id }) => id));
+  const still = new Set(stillPieces(scene).map(({ id }) => id));
   const focus = { xM, yM, spacingM: reach / 6 };
   const ofLayer = (layer: PieceLayer, ground: Lattice[]) =>
     sitePoints(
-      setup.pieces,
+      scene.pieces,
       focus,
       ground,
-      new Set(setup.pieces.filter((piece) => piece.layer !== layer || !still.has(piece.id)).map(({ id }) => id)),
+      new Set(scene.pieces.filter((piece) => piece.layer !== layer || !still.has(piece.id)).map(({ id }) => id)),
     );
   return { auto: ofLayer('auto', lattices), near: ofLayer('near', []), far: ofLayer('far', []) };
 }

@@ -14,8 +14,8 @@ const TIMING = {
 
 describe('streaks', () => {
   it('of a steady pan to the right run to the left, about as far as it turns meanwhile', () => {
-    const { setup, samples } = filmed({ ...usual('pan'), fromDeg: -10, toDeg: 10 }, { ...HELD_STILL, timing: TIMING });
-    const streaks = streaker(setup, samples)(120, 'far');
+    const { scene, samples } = filmed({ ...usual('pan'), fromDeg: -10, toDeg: 10 }, { ...HELD_STILL, timing: TIMING });
+    const streaks = streaker(scene, samples)(120, 'far');
     expect(streaks.length).toBeGreaterThan(5);
     // 2° a second for 0.4 s on a frame as wide as it is far: at least tan 0.8°, a little more off the axis.
     const least = Math.tan((0.8 * Math.PI) / 180);
@@ -25,13 +25,13 @@ describe('streaks', () => {
     }
   });
   it('stay in their layer, and are none in a locked-off shot', () => {
-    const { setup, samples } = filmed(usual('still'), { timing: TIMING });
+    const { scene, samples } = filmed(usual('still'), { timing: TIMING });
     for (const layer of ['near', 'far'] as const)
-      for (const { fromU, fromV, toU, toV } of streaker(setup, samples)(20, layer))
+      for (const { fromU, fromV, toU, toV } of streaker(scene, samples)(20, layer))
         expect([toU, toV]).toEqual([fromU, fromV]);
     const slide = filmed({ ...usual('slide'), travelM: 2 }, { timing: TIMING });
     const mean = (layer: 'near' | 'far') => {
-      const streaks = streaker(slide.setup, slide.samples)(120, layer);
+      const streaks = streaker(slide.scene, slide.samples)(120, layer);
       return (
         streaks.reduce((sum, { fromU, fromV, toU, toV }) => sum + Math.hypot(toU - fromU, toV - fromV), 0) /
         streaks.length

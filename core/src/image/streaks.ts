@@ -1,4 +1,4 @@
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import { motionOf } from '../motion/legs';
 import type { Samples } from '../motion/sample';
 import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
@@ -28,9 +28,9 @@ const APART = 0.035;
  * Draws what the eye sees moving: streaks of the visible still points of one layer at a row. Call it with the row;
  * points are collected once.
  */
-export function streaker(setup: Setup, samples: Samples): (row: number, layer: LayerName) => Streak[] {
-  const still = stillPoints(setup, motionOf(setup));
-  const raster = depthRasterOf(setup, samples, RASTER_CELLS);
+export function streaker(scene: Scene, samples: Samples): (row: number, layer: LayerName) => Streak[] {
+  const still = stillPoints(scene, motionOf(scene));
+  const raster = depthRasterOf(scene, samples, RASTER_CELLS);
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const now: InPicture = { u: 0, w: 0, depthM: 0 };
   const [before, after]: InPicture[] = [0, 1].map(() => ({ u: 0, w: 0, depthM: 0 }));

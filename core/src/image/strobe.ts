@@ -13,10 +13,8 @@ export interface Shown {
 /**
  * Fastest motion in frame widths a second whose steps a sharp eye cannot see: smooth while `rate ≥ w + u v`, with the
  * temporal limit w (Hz) and the finest detail u (cycles a degree) that eye, pixels and the shutter's own blur leave,
- * and v in
- * degrees a second (window of visibility, Watson, Ahumada & Farrell 1986, J. Opt. Soc. Am. A 3(3); w and u are upper
- * bounds, from memory).
- * 0 when steps can be seen at any speed; Infinity when at none.
+ * and v in degrees a second (window of visibility, Watson, Ahumada & Farrell 1986, J. Opt. Soc. Am. A 3(3); w and u are
+ * upper bounds, from memory). 0 when steps can be seen at any speed; Infinity when at none.
  */
 export function windowSpeed(
   { frameRateHz, exposureS, widthPx }: Shown,

@@ -5,8 +5,8 @@ import { focusPlaneM, momentAt, openingRadiusM, openRows } from './sub-frames';
 describe('a frame as many short looks', () => {
   it('the shutter is open for half a row at 180°, for more where it plays slower', () => {
     const open = (more: object) => {
-      const { setup, samples } = filmed(usual('slide'), { shutterDeg: 180, ...more });
-      return openRows(setup, samples, samples.count >> 1);
+      const { scene, samples } = filmed(usual('slide'), { shutterDeg: 180, ...more });
+      return openRows(scene, samples, samples.count >> 1);
     };
     expect(open({ captureRateHz: 24, frameRateHz: 24 })).toBeCloseTo(0.5, 12);
     expect(open({ captureRateHz: 120, frameRateHz: 24 })).toBeCloseTo(0.5, 12);
@@ -24,8 +24,8 @@ describe('a frame as many short looks', () => {
   });
   it('the plane of sharpness lies square to the axis: nearer down the axis than a subject at the side', () => {
     const middle = filmed(usual('still'));
-    const side = filmed(usual('still'), { aim: { ...middle.setup.shot.aim, place: { u: 0.4, v: 0 } } });
-    const plane = ({ samples, setup }: typeof middle) => focusPlaneM(samples, 0, (setup.subject?.heightM ?? 0) / 2);
+    const side = filmed(usual('still'), { aim: { ...middle.scene.shot.aim, place: { u: 0.4, v: 0 } } });
+    const plane = ({ samples, scene }: typeof middle) => focusPlaneM(samples, 0, (scene.subject?.heightM ?? 0) / 2);
     expect(plane(middle)).toBeCloseTo(middle.samples.focusDistanceM[0], 6);
     const across = (0.4 * side.samples.frameWidthMm) / side.samples.focalLengthMm[0];
     expect(plane(side)).toBeCloseTo(side.samples.focusDistanceM[0] / Math.hypot(1, across), 6);

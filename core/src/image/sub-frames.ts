@@ -1,4 +1,4 @@
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import type { Samples } from '../motion/sample';
 import { exposureTimeS } from '../optics/shutter';
 
@@ -38,7 +38,7 @@ export function momentAt(samples: Samples, at: number): Moment {
 }
 
 /** For how many rows the shutter is open in a row: half of one at 180° when every recorded frame is shown once. */
-export function openRows({ shot }: Pick<Setup, 'shot'>, samples: Samples, row: number): number {
+export function openRows({ shot }: Pick<Scene, 'shot'>, samples: Samples, row: number): number {
   return exposureTimeS(shot.shutterDeg, shot.captureRateHz) * samples.slow[row] * samples.frameRateHz;
 }
 

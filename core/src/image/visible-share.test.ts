@@ -42,9 +42,9 @@ const slideOut: Move = {
 const film = (move: Move, pieces: Piece[]) => filmed(move, { timing: TIMING }, false, pieces);
 
 /** The same by three.js, over a dense grid of its own; x right, y up, z towards the south. */
-function byRaycaster({ samples, setup }: ReturnType<typeof filmed>, row: number): number {
-  const meshes = setup.pieces
-    .filter((piece) => piece.id !== setup.subject?.id)
+function byRaycaster({ samples, scene }: ReturnType<typeof filmed>, row: number): number {
+  const meshes = scene.pieces
+    .filter((piece) => piece.id !== scene.subject?.id)
     .map((piece) => {
       const geometry = new BufferGeometry();
       geometry.setAttribute('position', new BufferAttribute(solidOf(piece).positions, 3));
@@ -76,13 +76,13 @@ function byRaycaster({ samples, setup }: ReturnType<typeof filmed>, row: number)
 describe('how much of the subject can be seen', () => {
   it('is all of it on open ground, and nothing is said without a subject', () => {
     const open = film(usual('slide'), [figure]);
-    expect(visibleShare(open.setup, open.samples).every((share) => share === 1)).toBe(true);
+    expect(visibleShare(open.scene, open.samples).every((share) => share === 1)).toBe(true);
     const nobody = filmed(usual('slide'), { subjectId: null });
-    expect(visibleShare(nobody.setup, nobody.samples).every(Number.isNaN)).toBe(true);
+    expect(visibleShare(nobody.scene, nobody.samples).every(Number.isNaN)).toBe(true);
   });
   it('goes from under 0.1 to over 0.9 in a slide from behind a screen, and its moment is that of a dense ray count by three.js within a frame', () => {
     const out = film(slideOut, [figure, screenWall]);
-    const share = visibleShare(out.setup, out.samples);
+    const share = visibleShare(out.scene, out.samples);
     expect(share[0]).toBeLessThan(0.1);
     expect(share[out.last]).toBeGreaterThan(0.9);
     const moment = share.findIndex((value) => value >= 0.5);
@@ -103,7 +103,7 @@ describe('how much of the subject can be seen', () => {
     ['a ridge', { ...newPiece('ridge', 'p', 'P', 0, -2, 0), headingDeg: 90, lengthM: 4, depthM: 1, heightM: 1.2 }],
   ])('behind %s it agrees with three.js', (_, piece) => {
     const seen = film({ ...usual('slide'), bearingDeg: 180 }, [figure, piece]);
-    const share = visibleShare(seen.setup, seen.samples);
+    const share = visibleShare(seen.scene, seen.samples);
     for (const row of [0, seen.last >> 1, seen.last])
       expect(Math.abs(share[row] - byRaycaster(seen, row))).toBeLessThan(0.13);
   });

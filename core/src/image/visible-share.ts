@@ -1,7 +1,7 @@
 import type { Piece } from '../model/piece';
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import type { Samples } from '../motion/sample';
-import { placeOverTime, type WalkAt } from '../scene/walk';
+import type { WalkAt } from '../scene/walk';
 import { solidOf } from '../site/solids';
 
 /** Points across the subject and up it that are looked at. */
@@ -29,17 +29,16 @@ interface Occluder {
 
 /**
  * How much of the subject nothing stands in front of, 0 to 1, one value a row; NaN without a subject. Lines from the
- * lens to
- * points over the subject's front are held against the drawn solids of every other piece (Möller & Trumbore 1997, from
- * memory), walkers where they are then. What lies outside the frame counts like the rest: the frame is judged
- * elsewhere.
+ * lens to points over the subject's front are held against the drawn solids of every other piece (Möller & Trumbore
+ * 1997, from memory), walkers where they are then. What lies outside the frame counts like the rest: the frame is
+ * judged elsewhere.
  */
-export function visibleShare({ pieces, shot, subject }: Setup, samples: Samples): Float64Array {
+export function visibleShare({ things, subject }: Scene, samples: Samples): Float64Array {
   const out = new Float64Array(samples.count).fill(NaN);
   if (!subject) return out;
-  const occluders = pieces
-    .filter((piece) => piece.id !== subject.id)
-    .map((piece): Occluder => occluderOf(piece, placeOverTime(shot.walks, piece.id, piece)));
+  const occluders = things
+    .filter(({ piece }) => piece.id !== subject.id)
+    .map(({ piece, at }): Occluder => occluderOf(piece, at));
   const halfM = (Math.max(subject.lengthM, subject.depthM) / 2) * (subject.kind === 'figure' ? BODY_SHARE : 0.9);
   const reachM = Math.hypot(halfM, subject.heightM / 2);
   const base = new Float64Array(3);

@@ -1,7 +1,6 @@
 /**
  * Daylight on open ground by the sun's altitude: the daylight availability of the IES handbook (Gillette, Pierpoint &
- * Treado
- * 1984, *J. Illum. Eng. Soc.* 13; constants from memory). Kilolux; the sun's altitude in degrees, 0 to 90.
+ * Treado 1984, *J. Illum. Eng. Soc.* 13; constants from memory). Kilolux; the sun's altitude in degrees, 0 to 90.
  */
 export const SKIES = ['clear', 'partly', 'cloudy'] as const;
 export type Sky = (typeof SKIES)[number];

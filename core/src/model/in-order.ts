@@ -7,10 +7,8 @@ import { clipped } from './text';
 
 /**
  * Whether a shoot that the app has changed is still one that can be read back. The same rules as `ShootSchema`, but
- * rows
- * (pieces, shots, things of the kit) that were in order before are not looked at again: a shoot is never changed in
- * place,
- * so a row that is the same object is the same row.
+ * rows (pieces, shots, things of the kit) that were in order before are not looked at again: a shoot is never changed
+ * in place, so a row that is the same object is the same row.
  */
 
 /** A list as long as it may be, whatever its rows are. */

@@ -50,12 +50,9 @@ export const AIM_MODES = ['subject', 'locked', 'panFollow', 'panTiltFollow', 'al
 
 /**
  * Who turns the camera. `subject`: a sensor or an operator keeps the subject at its place. `locked`: one bearing and
- * tilt,
- * with the subject at its place halfway. The three follow modes turn as the hand turns towards the subject: pan only;
- * pan
- * and tilt; all axes, so that the hand's lean reaches the horizon.
- * The camera runs behind its hand by the smoothing time, does not stir within the dead band, and turns no faster than
- * the limit.
+ * tilt, with the subject at its place halfway. The three follow modes turn as the hand turns towards the subject: pan
+ * only; pan and tilt; all axes, so that the hand's lean reaches the horizon. The camera runs behind its hand by the
+ * smoothing time, does not stir within the dead band, and turns no faster than the limit.
  */
 export const AimSchema = z.strictObject({
   mode: z.enum(AIM_MODES),
@@ -235,22 +232,33 @@ export function focusTargets(focus: Focus): { target: FocusTarget; at: (string |
   ];
 }
 
+/** A move of a shot and its time in it, seconds of action, its holds included. */
+export interface LegTime {
+  leg: Leg;
+  fromS: number;
+  toS: number;
+}
+
+/** When each move of a shot is made: a later one begins before the latest end so far, by its overlap. */
+export function legTimes(shot: Pick<Way, 'move' | 'timing' | 'backwards' | 'then'>): LegTime[] {
+  let endS = 0;
+  return legsOf(shot).map((leg, k) => {
+    const fromS = k === 0 ? 0 : Math.max(0, endS - leg.overlapS);
+    const toS = fromS + leg.timing.durationS;
+    endS = Math.max(endS, toS);
+    return { leg, fromS, toS };
+  });
+}
+
 /** Which move of a shot is under way at a moment of action, s: the latest that has begun. */
 export function legAt(shot: Shot, tS: number): number {
-  let endS = shot.timing.durationS;
-  let found = 0;
-  shot.then.forEach((leg, i) => {
-    const fromS = Math.max(0, endS - leg.overlapS);
-    if (tS >= fromS) found = i + 1;
-    endS = Math.max(endS, fromS + leg.timing.durationS);
-  });
-  return found;
+  return Math.max(
+    0,
+    legTimes(shot).findLastIndex(({ fromS }) => tS >= fromS),
+  );
 }
 
 /** How long a shot takes to film, s: its legs one after the other, less their overlaps. */
 export function shotDurationS(shot: Shot): number {
-  return shot.then.reduce(
-    (endS, leg) => Math.max(endS, Math.max(0, endS - leg.overlapS) + leg.timing.durationS),
-    shot.timing.durationS,
-  );
+  return legTimes(shot).reduce((latest, { toS }) => Math.max(latest, toS), 0);
 }

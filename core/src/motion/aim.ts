@@ -9,8 +9,8 @@ const DEG = 180 / Math.PI;
 /**
  * The pan and tilt that put a direction at a place in the frame, camera level (no roll). `dx, dy, dz` point from the
  * camera to the thing (any length above zero); `acrossTan` and `upTan` are the tangents of the place: `u · frame width
- * /
- * focal length` and `v · frame height / focal length`. A direction too steep to reach that place gets the nearest tilt.
+ * / focal length` and `v · frame height / focal length`. A direction too steep to reach that place gets the nearest
+ * tilt.
  */
 export function aimAt(dx: number, dy: number, dz: number, acrossTan: number, upTan: number, out: PanTilt): void {
   // Math.hypot is several times as slow, and these never over- or underflow.

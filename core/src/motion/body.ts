@@ -61,10 +61,8 @@ function wavesAt(rows: readonly Wave[], tS: number): number {
 
 /**
  * Bob, sway, lean and tremor of a gait as they reach the picture through a rig. `speedMps` is the camera's speed over
- * the
- * ground, one value a row at `rateHz`: up and down grow with it and vanish at rest, tremor does not. Bob is a wave at
- * the step
- * rate with a small second wave; sway and lean go at half that rate.
+ * the ground, one value a row at `rateHz`: up and down grow with it and vanish at rest, tremor does not. Bob is a wave
+ * at the step rate with a small second wave; sway and lean go at half that rate.
  */
 export function bodyMotion(gait: Gait, rig: Rig, seed: number, speedMps: Float64Array, rateHz: number): BodyMotion {
   const count = speedMps.length;

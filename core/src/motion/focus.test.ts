@@ -66,11 +66,11 @@ describe('a focus that goes from one thing to another', () => {
   });
   it('is halfway in dioptres at half time, and as quick as a minimum-jerk stroke there: 1.875 times the mean', () => {
     expect(1 / at(1.5)).toBeCloseTo((1 / at(1) + 1 / at(2)) / 2, 9);
-    const pull = fastestPull(film.samples, film.setup.lens);
+    const pull = fastestPull(film.samples, film.scene.lens);
     const longer = Math.max(Math.abs(1 / at(2) - 1), Math.abs(1 / at(4) - 1 / at(3)) / 0.5);
     expect(pull?.dioptresPerS).toBeCloseTo(1.875 * longer, 1);
     expect(pull?.ringDegps).toBeCloseTo(
-      (pull?.dioptresPerS ?? 0) * film.setup.lens.ringDeg * film.setup.lens.closestFocusM,
+      (pull?.dioptresPerS ?? 0) * film.scene.lens.ringDeg * film.scene.lens.closestFocusM,
       9,
     );
   });

@@ -1,8 +1,7 @@
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import type { Focus, FocusTarget } from '../model/shot';
 import type { ShotMotion } from './legs';
 import { eased } from '../scene/feather';
-import { placeOverTime } from '../scene/walk';
 
 /** Nothing focuses nearer than this, m. */
 const LEAST_FOCUS_M = 0.02;
@@ -14,11 +13,11 @@ export type FocusAt = (tS: number, place: Float64Array, subjectDistanceM: number
  * Focus follows the subject, stays at the shot's fixed distance, or goes by the shot's racks; a leg that racks goes
  * evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly.
  */
-export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
+export function focusOf(scene: Scene, motion: ShotMotion): FocusAt {
   const distanceTo = (pieceId: string | null) => {
-    const piece = setup.pieces.find((row) => row.id === pieceId);
-    if (!piece) return null;
-    const walk = placeOverTime(setup.shot.walks, piece.id, piece);
+    const thing = scene.things.find(({ piece }) => piece.id === pieceId);
+    if (!thing) return null;
+    const { piece, at: walk } = thing;
     const at = new Float64Array(3);
     return (tS: number, place: Float64Array) => {
       walk(tS, at);
@@ -32,7 +31,7 @@ export function focusOf(setup: Setup, motion: ShotMotion): FocusAt {
     const rule = recipe.focus?.(move);
     return rule ? { from: distanceTo(rule.fromPieceId), to: distanceTo(rule.toPieceId) } : null;
   });
-  const plain = planned(setup.shot.focus, distanceTo);
+  const plain = planned(scene.shot.focus, distanceTo);
   if (racks.every((rack) => rack === null)) return plain;
   const legDioptres = (k: number, tS: number, place: Float64Array, subjectDistanceM: number): number => {
     const rack = racks[k];

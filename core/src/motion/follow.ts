@@ -17,11 +17,9 @@ const FINE_STEP_S = 1 / 240;
 /**
  * What becomes of a direction (degrees, one value a row at `rateHz`) that is followed with lag: the dead band as play
  * between hand and motor, then a second-order system `x″ = ω²(c − x) − 2ζω x′` with ω = 2ζ / smoothing, so that a
- * steady
- * turn is followed by just the smoothing time, then the speed limit. Between rows the direction runs straight, for
- * which
- * each step is exact (closed-form solution for a ramp, any control-engineering text). Starts on the direction, turning
- * as it does.
+ * steady turn is followed by just the smoothing time, then the speed limit. Between rows the direction runs straight,
+ * for which each step is exact (closed-form solution for a ramp, any control-engineering text). Starts on the
+ * direction, turning as it does.
  */
 export function followed(
   direction: Float64Array,

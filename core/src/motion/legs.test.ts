@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { legAt, withLeg, type Leg } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { gripsOf, motionOf, subjectInOf } from './legs';
+import { gripsOf, motionOf } from './legs';
 import { givenByTheLegBefore } from './moves';
 
 const TIMING = {
@@ -105,15 +105,15 @@ describe('handles', () => {
 
 describe('when the subject ought to be in the frame', () => {
   it('is what the move says, turned round when it runs backwards', () => {
-    expect(subjectInOf(filmed(usual('push')).motion)).toBe('always');
-    expect(subjectInOf(filmed(usual('groundStart')).motion)).toBe('end');
-    expect(subjectInOf(filmed(usual('groundStart'), { backwards: true }).motion)).toBe('start');
-    expect(subjectInOf(filmed(usual('enterLeave')).motion)).toBe('sometime');
+    expect(filmed(usual('push')).motion.intent.subjectIn).toBe('always');
+    expect(filmed(usual('groundStart')).motion.intent.subjectIn).toBe('end');
+    expect(filmed(usual('groundStart'), { backwards: true }).motion.intent.subjectIn).toBe('start');
+    expect(filmed(usual('enterLeave')).motion.intent.subjectIn).toBe('sometime');
   });
   it('of a chain: at the end when its last move ends on it', () => {
-    expect(subjectInOf(chain(leg(usual('skyEnd')), leg(usual('groundStart'))).motion)).toBe('end');
-    expect(subjectInOf(chain(leg(usual('push')), leg(usual('skyEnd'))).motion)).toBe('sometime');
-    expect(subjectInOf(chain(leg(usual('push')), leg(usual('arc'))).motion)).toBe('always');
+    expect(chain(leg(usual('skyEnd')), leg(usual('groundStart'))).motion.intent.subjectIn).toBe('end');
+    expect(chain(leg(usual('push')), leg(usual('skyEnd'))).motion.intent.subjectIn).toBe('sometime');
+    expect(chain(leg(usual('push')), leg(usual('arc'))).motion.intent.subjectIn).toBe('always');
   });
 });
 
@@ -136,6 +136,6 @@ describe('a companion that joins and leaves', () => {
   it('of a shot of its own goes with the walker from the first frame to the last', () => {
     const film = filmed(usual('follow'), { timing: TIMING }, true);
     expect(film.rows((row) => Math.abs(film.toSubjectM(row) - 5) < 1e-6)).toBe(true);
-    expect(motionOf(film.setup).legs[0].momentAt(-3)).toBe(-3);
+    expect(motionOf(film.scene).legs[0].momentAt(-3)).toBe(-3);
   });
 });

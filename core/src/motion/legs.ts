@@ -1,14 +1,16 @@
-import type { Setup } from '../model/shoot';
-import { legsOf, type Leg } from '../model/shot';
+import type { Scene } from '../scene/scene';
+import type { Leg } from '../model/shot';
 import type { Move } from '../model/move';
-import { groundHeightM, groundPieces } from '../site/ground';
+import { groundHeightM } from '../site/ground';
 import { FEATHERS } from '../scene/feather';
 import { recipeOf } from './moves';
-import type { Grip, Moments, Recipe, SubjectIn } from './moves/recipe';
-import { paceOf, type Pace } from '../scene/timing';
+import { intentOf, type Intent } from './intent';
+import type { Grip, Moments, Recipe } from './moves/recipe';
+import type { Pace } from '../scene/timing';
 import type { MoveFrame } from './move-frame';
-import type { Point3, Track } from './track';
-import { headingOf, placeOverTime, type HeadingAt, type WalkAt } from '../scene/walk';
+import type { Track } from './track';
+import type { Point3 } from '../site/directions';
+import type { HeadingAt, WalkAt } from '../scene/walk';
 
 /** One move of a shot, laid out on its moveFrame. */
 export interface LegMotion {
@@ -51,8 +53,7 @@ export interface ShotMotion {
   headingAt: HeadingAt;
   /** Height of the subject, m; NaN without one. */
   subjectHeightM: number;
-  /** The zoom holds the subject's size at some time. */
-  holdsSize: boolean;
+  intent: Intent;
   /** Writes where the camera is at a moment, before any body. */
   placeAt(tS: number, out: Float64Array, offset?: number): void;
 }
@@ -64,28 +65,15 @@ const LOOK_OVER_S = 1;
 
 /**
  * Lays out a shot. Legs add up: where two overlap their displacements are superposed (as in Flash & Henis 1991, *J.
- * Cogn.
- * Neurosci.* 3(3), from memory), so that place and speed run on without a step when both are feathered. Each leg goes
- * by
- * the subject's place when it starts.
+ * Cogn. Neurosci.* 3(3), from memory), so that place and speed run on without a step when both are feathered. Each leg
+ * goes by the subject's place when it starts.
  */
-export function motionOf(setup: Setup): ShotMotion {
-  const { shot, pieces, subject } = setup;
-  const walk = subject ? placeOverTime(shot.walks, subject.id, subject) : null;
-  const headingAt = headingOf(
-    shot.walks.find((row) => row.pieceId === subject?.id)?.points ?? [],
-    subject?.headingDeg ?? 0,
-  );
-  const ground = groundPieces(pieces);
+export function motionOf(scene: Scene): ShotMotion {
+  const { subject, subjectAt: walk, headingAt, ground, timeline } = scene;
   const subjectHalfM = subject ? Math.max(subject.lengthM, subject.depthM) / 2 : 0.25;
-  const rows = legsOf(shot);
   const legs: LegMotion[] = [];
   const reached = new Float64Array(3);
-  let endS = 0;
-  rows.forEach((leg, k) => {
-    const fromS = k === 0 ? 0 : Math.max(0, endS - leg.overlapS);
-    const toS = fromS + leg.timing.durationS;
-    const pace = paceOf(leg.timing, fromS);
+  timeline.forEach(({ leg, fromS, toS, pace }, k) => {
     const { pivotEastM, pivotNorthM } = leg.move;
     const base = new Float64Array(3);
     walk?.(k === 0 ? 0 : pace.startS, base);
@@ -108,7 +96,7 @@ export function motionOf(setup: Setup): ShotMotion {
       ? recipe.continueFrom(leg.move, { xM: reached[0], yM: reached[1], zM: reached[2] }, moveFrame)
       : leg.move;
     const shareAt = leg.backwards ? (tS: number) => 1 - pace.at(tS) : pace.at;
-    const isLast = k === rows.length - 1;
+    const isLast = k === timeline.length - 1;
     const track = recipe.track(move, moveFrame);
     const momentAt = momentOf(k === 0 ? -Infinity : pace.startS, isLast ? Infinity : pace.endS, leg);
     const built: LegMotion = {
@@ -129,21 +117,20 @@ export function motionOf(setup: Setup): ShotMotion {
     };
     legs.push(built);
     addLeg(built, k, Infinity, reached, 0);
-    endS = Math.max(endS, toS);
   });
   const placeAt = (tS: number, out: Float64Array, offset = 0): void => {
     for (let k = 0; k < legs.length; k += 1) addLeg(legs[k], k, tS, out, offset);
   };
   return {
     legs,
-    durationS: endS,
+    durationS: scene.durationS,
     startS: Math.min(...legs.map((leg) => leg.pace.startS)),
     endS: Math.max(...legs.map((leg) => leg.pace.endS)),
     pivot: legs[0].moveFrame.pivot,
     subjectAt: walk,
     headingAt,
     subjectHeightM: subject ? subject.heightM : NaN,
-    holdsSize: subject !== null && legs.some(({ recipe, move }) => recipe.zoom(move).rule === 'holdHeight'),
+    intent: intentOf(legs, subject !== null),
     placeAt,
   };
 }
@@ -223,17 +210,3 @@ export const momentsOf = ({ pace, momentAt }: LegMotion): Moments => ({
   startS: momentAt(pace.startS),
   endS: momentAt(pace.endS),
 });
-
-/**
- * When the subject ought to be in the frame: what the only leg says; what the first and last say of the ends of a
- * chain.
- */
-export function subjectInOf({ legs }: ShotMotion): SubjectIn {
-  const said = legs.map(({ recipe, move, leg }): SubjectIn => {
-    const when = recipe.subjectIn(move);
-    return !leg.backwards ? when : when === 'start' ? 'end' : when === 'end' ? 'start' : when;
-  });
-  if (said.length === 1 || said.every((when) => when === said[0])) return said[0];
-  const last = said[said.length - 1];
-  return last === 'always' || last === 'end' ? 'end' : 'sometime';
-}

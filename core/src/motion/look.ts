@@ -1,9 +1,9 @@
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import { aimAt, type PanTilt } from './aim';
 import { eased } from '../scene/feather';
 import type { LegMotion, ShotMotion } from './legs';
 import type { AimRule, Look } from './moves/recipe';
-import { nearestTurn } from './track';
+import { nearestTurn } from '../site/directions';
 
 /**
  * Where the hand wants the camera to look from a place at a moment, the subject being at a place, through a focal
@@ -12,8 +12,8 @@ import { nearestTurn } from './track';
 export type LookAt = (tS: number, place: Float64Array, subject: Float64Array, focalLengthMm: number, out: Look) => void;
 
 /** The look of a whole shot: each leg's own, passed softly from one leg to the next. */
-export function lookOf(setup: Setup, motion: ShotMotion, frameWidthMm: number, frameHeightMm: number): LookAt {
-  const looks = motion.legs.map((leg) => legLook(setup, motion, leg, frameWidthMm, frameHeightMm));
+export function lookOf(scene: Scene, motion: ShotMotion, frameWidthMm: number, frameHeightMm: number): LookAt {
+  const looks = motion.legs.map((leg) => legLook(scene, motion, leg, frameWidthMm, frameHeightMm));
   const next: Look = { panDeg: 0, tiltDeg: 0, rollDeg: 0 };
   return (tS, place, subject, focalLengthMm, out) => {
     let begun = 0;
@@ -33,20 +33,20 @@ export function lookOf(setup: Setup, motion: ShotMotion, frameWidthMm: number, f
 }
 
 /** The height above a base that a shot looks at: the subject's middle; without a subject, as high as the camera. */
-export function middleM({ subject }: Setup, { legs }: ShotMotion): number {
+export function middleM({ subject }: Scene, { legs }: ShotMotion): number {
   return subject ? subject.heightM / 2 : legs[0].recipe.stand(legs[0].move).heightM;
 }
 
 function legLook(
-  setup: Setup,
+  scene: Scene,
   motion: ShotMotion,
   { recipe, move, leg, pace, shareAt, moveFrame }: LegMotion,
   frameWidthMm: number,
   frameHeightMm: number,
 ): LookAt {
-  const { mode, place: where } = setup.shot.aim;
+  const { mode, place: where } = scene.shot.aim;
   const rule = recipe.aim(move);
-  const upM = middleM(setup, motion);
+  const upM = middleM(scene, motion);
   const offCentre = Math.abs(where.u) + Math.abs(where.v);
   const aim: PanTilt = { panDeg: 0, tiltDeg: 0 };
   const target = new Float64Array(3);

@@ -1,4 +1,4 @@
-import type { Point3 } from './track';
+import type { Point3 } from '../site/directions';
 import type { HeadingAt, WalkAt } from '../scene/walk';
 
 /** What a move is laid out by: its pivot, and the subject as it walks. */

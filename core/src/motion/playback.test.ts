@@ -66,7 +66,7 @@ describe('how a shot is played', () => {
         playback: { reversed: false, ramp: [{ atS: 0, speed }] },
       });
     const [once, twice] = [at(1), at(2)];
-    expect(lengthOnScreenS(twice.setup.shot)).toBeCloseTo(lengthOnScreenS(once.setup.shot) / 2, 9);
+    expect(lengthOnScreenS(twice.scene.shot)).toBeCloseTo(lengthOnScreenS(once.scene.shot) / 2, 9);
     const near = ({ shoot }: ReturnType<typeof at>) => {
       const speeds = readShot(shoot, shoot.shots[0]).picture.subject.speed.filter((value) => !Number.isNaN(value));
       return Math.max(...speeds);

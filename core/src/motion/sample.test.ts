@@ -34,13 +34,13 @@ describe('aim', () => {
         num(-170, 170),
         num(16, 85),
         (u, v, heightM, sweepDeg, focalLengthMm) => {
-          const setup = plainSetup(
+          const scene = plainSetup(
             moved(
               { kind: 'arc', ...AROUND, heightM, radiusM: 5, startBearingDeg: 150, sweepDeg },
               { aim: { ...DEFAULT_AIM, mode: 'subject', place: { u, v } }, focalLengthMm },
             ),
           );
-          const samples = sampleShot(setup);
+          const samples = sampleShot(scene);
           for (const i of [0, 90, samples.count - 1]) {
             const camera = threeCamera({
               xM: samples.xM[i],
@@ -71,9 +71,9 @@ describe('aim', () => {
       expect(Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])).toBeLessThan(5);
   });
   it('locked never turns and has the subject in place halfway', () => {
-    const setup = plainSetup((shot) => ({ ...shot, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.1, v: 0 } } }));
-    const samples = sampleShot(setup);
-    const subject = subjectInFrame(samples, setup.subject);
+    const scene = plainSetup((shot) => ({ ...shot, aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.1, v: 0 } } }));
+    const samples = sampleShot(scene);
+    const subject = subjectInFrame(samples, scene.subject);
     expect(new Set(samples.panDeg).size).toBe(1);
     const middle = (samples.count - 1) / 2;
     expect(subject.u[middle]).toBeCloseTo(0.1, 9);
@@ -88,7 +88,7 @@ describe('dolly zoom', () => {
   it('holds the subject’s height at every sample, wherever the subject sits in the frame', () => {
     fc.assert(
       fc.property(num(3, 9), num(3, 9), num(0, 3), num(-0.25, 0.25), (from, to, heightM, u) => {
-        const setup = {
+        const scene = {
           ...plainSetup(
             moved(
               { kind: 'dollyZoom', ...HELD, ...AROUND, heightM, fromDistanceM: from, toDistanceM: to, bearingDeg: 10 },
@@ -97,8 +97,8 @@ describe('dolly zoom', () => {
           ),
           lens: widest,
         };
-        const samples = sampleShot(setup);
-        const { height } = subjectInFrame(samples, setup.subject);
+        const samples = sampleShot(scene);
+        const { height } = subjectInFrame(samples, scene.subject);
         for (let i = 0; i < samples.count; i += 12) expect(height[i] / height[0]).toBeCloseTo(1, 7);
       }),
       { numRuns: 60 },
@@ -135,8 +135,8 @@ describe('dolly zoom', () => {
         ],
       },
     ];
-    const setup = { ...plainSetup(dolly(4, 5, { walks })), lens: widest };
-    const { topV, baseV } = subjectInFrame(sampleShot(setup), setup.subject);
+    const scene = { ...plainSetup(dolly(4, 5, { walks })), lens: widest };
+    const { topV, baseV } = subjectInFrame(sampleShot(scene), scene.subject);
     for (let i = 0; i < topV.length; i += 20) expect((topV[i] - baseV[i]) / (topV[0] - baseV[0])).toBeCloseTo(1, 6);
   });
 });
@@ -163,7 +163,7 @@ describe('invariants', () => {
             aim: { ...DEFAULT_AIM, mode: 'subject', place: { u: -0.2, v: 0.1 } },
           }),
         );
-        const [a, b] = [here, mirrored].map((setup) => subjectInFrame(sampleShot(setup), setup.subject));
+        const [a, b] = [here, mirrored].map((scene) => subjectInFrame(sampleShot(scene), scene.subject));
         for (const i of [0, 50, 150]) {
           expect(a.u[i]).toBeCloseTo(-b.u[i], 9);
           expect(a.height[i]).toBeCloseTo(b.height[i], 9);
@@ -180,7 +180,7 @@ describe('invariants', () => {
           { ...figure, heightM: figure.heightM * k, lengthM: figure.lengthM * k, depthM: figure.depthM * k },
         ]);
         const small = plainSetup(moved(arc(sweep, 20, 5, 1.2)), [figure]);
-        const [a, b] = [big, small].map((setup) => subjectInFrame(sampleShot(setup), setup.subject));
+        const [a, b] = [big, small].map((scene) => subjectInFrame(sampleShot(scene), scene.subject));
         for (const i of [0, 77, 192]) expect(a.height[i]).toBeCloseTo(b.height[i], 9);
       }),
       { numRuns: 50 },

@@ -1,7 +1,7 @@
 import { frameSizeMm } from '../optics/angle-of-view';
 import { throughLens } from '../optics/held-zoom';
 import { CAMERA_SIZE, writeCamera } from '../optics/projection';
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import { bodyMotion, type BodyMotion } from './body';
 import { focusOf } from './focus';
 import { followed } from './follow';
@@ -62,8 +62,8 @@ export function rowCount(durationS: number, rateHz: number): number {
 }
 
 /** Samples a shot once per recorded frame: place, look with its lag, zoom, focus, and what the body adds. */
-export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Samples {
-  const { shot, camera, lens, delivery } = setup;
+export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Samples {
+  const { shot, camera, lens, delivery } = scene;
   const frame = frameSizeMm(camera, delivery);
   const count = rowCount(motion.durationS, shot.captureRateHz);
   const column = () => new Float64Array(count);
@@ -88,10 +88,10 @@ export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Sa
     cameras: new Float64Array(count * CAMERA_SIZE),
   };
   const playing = playingOf(shot, motion.durationS);
-  const lookAt = lookOf(setup, motion, frame.widthMm, frame.heightMm);
-  const zoom = zoomOf(setup, motion, lookAt, frame.widthMm, frame.heightMm);
-  const focus = focusOf(setup, motion);
-  const upM = middleM(setup, motion);
+  const lookAt = lookOf(scene, motion, frame.widthMm, frame.heightMm);
+  const zoom = zoomOf(scene, motion, lookAt, frame.widthMm, frame.heightMm);
+  const focus = focusOf(scene, motion);
+  const upM = middleM(scene, motion);
   const { pivot } = motion;
   const pose: Pose = {
     tS: 0,
@@ -143,13 +143,13 @@ export function filmShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Sa
   if (zoom.by() === 'crop')
     enlargeOnly(rows.wantedFocalLengthMm, rows.focalLengthMm, rows.crop, lens.focalLengthMinMm, lens.focalLengthMaxMm);
   const body = bodyMotion(
-    setup.gait,
-    setup.rig,
+    scene.gait,
+    scene.rig,
     shot.bodySeed,
     groundSpeeds(rows, count, shot.captureRateHz),
     shot.captureRateHz,
   );
-  follow(setup, rows, body);
+  follow(scene, rows, body);
   for (let i = 0; i < count; i += 1)
     writeCamera(
       rows.cameras,
@@ -196,7 +196,7 @@ function enlargeOnly(
 }
 
 /** Runs the hand's look through the head's lag. A head that is free on all axes is given the body's lean as well. */
-function follow({ shot }: Setup, rows: Pick<Samples, 'panDeg' | 'tiltDeg' | 'rollDeg'>, body: BodyMotion): void {
+function follow({ shot }: Scene, rows: Pick<Samples, 'panDeg' | 'tiltDeg' | 'rollDeg'>, body: BodyMotion): void {
   const { mode, ...following } = shot.aim;
   if (mode === 'allFollow') for (let i = 0; i < rows.rollDeg.length; i += 1) rows.rollDeg[i] += body.leanDeg[i];
   for (const axis of ['panDeg', 'tiltDeg', 'rollDeg'] as const)

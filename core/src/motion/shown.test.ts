@@ -14,7 +14,7 @@ const film = filmed(usual('arc'), { captureRateHz: 120, frameRateHz: 24, playbac
 describe('the frames that are shown', () => {
   it('are what was filmed, itself, where nothing is ramped or reversed', () => {
     const plain = filmed(usual('arc'), { captureRateHz: 60, frameRateHz: 24 });
-    expect(plain.samples.tS).toEqual(filmShot(plain.setup).tS);
+    expect(plain.samples.tS).toEqual(filmShot(plain.scene).tS);
     expect(plain.samples.slow.every((slow) => Math.abs(slow - 2.5) < 1e-12)).toBe(true);
   });
   it('come one a shown frame, and their moments lie ever closer while it slows', () => {

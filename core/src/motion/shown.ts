@@ -1,5 +1,5 @@
 import { CAMERA_SIZE, writeCamera } from '../optics/projection';
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import type { Shot } from '../model/shot';
 import { motionOf, type ShotMotion } from './legs';
 import { playingOf, type Playing } from './playback';
@@ -9,8 +9,8 @@ import { filmShot, rowCount, type Samples } from './sample';
  * A shot as the audience sees it, one row per frame shown. Equal to what was filmed unless it is ramped or played in
  * reverse.
  */
-export function sampleShot(setup: Setup, motion: ShotMotion = motionOf(setup)): Samples {
-  return asShown(filmShot(setup, motion), setup.shot, playingOf(setup.shot, motion.durationS));
+export function sampleShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Samples {
+  return asShown(filmShot(scene, motion), scene.shot, playingOf(scene.shot, motion.durationS));
 }
 
 /** The frames that are shown, each between the two that were filmed about its moment. */

@@ -1,10 +1,8 @@
 /**
  * Natural cubic spline through rows of values (each `width` numbers), so that speed and bend run on smoothly through
- * every
- * point: continuous second derivative, zero at both ends (any numerical-analysis text). Knots stand at chordal
- * distances
- * to the power one half (centripetal), which keeps the curve from looping between uneven points. The first three values
- * are the place in metres that the distances are taken from.
+ * every point: continuous second derivative, zero at both ends (any numerical-analysis text). Knots stand at chordal
+ * distances to the power one half (centripetal), which keeps the curve from looping between uneven points. The first
+ * three values are the place in metres that the distances are taken from.
  */
 export interface Spline {
   /** Writes the row at parameter u in 0..1 into `out`. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { num } from '../testing/any-move';
-import { bearingDeg, evenly, fromPivot, line, nearestTurn, ring, spot, type Track } from './track';
+import { evenly, line, ring, spot, type Track } from './track';
+import { bearingDeg, fromPivot, nearestTurn } from '../site/directions';
 
 const at = (track: Track, s: number) => {
   const out = new Float64Array(3);

@@ -1,3 +1,7 @@
+import type { Point3 } from '../site/directions';
+
+const RAD = Math.PI / 180;
+
 /**
  * Where the camera travels: a place for every share s in 0..1 of the move and every moment t (s). Tracks that go with a
  * subject read t; the others do not. Metres.
@@ -5,34 +9,6 @@
 export interface Track {
   /** Writes x, y, z into `out` from `offset` on. */
   write(s: number, tS: number, out: Float64Array, offset?: number): void;
-}
-
-export interface Point3 {
-  xM: number;
-  yM: number;
-  zM: number;
-}
-
-const RAD = Math.PI / 180;
-
-/** The place at a distance and bearing (degrees clockwise from north) from a point, at a height above it. */
-export function fromPivot(pivot: Point3, distanceM: number, bearingDeg: number, heightM: number): Point3 {
-  return {
-    xM: pivot.xM + distanceM * Math.sin(bearingDeg * RAD),
-    yM: pivot.yM + distanceM * Math.cos(bearingDeg * RAD),
-    zM: pivot.zM + heightM,
-  };
-}
-
-/** Bearing in degrees, 0 to under 360 clockwise from north, from one site point to another; 0 when they coincide. */
-export function bearingDeg(fromX: number, fromY: number, toX: number, toY: number): number {
-  const deg = Math.atan2(toX - fromX, toY - fromY) / RAD;
-  return deg < 0 ? deg + 360 : deg;
-}
-
-/** The angle brought to within half a turn of `near`, degrees. */
-export function nearestTurn(deg: number, near: number): number {
-  return deg - 360 * Math.round((deg - near) / 360);
 }
 
 const mix = (a: number, b: number, s: number): number => a + (b - a) * s;
@@ -88,9 +64,8 @@ const TABLE_STEPS = 96;
 
 /**
  * Any curve, travelled evenly: `place` gives the point for its own parameter u in 0..1, which is turned into the share
- * of
- * the length by a table that is interpolated with cubic Hermite pieces (slopes du/ds = length / |place′|), so that the
- * speed has no steps. A curve of no length stands at its start.
+ * of the length by a table that is interpolated with cubic Hermite pieces (slopes du/ds = length / |place′|), so that
+ * the speed has no steps. A curve of no length stands at its start.
  */
 export function evenly(place: (u: number, out: Float64Array, offset: number) => void): Track {
   const points = new Float64Array((TABLE_STEPS + 1) * 3);

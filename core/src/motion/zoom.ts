@@ -1,4 +1,4 @@
-import type { Setup } from '../model/shoot';
+import type { Scene } from '../scene/scene';
 import { heldFocalLengthMm } from '../optics/held-zoom';
 import { CAMERA_SIZE, project, writeCamera, type InPicture } from '../optics/projection';
 import type { ShotMotion } from './legs';
@@ -22,13 +22,13 @@ export interface ZoomAt {
 
 /** Each leg's rule, from the focal length that was reached when it began. */
 export function zoomOf(
-  setup: Setup,
+  scene: Scene,
   motion: ShotMotion,
   lookAt: LookAt,
   frameWidthMm: number,
   frameHeightMm: number,
 ): ZoomAt {
-  const { shot } = setup;
+  const { shot } = scene;
   const { u, v } = shot.aim.place;
   const offAxisMm2 = (u * frameWidthMm) ** 2 + (v * frameHeightMm) ** 2;
   const camera = new Float64Array(CAMERA_SIZE);
@@ -57,9 +57,8 @@ export function zoomOf(
   /**
    * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows about as
    * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: the first round fits that curve at
-   * the guess,
-   * the others go along the chord of the last two (secant). A place so far out that no focal length makes the subject
-   * that small gets the guess.
+   * the guess, the others go along the chord of the last two (secant). A place so far out that no focal length makes
+   * the subject that small gets the guess.
    */
   const holdHeight = (pose: Pose, wanted: number, guessMm: number): number => {
     const off = (focalLengthMm: number) => {
@@ -99,7 +98,7 @@ export function zoomOf(
         rule = leg.recipe.zoom(leg.move);
         startMm = reachedMm;
         look(pose, startMm);
-        if (rule.rule === 'holdHeight' && setup.subject) {
+        if (rule.rule === 'holdHeight' && scene.subject) {
           holdsBy = rule.by;
           startHeight = height(pose, startMm);
           reachedDistanceM = distanceM;
@@ -110,7 +109,7 @@ export function zoomOf(
         // Even zooming: the same share each moment.
         reachedMm = startMm * (rule.focalLengthMm / startMm) ** leg.shareAt(pose.tS);
         look(pose, reachedMm);
-      } else if (rule.rule === 'holdHeight' && setup.subject) {
+      } else if (rule.rule === 'holdHeight' && scene.subject) {
         reachedMm = holdHeight(pose, startHeight, heldFocalLengthMm(reachedMm, distanceM, reachedDistanceM));
         reachedDistanceM = distanceM;
       } else look(pose, reachedMm);

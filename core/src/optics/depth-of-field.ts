@@ -1,7 +1,6 @@
 /**
  * Thin-lens depth of field (S. F. Ray, Applied Photographic Optics, from memory). Lengths of the lens in mm, of the
- * world in metres;
- * the circle of confusion is the largest blur disc on the sensor that still looks sharp, mm.
+ * world in metres; the circle of confusion is the largest blur disc on the sensor that still looks sharp, mm.
  */
 
 /** Hyperfocal distance, m: focused there, everything from half of it to infinity is sharp. `H = f²/(N c) + f`. */

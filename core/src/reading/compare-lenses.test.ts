@@ -5,7 +5,7 @@ import { newPiece, type Piece } from '../model/piece';
 import type { Shot } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { setupOf } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import { sampleShot } from '../motion/shown';
 import { subjectInFrame } from '../image/subject-in-frame';
 import { compareLenses, lensFor, withFocalLength, type LensColumn } from './compare-lenses';
@@ -111,9 +111,9 @@ describe('same framing', () => {
     );
     return { shoot, columns: compareLenses(shoot, shoot.shots[0], [24, 35, 50, 85], 'framing') };
   };
-  const heights = (shoot: Parameters<typeof setupOf>[0], shot: Shot) => {
-    const setup = setupOf(shoot, shot);
-    return subjectInFrame(sampleShot(setup), setup.subject).height;
+  const heights = (shoot: Parameters<typeof sceneOf>[0], shot: Shot) => {
+    const scene = sceneOf(shoot, shot);
+    return subjectInFrame(sampleShot(scene), scene.subject).height;
   };
   it.each([
     'slide',

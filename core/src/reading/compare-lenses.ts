@@ -1,8 +1,10 @@
 import type { Lens } from '../model/kit';
 import { percent, severity } from '../findings/finding';
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import type { Shot } from '../model/shot';
 import { trim, type Units } from '../model/units';
+import { plannedFilm } from '../motion/film';
 import { smoothed } from '../motion/columns';
 import { pathLengthM, type Samples } from '../motion/sample';
 import { depthOfField } from '../optics/depth-of-field';
@@ -115,7 +117,7 @@ export function compareLenses(
     const { shot: changed, off } = taken(shoot, shot, focalLengthMm, by);
     const column = columnOf(shoot, changed, units);
     if (off <= SAME_WITHIN) return column;
-    const name = setupOf(shoot, shot).subject?.name ?? 'The subject';
+    const name = sceneOf(shoot, shot).subject?.name ?? 'The subject';
     const cause = shot.walks.some(({ pieceId, points }) => pieceId === shot.subjectId && points.length > 1)
       ? 'the walk'
       : 'the move';
@@ -133,8 +135,8 @@ export function compareLenses(
 }
 
 function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
-  const setup = setupOf(shoot, shot);
-  const picture = measurePicture(setup, { units }, { ...FULL_QUALITY, sight: false });
+  const scene = sceneOf(shoot, shot);
+  const picture = measurePicture(plannedFilm(scene), { units }, { ...FULL_QUALITY, sight: false });
   const { samples, subject, depthM } = picture;
   const layers = layerFigures(picture);
   const near = layers.find(({ layer }) => layer === 'near');
@@ -154,11 +156,11 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
   const sharp = depthOfField(
     samples.focalLengthMm[middle] / samples.crop[middle],
     shot.fNumber,
-    (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[middle],
+    (scene.limits.confusionShare * samples.frameWidthMm) / samples.crop[middle],
     samples.focusDistanceM[middle],
   );
   const { filmed } = picture;
-  const rig = rigFindings(setup, picture.motion, filmed, heightsM(setup, filmed), units);
+  const rig = rigFindings(scene, picture.intent, filmed, heightsM(scene, filmed), units);
   const worst = Math.max(0, ...rig.map(severity));
   const last = samples.count - 1;
   const scale = (row: number) => samples.focalLengthMm[row] / samples.subjectDistanceM[row];

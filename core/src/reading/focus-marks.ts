@@ -25,10 +25,8 @@ const LOOSER = 1.4;
 
 /**
  * Both ends and as few marks between them as keep a pull, even in dioptres from one to the next, inside what is sharp.
- * `nearM` and
- * `farM` are the borders of sharpness about the planned focus in each row. From each mark the next is the farthest to
- * which one
- * pull does (a cone of slopes that every row between narrows).
+ * `nearM` and `farM` are the borders of sharpness about the planned focus in each row. From each mark the next is the
+ * farthest to which one pull does (a cone of slopes that every row between narrows).
  */
 export function focusMarks(
   { count, tS, screenS, focusDistanceM }: Samples,

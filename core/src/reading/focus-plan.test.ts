@@ -3,7 +3,7 @@ import type { Move } from '../model/move';
 import type { Shot } from '../model/shot';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { setupOf } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import { filmShot } from '../motion/sample';
 import { blurDiscMm, hyperfocalM } from '../optics/depth-of-field';
 import { focusPlan, softFocusM } from './focus-plan';
@@ -86,7 +86,7 @@ describe('the focus of a shot', () => {
     const { shoot } = filmed(zoom, { lensId: 'lens-fern-2470', focalLengthMm: 30 });
     const { one, hyperfocalM: hyperM, confusionMm } = focusPlan(shoot, shoot.shots[0]);
     if (!one) throw new Error('no focus');
-    const samples = filmShot(setupOf(shoot, shoot.shots[0]));
+    const samples = filmShot(sceneOf(shoot, shoot.shots[0]));
     const blurs = Array.from(
       { length: samples.count },
       (_, row) =>

@@ -1,4 +1,5 @@
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import { PULLERS, type Puller, type Shot } from '../model/shot';
 import { motionOf } from '../motion/legs';
 import { playingOf } from '../motion/playback';
@@ -40,12 +41,12 @@ export interface FocusPlan {
 
 /** Reads the focus of a shot. */
 export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
-  const setup = setupOf(shoot, shot);
-  const motion = motionOf(setup);
-  const filmed = filmShot(setup, motion);
+  const scene = sceneOf(shoot, shot);
+  const motion = motionOf(scene);
+  const filmed = filmShot(scene, motion);
   const samples = asShown(filmed, shot, playingOf(shot, motion.durationS));
   const { count, screenS, focusDistanceM, subjectDistanceM, subjectXM } = samples;
-  const confusionMm = setup.limits.confusionShare * samples.frameWidthMm;
+  const confusionMm = scene.limits.confusionShare * samples.frameWidthMm;
   const nearM = new Float64Array(count);
   const farM = new Float64Array(count);
   for (let row = 0; row < count; row += 1) {
@@ -53,7 +54,7 @@ export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
     nearM[row] = sharp.nearM;
     farM[row] = sharp.farM;
   }
-  const pull = fastestPull(filmed, setup.lens);
+  const pull = fastestPull(filmed, scene.lens);
   // The hardest moment: where the longest focal length, or the largest enlargement, leaves least.
   let hyperM = 0;
   let [tightest, hardest] = [Infinity, 0];
@@ -72,7 +73,7 @@ export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
     filmedNearM[row] = sharp.nearM;
     filmedFarM[row] = sharp.farM;
   }
-  const { marks, sharpShare } = focusMarks(filmed, filmedNearM, filmedFarM, setup.lens);
+  const { marks, sharpShare } = focusMarks(filmed, filmedNearM, filmedFarM, scene.lens);
   return {
     screenS,
     focusM: focusDistanceM,
@@ -83,14 +84,14 @@ export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
     confusionMm,
     pull: pull && { ...pull, atS: filmed.screenS[pull.row] },
     pullers: PULLERS.map((puller) => {
-      const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, puller, setup.limits);
+      const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, puller, scene.limits);
       return {
         puller,
         value,
         limit,
         unit,
         grade:
-          value > limit * setup.limits.joltFactor
+          value > limit * scene.limits.joltFactor
             ? ('cannot' as const)
             : value > limit
               ? ('tight' as const)
@@ -98,7 +99,7 @@ export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
       };
     }),
     band: { nearM: nearM[hardest], farM: farM[hardest], atS: screenS[hardest] },
-    one: setup.subject ? oneFocusFor(filmed, confusionMm, Math.max(0.05, setup.lens.closestFocusM)) : null,
+    one: scene.subject ? oneFocusFor(filmed, confusionMm, Math.max(0.05, scene.lens.closestFocusM)) : null,
     marks,
     marksSharpShare: sharpShare,
   };
@@ -110,8 +111,8 @@ function fieldAt({ focalLengthMm, crop }: Samples, row: number, fNumber: number,
 
 /**
  * One focus for a whole shot: where it stands, m, and the smallest f-number at which the subject is sharp in every row,
- * whatever
- * focal length and enlargement it has there. Null without a subject, or where it comes nearer than the lens is long.
+ * whatever focal length and enlargement it has there. Null without a subject, or where it comes nearer than the lens is
+ * long.
  */
 export function oneFocusFor(
   { count, focalLengthMm, crop, subjectDistanceM, subjectXM }: Samples,

@@ -19,15 +19,15 @@ export interface Figures {
  * The numbers behind a picture. Kept apart from the findings, which are read hundreds of times while changes are tried.
  */
 export function readFigures(picture: Picture, units: Units = 'metric'): Figures {
-  const { setup, samples, filmed, motion, screen, pieces } = picture;
+  const { scene, samples, filmed, intent, screen, pieces } = picture;
   return {
     layers: layerFigures(picture),
     speedLimits: speedLimits(picture),
     evenness: {
-      picture: leastEven(motion, samples, screen.speed, samples.frameRateHz),
-      rig: leastEven(motion, filmed, cameraSpeedMps(filmed), filmed.captureRateHz),
+      picture: leastEven(intent, samples, screen.speed, samples.frameRateHz),
+      rig: leastEven(intent, filmed, cameraSpeedMps(filmed), filmed.captureRateHz),
     },
-    marks: edgeMarks(setup, samples, units),
+    marks: edgeMarks(scene, samples, units),
     pieces,
   };
 }

@@ -263,16 +263,16 @@ describe('numbers of the reading', () => {
     ).toBeCloseTo(smoothSpeed(24, limitsOf({})), 12);
   });
   it('a far background sweeps the frame as fast as the camera turns', () => {
-    const setup = plainSetup(
+    const scene = plainSetup(
       moved(
         { kind: 'arc', ...AROUND, heightM: 0.85, radiusM: 4, startBearingDeg: 180, sweepDeg: 90 },
         { timing: timing({ durationS: 10, featherInS: 0, featherOutS: 0, holdStartS: 0, holdEndS: 0 }) },
       ),
     );
-    const samples = sampleShot(setup);
+    const samples = sampleShot(scene);
     const ring = (turn: (angle: number) => number) =>
       Float64Array.from({ length: 120 }, (_, i) => 50_000 * turn((i * Math.PI) / 60));
-    const { depthM, rightwards, upwards } = subjectInFrame(samples, setup.subject);
+    const { depthM, rightwards, upwards } = subjectInFrame(samples, scene.subject);
     const { far } = siteMotion(
       samples,
       everywhere(pointsOf(ring(Math.sin), ring(Math.cos), new Float64Array(120))),

@@ -1,7 +1,9 @@
 import { severity, type Finding } from '../findings/finding';
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import type { Shot } from '../model/shot';
 import type { Units } from '../model/units';
+import { plannedFilm, type Film } from '../motion/film';
 import { cautionsOf, type Caution } from '../findings/people/cautions';
 import { rigFindings } from '../findings/rig/rig-findings';
 import { heightsM } from '../findings/rig/heights';
@@ -22,12 +24,16 @@ export interface Reading {
 
 /** Reads a shot of a valid shoot. */
 export function readShot(shoot: Shoot, shot: Shot, units: Units = 'metric'): Reading {
-  const setup = setupOf(shoot, shot);
-  const picture = measurePicture(setup, { units });
-  const { filmed } = picture;
-  const heights = heightsM(setup, filmed);
-  const findings = [...pictureFindings(picture), ...rigFindings(setup, picture.motion, filmed, heights, units)];
+  return readFilm(plannedFilm(sceneOf(shoot, shot)), units);
+}
+
+/** Reads what was filmed, whether it was planned or recorded. */
+export function readFilm(film: Film, units: Units = 'metric'): Reading {
+  const { scene, filmed, intent } = film;
+  const picture = measurePicture(film, { units });
+  const heights = heightsM(scene, filmed);
+  const findings = [...pictureFindings(picture), ...rigFindings(scene, intent, filmed, heights, units)];
   findings.sort((a, b) => severity(b) - severity(a));
-  const approaches = approachesOf(setup, filmed);
-  return { picture, findings, cautions: cautionsOf(setup, filmed, heights, approaches, units), approaches, heights };
+  const approaches = approachesOf(scene, filmed);
+  return { picture, findings, cautions: cautionsOf(scene, filmed, heights, approaches, units), approaches, heights };
 }

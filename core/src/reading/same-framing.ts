@@ -1,5 +1,6 @@
 import { numbersOf, type Move } from '../model/move';
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import { legsOf, withLeg, type Shot } from '../model/shot';
 import { motionOf } from '../motion/legs';
 import { recipeOf } from '../motion/moves';
@@ -73,9 +74,9 @@ interface Framing {
 const STEEP_DEG = 50;
 
 function framingOf(shoot: Shoot, shot: Shot): Framing {
-  const setup = setupOf(shoot, shot);
-  const samples = sampleShot(setup, motionOf(setup));
-  const subject = subjectInFrame(samples, setup.subject);
+  const scene = sceneOf(shoot, shot);
+  const samples = sampleShot(scene, motionOf(scene));
+  const subject = subjectInFrame(samples, scene.subject);
   const size = subject.height.map((height, row) =>
     Math.abs(samples.tiltDeg[row]) > STEEP_DEG ? samples.focalLengthMm[row] / samples.subjectDistanceM[row] : height,
   );
@@ -120,9 +121,9 @@ const CORRECTIONS = 2;
  * the pivot goes with the focal length.
  */
 export function sameFraming(shoot: Shoot, shot: Shot, changedShot: Shot): { shot: Shot; off: number } {
-  const setup = setupOf(shoot, shot);
-  const middleM = (setup.subject?.heightM ?? 0) / 2;
-  const own = setup.subject ? framingOf(shoot, shot) : null;
+  const scene = sceneOf(shoot, shot);
+  const middleM = (scene.subject?.heightM ?? 0) / 2;
+  const own = scene.subject ? framingOf(shoot, shot) : null;
   let best: { shot: Shot; off: number } | null = null;
   for (const way of [
     nearer,

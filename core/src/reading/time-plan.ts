@@ -1,10 +1,10 @@
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import type { Shot } from '../model/shot';
 import { motionOf } from '../motion/legs';
 import { playingOf } from '../motion/playback';
 import { filmShot, pathLengthM } from '../motion/sample';
 import { asShown, mostRepeats } from '../motion/shown';
-import { placeOverTime } from '../scene/walk';
 import { exposureTimeS } from '../optics/shutter';
 
 /** How long a shot takes, on the ground and on screen, and what it fills. */
@@ -40,12 +40,12 @@ const STEP_S = 0.05;
  * practice, no published source.
  */
 export function timePlan(shoot: Shoot, shot: Shot): TimePlan {
-  const setup = setupOf(shoot, shot);
-  const { camera, subject } = setup;
-  const motion = motionOf(setup);
+  const scene = sceneOf(shoot, shot);
+  const { camera } = scene;
+  const motion = motionOf(scene);
   const { durationS } = motion;
   const playing = playingOf(shot, durationS);
-  const filmed = filmShot(setup, motion);
+  const filmed = filmShot(scene, motion);
   const shown = asShown(filmed, shot, playing);
   const share = shot.captureRateHz / camera.frameRatesHz[0];
   return {
@@ -60,7 +60,7 @@ export function timePlan(shoot: Shoot, shot: Shot): TimePlan {
     smearShare: shot.shutterDeg / 360,
     cardGB: (camera.dataRateMbps * share * durationS) / 8 / 1000,
     bufferS: shot.captureRateHz > camera.bufferAboveHz ? camera.bufferS : null,
-    subjectM: subject ? walkedM(placeOverTime(shot.walks, subject.id, subject), durationS) : null,
+    subjectM: scene.subjectAt ? walkedM(scene.subjectAt, durationS) : null,
     cameraM: pathLengthM(filmed),
     curve: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => ({
       actionS: (i / CURVE_POINTS) * durationS,

@@ -1,5 +1,5 @@
-import type { Walk, WalkPoint } from '../model/shot';
-import { bearingDeg, nearestTurn, type Point3 } from '../motion/track';
+import type { WalkPoint } from '../model/shot';
+import { bearingDeg, nearestTurn } from '../site/directions';
 
 /** A person takes about a step to change pace or turn: common practice, no published source. */
 export const WALK_STEP_S = 0.5;
@@ -105,10 +105,4 @@ export function headingOf(points: readonly WalkPoint[], facingDeg: number): Head
   if (values.length === 0) return () => facingDeg;
   const integral = secondIntegral(times, values);
   return (tS) => (integral(tS + SWING_S) - 2 * integral(tS) + integral(tS - SWING_S)) / (SWING_S * SWING_S);
-}
-
-/** The walk of a piece in a shot, or standing at `place` when it has none. */
-export function placeOverTime(walks: readonly Walk[], pieceId: string, place: Point3): WalkAt {
-  const walk = walks.find((row) => row.pieceId === pieceId);
-  return walkAt(walk ? walk.points : [{ tS: 0, ...place }]);
 }

@@ -1,6 +1,6 @@
 import type { Finding } from '../findings/finding';
 import type { Kit } from '../model/kit';
-import type { Setup } from '../model/shoot';
+import { sceneFrom, type Scene } from '../scene/scene';
 import { legAt, legsOf, shotDurationS, withLeg, type Shot } from '../model/shot';
 import type { Units } from '../model/units';
 import { playingOf } from '../motion/playback';
@@ -19,7 +19,7 @@ const FURTHER_ALONG = [1.25, 1.5, 2, 2.5, 3, 4];
 interface Trouble {
   finding: Finding;
   /** The move in which the trouble lies, as if it were the whole shot. */
-  setup: Setup;
+  scene: Scene;
   kit: Kit;
   units: Units;
 }
@@ -27,244 +27,244 @@ interface Trouble {
 /** Alternatives rather than steps of one ladder: each is tried. */
 const each = (change: Adjustment): Adjustment[] => change.map((rung) => [rung]);
 
-const tooFast = ({ setup, units }: Trouble): Adjustment[] => [
-  moves.longer(setup),
-  moves.travel(setup, SHORTER, units),
-  moves.distance(setup, FARTHER, units),
-  moves.wider(setup),
-  moves.higher(setup, units),
-  moves.fasterFrames(setup),
-  moves.slowMotion(setup),
+const tooFast = ({ scene, units }: Trouble): Adjustment[] => [
+  moves.longer(scene),
+  moves.travel(scene, SHORTER, units),
+  moves.distance(scene, FARTHER, units),
+  moves.wider(scene),
+  moves.higher(scene, units),
+  moves.fasterFrames(scene),
+  moves.slowMotion(scene),
 ];
 const tooHard =
   (end: 'featherInS' | 'featherOutS') =>
-  ({ setup, units }: Trouble): Adjustment[] => [
-    moves.softer(setup, end),
-    moves.longer(setup).slice(0, 6),
-    moves.softerBoth(setup),
-    moves.travel(setup, SHORTER.slice(0, 6), units),
-    moves.wider(setup),
-    moves.slowMotion(setup),
+  ({ scene, units }: Trouble): Adjustment[] => [
+    moves.softer(scene, end),
+    moves.longer(scene).slice(0, 6),
+    moves.softerBoth(scene),
+    moves.travel(scene, SHORTER.slice(0, 6), units),
+    moves.wider(scene),
+    moves.slowMotion(scene),
   ];
-const inTheWay = ({ setup, kit, units }: Trouble): Adjustment[] => [
-  moves.travel(setup, SHORTER, units),
-  moves.distance(setup, [...NEARER.slice(0, 2), ...FARTHER.slice(0, 3)], units),
-  moves.otherWay(setup),
-  aside(setup, units),
-  ...each(moves.otherRig(setup, kit)),
+const inTheWay = ({ scene, kit, units }: Trouble): Adjustment[] => [
+  moves.travel(scene, SHORTER, units),
+  moves.distance(scene, [...NEARER.slice(0, 2), ...FARTHER.slice(0, 3)], units),
+  moves.otherWay(scene),
+  aside(scene, units),
+  ...each(moves.otherRig(scene, kit)),
 ];
-const tooQuickForTheRig = ({ setup, kit, units }: Trouble): Adjustment[] => [
-  moves.longer(setup),
-  moves.stick(setup),
-  moves.travel(setup, SHORTER, units),
-  ...each(moves.otherRig(setup, kit)),
+const tooQuickForTheRig = ({ scene, kit, units }: Trouble): Adjustment[] => [
+  moves.longer(scene),
+  moves.stick(scene),
+  moves.travel(scene, SHORTER, units),
+  ...each(moves.otherRig(scene, kit)),
 ];
-const otherRig = ({ setup, kit }: Trouble): Adjustment[] => [...each(moves.otherRig(setup, kit))];
+const otherRig = ({ scene, kit }: Trouble): Adjustment[] => [...each(moves.otherRig(scene, kit))];
 
-const faceOut = ({ setup, units }: Trouble): Adjustment[] => [
-  aim.placeUp(setup, -1),
-  moves.distance(setup, FARTHER, units),
-  moves.travel(setup, SHORTER, units),
-  moves.wider(setup),
-  aim.placeUp(setup, 1),
-  aim.modes(setup, ['subject']),
+const faceOut = ({ scene, units }: Trouble): Adjustment[] => [
+  aim.placeUp(scene, -1),
+  moves.distance(scene, FARTHER, units),
+  moves.travel(scene, SHORTER, units),
+  moves.wider(scene),
+  aim.placeUp(scene, 1),
+  aim.modes(scene, ['subject']),
 ];
-const inFront = ({ setup, units }: Trouble): Adjustment[] => [
-  aside(setup, units),
-  moves.higher(setup, units),
-  moves.otherWay(setup),
-  moves.travel(setup, [...SHORTER.slice(0, 5), ...FURTHER_ALONG.slice(0, 3)], units),
-  foreground(setup, 'farther', units),
-  moves.lower(setup, units),
-  moves.distance(setup, NEARER, units),
+const inFront = ({ scene, units }: Trouble): Adjustment[] => [
+  aside(scene, units),
+  moves.higher(scene, units),
+  moves.otherWay(scene),
+  moves.travel(scene, [...SHORTER.slice(0, 5), ...FURTHER_ALONG.slice(0, 3)], units),
+  foreground(scene, 'farther', units),
+  moves.lower(scene, units),
+  moves.distance(scene, NEARER, units),
 ];
 
 /** What could cure each kind of finding, most natural first. */
 const CURES: Record<string, (trouble: Trouble) => Adjustment[]> = {
-  'speed.near': (trouble) => [...tooFast(trouble), foreground(trouble.setup, 'farther', trouble.units)],
-  'speed.subject': (trouble) => [aim.modes(trouble.setup, ['subject']), ...tooFast(trouble)],
+  'speed.near': (trouble) => [...tooFast(trouble), foreground(trouble.scene, 'farther', trouble.units)],
+  'speed.subject': (trouble) => [aim.modes(trouble.scene, ['subject']), ...tooFast(trouble)],
   'speed.far': tooFast,
-  'blur.subject': ({ setup, units }) => [
-    moves.longer(setup),
-    moves.shutter(setup, [150, 120, 90]),
-    moves.travel(setup, SHORTER, units),
-    moves.wider(setup),
-    aim.modes(setup, ['subject']),
+  'blur.subject': ({ scene, units }) => [
+    moves.longer(scene),
+    moves.shutter(scene, [150, 120, 90]),
+    moves.travel(scene, SHORTER, units),
+    moves.wider(scene),
+    aim.modes(scene, ['subject']),
   ],
-  'blur.shutter': ({ setup, units }) => [
-    moves.shutter(setup, [90, 120, 180]),
-    moves.longer(setup),
-    moves.travel(setup, SHORTER, units),
+  'blur.shutter': ({ scene, units }) => [
+    moves.shutter(scene, [90, 120, 180]),
+    moves.longer(scene),
+    moves.travel(scene, SHORTER, units),
   ],
-  parallax: ({ setup, units }) => [
-    moves.lower(setup, units),
-    foreground(setup, 'nearer', units),
-    moves.travel(setup, FURTHER_ALONG, units),
-    moves.sameFraming(setup, NEARER, units),
-    moves.distance(setup, NEARER, units),
+  parallax: ({ scene, units }) => [
+    moves.lower(scene, units),
+    foreground(scene, 'nearer', units),
+    moves.travel(scene, FURTHER_ALONG, units),
+    moves.sameFraming(scene, NEARER, units),
+    moves.distance(scene, NEARER, units),
   ],
-  size: ({ setup, kit, units }) => [
-    moves.longer(setup),
-    moves.travel(setup, SHORTER, units),
-    moves.distance(setup, FARTHER, units),
-    ...each(moves.otherLens(setup, kit.lenses)),
+  size: ({ scene, kit, units }) => [
+    moves.longer(scene),
+    moves.travel(scene, SHORTER, units),
+    moves.distance(scene, FARTHER, units),
+    ...each(moves.otherLens(scene, kit.lenses)),
   ],
-  place: ({ setup, units }) => [
-    aim.modes(setup, ['subject']),
-    aim.tighterHead(setup),
-    moves.longer(setup),
-    moves.travel(setup, SHORTER, units),
+  place: ({ scene, units }) => [
+    aim.modes(scene, ['subject']),
+    aim.tighterHead(scene),
+    moves.longer(scene),
+    moves.travel(scene, SHORTER, units),
   ],
-  cutoff: ({ setup, units }) => [
-    ...each(aim.turnedToSubject(setup)),
-    aim.modes(setup, ['subject']),
-    moves.distance(setup, FARTHER, units),
-    moves.wider(setup),
-    aim.placeUp(setup, -1),
-    aim.placeInMiddle(setup),
-    moves.travel(setup, SHORTER, units),
+  cutoff: ({ scene, units }) => [
+    ...each(aim.turnedToSubject(scene)),
+    aim.modes(scene, ['subject']),
+    moves.distance(scene, FARTHER, units),
+    moves.wider(scene),
+    aim.placeUp(scene, -1),
+    aim.placeInMiddle(scene),
+    moves.travel(scene, SHORTER, units),
   ],
   'opening.face': faceOut,
   'closing.face': faceOut,
   'opening.covered': inFront,
   'closing.covered': inFront,
-  covered: ({ setup, units }) => [
-    moves.higher(setup, units),
-    moves.otherWay(setup),
-    moves.travel(setup, FURTHER_ALONG, units),
-    aside(setup, units),
-    foreground(setup, 'farther', units),
-    moves.lower(setup, units),
-    moves.distance(setup, NEARER, units),
+  covered: ({ scene, units }) => [
+    moves.higher(scene, units),
+    moves.otherWay(scene),
+    moves.travel(scene, FURTHER_ALONG, units),
+    aside(scene, units),
+    foreground(scene, 'farther', units),
+    moves.lower(scene, units),
+    moves.distance(scene, NEARER, units),
   ],
-  reveal: ({ setup, units }) => [
-    ...each(moves.fromElsewhere(setup)),
-    moves.travel(setup, FURTHER_ALONG, units),
-    moves.softer(setup, 'featherInS').slice(0, 3),
-    moves.quicker(setup),
-    moves.otherWay(setup),
-    foreground(setup, 'nearer', units),
-    moves.lower(setup, units),
+  reveal: ({ scene, units }) => [
+    ...each(moves.fromElsewhere(scene)),
+    moves.travel(scene, FURTHER_ALONG, units),
+    moves.softer(scene, 'featherInS').slice(0, 3),
+    moves.quicker(scene),
+    moves.otherWay(scene),
+    foreground(scene, 'nearer', units),
+    moves.lower(scene, units),
   ],
-  empty: ({ setup }) => [...each(aim.turnedToSubject(setup)), aim.modes(setup, ['subject'])],
+  empty: ({ scene }) => [...each(aim.turnedToSubject(scene)), aim.modes(scene, ['subject'])],
   start: tooHard('featherInS'),
   join: tooHard('featherInS'),
   stop: tooHard('featherOutS'),
-  'even.picture': ({ setup, units }) => [
-    aim.tighterHead(setup),
-    moves.softerBoth(setup),
-    moves.longer(setup),
-    moves.distance(setup, FARTHER, units),
+  'even.picture': ({ scene, units }) => [
+    aim.tighterHead(scene),
+    moves.softerBoth(scene),
+    moves.longer(scene),
+    moves.distance(scene, FARTHER, units),
   ],
-  'even.rig': ({ setup }) => [moves.softerBoth(setup), moves.longer(setup)],
-  'turn.even': ({ setup, units }) => [moves.centred(setup), moves.distance(setup, FARTHER, units)],
-  'turn.centre': ({ setup, units }) => [moves.centred(setup), moves.distance(setup, FARTHER, units)],
-  shake: ({ setup, kit, units }) => [
-    moves.gentlerGait(setup, kit.gaits),
-    ...each(moves.otherRig(setup, kit)),
-    moves.slowMotion(setup),
-    moves.distance(setup, FARTHER, units),
-    moves.wider(setup),
+  'even.rig': ({ scene }) => [moves.softerBoth(scene), moves.longer(scene)],
+  'turn.even': ({ scene, units }) => [moves.centred(scene), moves.distance(scene, FARTHER, units)],
+  'turn.centre': ({ scene, units }) => [moves.centred(scene), moves.distance(scene, FARTHER, units)],
+  shake: ({ scene, kit, units }) => [
+    moves.gentlerGait(scene, kit.gaits),
+    ...each(moves.otherRig(scene, kit)),
+    moves.slowMotion(scene),
+    moves.distance(scene, FARTHER, units),
+    moves.wider(scene),
   ],
-  skew: ({ setup, kit, units }) => [
-    moves.longer(setup),
-    moves.travel(setup, SHORTER, units),
-    moves.wider(setup),
-    ...each(moves.otherCamera(setup, kit.cameras)),
+  skew: ({ scene, kit, units }) => [
+    moves.longer(scene),
+    moves.travel(scene, SHORTER, units),
+    moves.wider(scene),
+    ...each(moves.otherCamera(scene, kit.cameras)),
   ],
-  headRoom: ({ setup, finding, units }) => {
-    const sign = finding.limit === setup.limits.headRoomLeast ? -1 : 1;
+  headRoom: ({ scene, finding, units }) => {
+    const sign = finding.limit === scene.limits.headRoomLeast ? -1 : 1;
     return [
-      aim.placeUp(setup, sign),
-      sign < 0 ? moves.distance(setup, FARTHER, units) : moves.distance(setup, NEARER, units),
-      sign < 0 ? moves.wider(setup) : moves.longerLens(setup),
+      aim.placeUp(scene, sign),
+      sign < 0 ? moves.distance(scene, FARTHER, units) : moves.distance(scene, NEARER, units),
+      sign < 0 ? moves.wider(scene) : moves.longerLens(scene),
     ];
   },
-  lookRoom: ({ setup }) => [
-    aim.placeInMiddle(setup),
-    aim.placeAcross(setup, 1),
-    aim.placeAcross(setup, -1),
-    moves.wider(setup),
+  lookRoom: ({ scene }) => [
+    aim.placeInMiddle(scene),
+    aim.placeAcross(scene, 1),
+    aim.placeAcross(scene, -1),
+    moves.wider(scene),
   ],
-  joints: ({ setup, units }) => [
-    ...each(moves.distance(setup, A_LITTLE, units)),
-    moves.longerLens(setup),
-    moves.wider(setup),
-    aim.placeUp(setup, 1),
-    aim.placeUp(setup, -1),
+  joints: ({ scene, units }) => [
+    ...each(moves.distance(scene, A_LITTLE, units)),
+    moves.longerLens(scene),
+    moves.wider(scene),
+    aim.placeUp(scene, 1),
+    aim.placeUp(scene, -1),
   ],
-  alsoShape: ({ setup, units }) => [
-    aim.placeInMiddle(setup),
-    aim.placeAcross(setup, 1),
-    aim.placeAcross(setup, -1),
-    moves.wider(setup),
-    moves.distance(setup, FARTHER, units),
-    aim.modes(setup, ['subject']),
+  alsoShape: ({ scene, units }) => [
+    aim.placeInMiddle(scene),
+    aim.placeAcross(scene, 1),
+    aim.placeAcross(scene, -1),
+    moves.wider(scene),
+    moves.distance(scene, FARTHER, units),
+    aim.modes(scene, ['subject']),
   ],
-  horizon: ({ setup, kit }) => [
-    ...each(aim.modes(setup, ['panTiltFollow', 'subject'])),
-    moves.gentlerGait(setup, kit.gaits),
-    ...each(moves.otherRig(setup, kit)),
+  horizon: ({ scene, kit }) => [
+    ...each(aim.modes(scene, ['panTiltFollow', 'subject'])),
+    moves.gentlerGait(scene, kit.gaits),
+    ...each(moves.otherRig(scene, kit)),
   ],
-  'focus.sharp': ({ setup, units }) => [
-    aim.focusFollows(setup),
-    aim.stopDown(setup),
-    ...focusOnTheWay(setup, units),
-    moves.wider(setup),
+  'focus.sharp': ({ scene, units }) => [
+    aim.focusFollows(scene),
+    aim.stopDown(scene),
+    ...focusOnTheWay(scene, units),
+    moves.wider(scene),
   ],
-  'focus.rack': ({ setup }) => [
-    aim.longerRacks(setup),
-    moves.longer(setup),
-    moves.softerBoth(setup),
-    aim.otherPuller(setup),
+  'focus.rack': ({ scene }) => [
+    aim.longerRacks(scene),
+    moves.longer(scene),
+    moves.softerBoth(scene),
+    aim.otherPuller(scene),
   ],
-  'focus.pull': ({ setup, units }) => [
-    aim.oneFocus(setup, ...subjectFromTo(setup), units),
-    moves.longer(setup),
-    moves.softerBoth(setup),
-    moves.distance(setup, FARTHER, units),
-    aim.otherPuller(setup),
+  'focus.pull': ({ scene, units }) => [
+    aim.oneFocus(scene, ...subjectFromTo(scene), units),
+    moves.longer(scene),
+    moves.softerBoth(scene),
+    moves.distance(scene, FARTHER, units),
+    aim.otherPuller(scene),
   ],
-  'zoom.range': ({ setup, kit, units }) => [
-    moves.travel(setup, SHORTER, units),
-    ...each(moves.otherLens(setup, kit.lenses)),
-    ...each(moves.distance(setup, [...NEARER, ...FARTHER], units)),
+  'zoom.range': ({ scene, kit, units }) => [
+    moves.travel(scene, SHORTER, units),
+    ...each(moves.otherLens(scene, kit.lenses)),
+    ...each(moves.distance(scene, [...NEARER, ...FARTHER], units)),
   ],
-  'zoom.rate': ({ setup, units }) => [
-    moves.longer(setup),
-    moves.travel(setup, SHORTER, units),
-    moves.softerBoth(setup),
+  'zoom.rate': ({ scene, units }) => [
+    moves.longer(scene),
+    moves.travel(scene, SHORTER, units),
+    moves.softerBoth(scene),
   ],
-  'zoom.background': ({ setup, units }) => [moves.travel(setup, FURTHER_ALONG, units)],
-  'rig.travel': ({ setup, finding, kit, units }) => [
+  'zoom.background': ({ scene, units }) => [moves.travel(scene, FURTHER_ALONG, units)],
+  'rig.travel': ({ scene, finding, kit, units }) => [
     finding.limit > 0
-      ? moves.travel(setup, [(finding.limit / finding.value) * setup.limits.tightShare * 0.99], units)
+      ? moves.travel(scene, [(finding.limit / finding.value) * scene.limits.tightShare * 0.99], units)
       : [],
-    ...each(moves.otherRig(setup, kit)),
+    ...each(moves.otherRig(scene, kit)),
   ],
-  'rig.height': ({ setup, finding, kit, units }) => [
+  'rig.height': ({ scene, finding, kit, units }) => [
     moves.atHeight(
-      setup,
-      (finding.grade === 'tight' ? setup.limits.tightShare * 0.98 : 1) * finding.limit - finding.value,
+      scene,
+      (finding.grade === 'tight' ? scene.limits.tightShare * 0.98 : 1) * finding.limit - finding.value,
       units,
     ),
-    ...each(moves.otherRig(setup, kit)),
+    ...each(moves.otherRig(scene, kit)),
   ],
-  'rig.held': ({ setup, finding, kit, units }) => [
-    moves.atHeight(setup, finding.limit - finding.value, units),
-    ...each(moves.otherRig(setup, kit)),
+  'rig.held': ({ scene, finding, kit, units }) => [
+    moves.atHeight(scene, finding.limit - finding.value, units),
+    ...each(moves.otherRig(scene, kit)),
   ],
   'rig.speed': tooQuickForTheRig,
   'rig.pan': tooQuickForTheRig,
   'rig.climb': tooQuickForTheRig,
   'rig.tiltRate': tooQuickForTheRig,
-  'rig.acceleration': ({ setup, kit }) => [
-    moves.softer(setup, 'featherInS'),
-    moves.softer(setup, 'featherOutS'),
-    moves.longer(setup),
-    ...each(moves.otherRig(setup, kit)),
+  'rig.acceleration': ({ scene, kit }) => [
+    moves.softer(scene, 'featherInS'),
+    moves.softer(scene, 'featherOutS'),
+    moves.longer(scene),
+    ...each(moves.otherRig(scene, kit)),
   ],
-  'rig.bank': ({ setup, units }) => [moves.longer(setup), moves.distance(setup, FARTHER, units)],
+  'rig.bank': ({ scene, units }) => [moves.longer(scene), moves.distance(scene, FARTHER, units)],
   'rig.subject': inTheWay,
   'rig.clear': inTheWay,
   'rig.way': inTheWay,
@@ -275,37 +275,37 @@ const CURES: Record<string, (trouble: Trouble) => Adjustment[]> = {
   'rig.turntable': otherRig,
   'rig.rope': otherRig,
   'rig.roll': otherRig,
-  'rig.reach': ({ setup, kit, units }) => [
-    moves.walkIt(setup, kit.gaits),
-    moves.travel(setup, SHORTER, units),
-    ...each(moves.otherRig(setup, kit)),
+  'rig.reach': ({ scene, kit, units }) => [
+    moves.walkIt(scene, kit.gaits),
+    moves.travel(scene, SHORTER, units),
+    ...each(moves.otherRig(scene, kit)),
   ],
   'rig.tilt': otherRig,
-  stagger: ({ setup }) => [moves.slowMotion(setup), moves.noSlower(setup), moves.evenSteps(setup)],
-  ramp: ({ setup }) => [moves.gentlerRamp(setup)],
-  'rig.frames': ({ setup, kit }) => [moves.fewerFrames(setup), ...each(moves.anyCamera(setup, kit.cameras))],
-  'rig.buffer': ({ setup }) => [moves.shorter(setup), moves.fewerFrames(setup)],
-  'rig.lens': ({ setup, kit }) => [moves.insideLens(setup), ...each(moves.otherLens(setup, kit.lenses))],
-  'rig.focus': ({ setup, kit, units }) => [
-    moves.distance(setup, FARTHER, units),
-    ...each(moves.otherLens(setup, kit.lenses)),
+  stagger: ({ scene }) => [moves.slowMotion(scene), moves.noSlower(scene), moves.evenSteps(scene)],
+  ramp: ({ scene }) => [moves.gentlerRamp(scene)],
+  'rig.frames': ({ scene, kit }) => [moves.fewerFrames(scene), ...each(moves.anyCamera(scene, kit.cameras))],
+  'rig.buffer': ({ scene }) => [moves.shorter(scene), moves.fewerFrames(scene)],
+  'rig.lens': ({ scene, kit }) => [moves.insideLens(scene), ...each(moves.otherLens(scene, kit.lenses))],
+  'rig.focus': ({ scene, kit, units }) => [
+    moves.distance(scene, FARTHER, units),
+    ...each(moves.otherLens(scene, kit.lenses)),
   ],
 };
 
 /** Nearest and farthest that the subject comes, m. */
-function subjectFromTo(setup: Setup): [number, number] {
-  const { subjectDistanceM } = sampleShot(setup);
+function subjectFromTo(scene: Scene): [number, number] {
+  const { subjectDistanceM } = sampleShot(scene);
   return [
     subjectDistanceM.reduce((a, b) => Math.min(a, b), Infinity),
     subjectDistanceM.reduce((a, b) => Math.max(a, b), 0),
   ];
 }
 
-function focusOnTheWay(setup: Setup, units: Units): Adjustment[] {
-  const between = aim.focusBetween(setup, ...subjectFromTo(setup), units);
+function focusOnTheWay(scene: Scene, units: Units): Adjustment[] {
+  const between = aim.focusBetween(scene, ...subjectFromTo(scene), units);
   // Where the middle alone is not enough, with a deeper stop as well.
   const deeper = between.flatMap((rung) =>
-    aim.stopDown({ ...setup, shot: rung.shot }).map((next) => ({
+    aim.stopDown(sceneFrom({ ...scene, shot: rung.shot })).map((next) => ({
       ...next,
       instruction: `${rung.instruction} and ${next.instruction.charAt(0).toLowerCase()}${next.instruction.slice(1)}`,
     })),
@@ -317,8 +317,8 @@ function focusOnTheWay(setup: Setup, units: Units): Adjustment[] {
  * What could cure a finding, most natural first; of a chain, the move is changed in which the trouble lies. Empty when
  * nothing but another idea helps.
  */
-export function adjustmentsFor(finding: Finding, setup: Setup, kit: Kit, units: Units): Adjustment[] {
-  const { shot } = setup;
+export function adjustmentsFor(finding: Finding, scene: Scene, kit: Kit, units: Units): Adjustment[] {
+  const { shot } = scene;
   const index =
     finding.id === 'start'
       ? 0
@@ -327,7 +327,7 @@ export function adjustmentsFor(finding: Finding, setup: Setup, kit: Kit, units: 
         : legAt(shot, playingOf(shot, shotDurationS(shot)).actionAt(finding.screenS));
   const { move, timing } = legsOf(shot)[index];
   const changes =
-    CURES[finding.id]?.({ finding, setup: { ...setup, shot: { ...shot, move, timing } }, kit, units }) ?? [];
+    CURES[finding.id]?.({ finding, scene: sceneFrom({ ...scene, shot: { ...shot, move, timing } }), kit, units }) ?? [];
   const back = (changed: Shot): Shot =>
     withLeg({ ...changed, move: shot.move, timing: shot.timing }, index, (leg) => ({
       ...leg,

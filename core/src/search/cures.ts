@@ -1,5 +1,6 @@
 import { severity, type Finding } from '../findings/finding';
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import { ShotSchema, type Shot } from '../model/shot';
 import type { Piece } from '../model/piece';
 import type { Units } from '../model/units';
@@ -54,7 +55,7 @@ export function* searchCures(
   const search = new Search(shoot, shot, units);
   const work = search.findings
     .filter((finding) => severity(finding) > 0 && (only === undefined || finding.id === only))
-    .map((finding) => ({ finding, changes: adjustmentsFor(finding, setupOf(shoot, shot), shoot.kit, units) }));
+    .map((finding) => ({ finding, changes: adjustmentsFor(finding, sceneOf(shoot, shot), shoot.kit, units) }));
   const of = work.reduce((sum, { changes }) => sum + changes.length, 0);
   let done = 0;
   for (const { finding, changes } of work) {
@@ -109,10 +110,9 @@ class Search {
 
   /**
    * The gentlest rung of a change that takes the finding away, or else the gentlest that softens it; null when none
-   * does. A rung
-   * that takes another finding to a worse grade is none; what gets worse within its grade is said, and weighed. Rungs
-   * are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped,
-   * or all that were leapt over when none did.
+   * does. A rung that takes another finding to a worse grade is none; what gets worse within its grade is said, and
+   * weighed. Rungs are tried in leaps (1st, 2nd, 4th, 8th), then those before the leap that helped, or all that were
+   * leapt over when none did.
    */
   *firstThatHelps(change: Adjustment, finding: Finding): Generator<undefined, Cure | null> {
     const leaps: number[] = [];

@@ -11,8 +11,8 @@ export interface Spot {
 /**
  * Distance in metres from an upright line (x, y, from z0 up to z1; a point when they are equal) to a piece standing at
  * `at`; 0 or less inside. Boxes, walls with their opening, posts and tree crowns are exact outside; the slopes of a
- * ridge are measured
- * square to their planes, which is never more than the true distance. A wall that is all opening is nowhere: Infinity.
+ * ridge are measured square to their planes, which is never more than the true distance. A wall that is all opening is
+ * nowhere: Infinity.
  */
 export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number, z0M: number, z1M: number): number {
   const { along, across } = toLocal({ ...piece, xM: at.xM, yM: at.yM }, xM, yM);

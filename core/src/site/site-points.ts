@@ -48,9 +48,9 @@ const stepsAlong = (sideM: number, spacingM: number) =>
   Math.min(MOST_ALONG, Math.max(2, Math.round(sideM / spacingM) + 1));
 
 /**
- * Points that stand for what can be seen moving: on the outline of every piece from base to top, densest
- * about the focus, and on the ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that
- * move) are left out.
+ * Points that stand for what can be seen moving: on the outline of every piece from base to top, densest about the
+ * focus, and on the ground lattices, lifted onto slabs and ridges. Pieces listed in `without` (those that move) are
+ * left out.
  */
 export function sitePoints(
   pieces: readonly Piece[],

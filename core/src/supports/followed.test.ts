@@ -12,8 +12,7 @@ import { startLight } from './sled/start-light';
 
 /**
  * Steps followed to the letter: a rig is set with the numbers as they are printed, in their order, by somebody who
- * knows
- * nothing else; then it is balanced.
+ * knows nothing else; then it is balanced.
  */
 
 /** The same numbers each time (mulberry32). */

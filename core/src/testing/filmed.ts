@@ -1,5 +1,6 @@
 import { newPiece, type Piece } from '../model/piece';
-import { setupOf, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf } from '../scene/scene';
 import type { Move, MoveKind } from '../model/move';
 import type { Shot, Walk } from '../model/shot';
 import { motionOf } from '../motion/legs';
@@ -41,15 +42,15 @@ export function filmed(move: Move, more: Partial<Shot> = {}, walking = false, pi
     (shot) => ({ ...shot, rigId: 'rig-tripod', gaitId: 'gait-stand', walks: walking ? [WALK] : [], ...more, move }),
     pieces,
   );
-  const setup = setupOf(shoot, shoot.shots[0]);
-  const motion = motionOf(setup);
-  const samples = sampleShot(setup, motion);
-  const subject = subjectInFrame(samples, setup.subject);
+  const scene = sceneOf(shoot, shoot.shots[0]);
+  const motion = motionOf(scene);
+  const samples = sampleShot(scene, motion);
+  const subject = subjectInFrame(samples, scene.subject);
   const last = samples.count - 1;
   const { pivot } = motion;
   return {
     shoot,
-    setup,
+    scene,
     motion,
     samples,
     subject,

@@ -5,8 +5,7 @@ import { legsOf, withLeg, type Shot } from '../model/shot';
 /**
  * A shot changed by hand as an instruction says, with the numbers as they are printed: what a person does who reads the
  * sentence and types it. `begun` is the shot that the instruction was made with, for what it does not say (how a move
- * is
- * carried on). Null where the sentence says nothing that is typed.
+ * is carried on). Null where the sentence says nothing that is typed.
  */
 export function followed(shoot: Shoot, begun: Shot, instruction: string): Shot | null {
   const inMove = /^In move (\d+): (.)(.*)$/.exec(instruction);

@@ -1,6 +1,7 @@
 import { DEFAULT_AIM, newShot, newShoot } from '../model/defaults';
 import { newPiece, type Piece } from '../model/piece';
-import { setupOf, type Setup, type Shoot } from '../model/shoot';
+import type { Shoot } from '../model/shoot';
+import { sceneOf, type Scene } from '../scene/scene';
 import type { Shot } from '../model/shot';
 
 /** A small made-up shoot for tests: a figure on open ground, a post between it and the camera, a wall behind. */
@@ -18,9 +19,9 @@ export function plainPieces(): Piece[] {
   ];
 }
 
-export function plainSetup(edit?: (shot: Shot) => Shot, pieces?: Piece[]): Setup {
+export function plainSetup(edit?: (shot: Shot) => Shot, pieces?: Piece[]): Scene {
   const shoot = plainShoot(edit, pieces);
-  return setupOf(shoot, shoot.shots[0]);
+  return sceneOf(shoot, shoot.shots[0]);
 }
 
 /** Around the pivot itself, at a height: what every move has. */

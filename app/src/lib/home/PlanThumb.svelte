@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Shoot } from '@gentle-arc/core/model/shoot';
-  import { setupOf } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import { motionOf } from '@gentle-arc/core/motion/legs';
   import { drawingOrder, outline, placed } from '$lib/parts/plan-shapes';
 
@@ -9,7 +9,7 @@
 
   const paths = $derived(
     shoot.shots.map((shot) => {
-      const { placeAt, durationS } = motionOf(setupOf(shoot, shot));
+      const { placeAt, durationS } = motionOf(sceneOf(shoot, shot));
       const at = new Float64Array(3);
       const points = Array.from({ length: 41 }, (_, i) => {
         placeAt((durationS * i) / 40, at);

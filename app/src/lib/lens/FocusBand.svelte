@@ -1,7 +1,8 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { area, line } from 'd3-shape';
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
@@ -38,7 +39,7 @@
   const HEIGHT = 170;
   const [LEFT, RIGHT, TOP, BOTTOM] = [52, 10, 8, 22];
 
-  const setup = $derived(setupOf(shoot, shot));
+  const scene = $derived(sceneOf(shoot, shot));
   const plan = $derived(focusPlan(shoot, shot));
   const length = (m: number) => sayLength(m, preferences.units);
   const durationS = $derived(plan.screenS[plan.screenS.length - 1] || 1);
@@ -65,9 +66,9 @@
   const diagonalShare = $derived(Math.hypot(samples.frameWidthMm, samples.frameHeightMm) / 1500 / samples.frameWidthMm);
   const alike = (a: number, b: number) => Math.abs(a / b - 1) < 1e-4;
   const confusion = $derived(
-    alike(setup.limits.confusionShare, LIMITS.confusionShare.value)
+    alike(scene.limits.confusionShare, LIMITS.confusionShare.value)
       ? 'table'
-      : alike(setup.limits.confusionShare, diagonalShare)
+      : alike(scene.limits.confusionShare, diagonalShare)
         ? 'diagonal'
         : 'own',
   );
@@ -79,7 +80,7 @@
   }
 
   /** A focus has to be somewhere, even with a lens whose nearest is not known. */
-  const closestM = $derived(Math.max(0.05, setup.lens.closestFocusM));
+  const closestM = $derived(Math.max(0.05, scene.lens.closestFocusM));
 
   /** Out of focus at first, sharp before the move is half over. */
   function startSoft() {
@@ -115,13 +116,13 @@
   /** One focus for the whole move: where, and the stop it takes. */
   const { one } = $derived(plan);
   /** A stop as it is said and set: never more open than it has to be. */
-  const oneStop = $derived(one ? Math.max(setup.lens.fNumberMin, Math.ceil(one.fNumber * 10 - 1e-6) / 10) : 0);
+  const oneStop = $derived(one ? Math.max(scene.lens.fNumberMin, Math.ceil(one.fNumber * 10 - 1e-6) / 10) : 0);
 </script>
 
 <section aria-label="Focus">
   <h2 class="font-display text-xl">How sharp</h2>
   <p class="said">
-    <FocusWords {setup} subjectDistanceM={samples.subjectDistanceM[samples.count - 1]} {onchange} {onsettle} />
+    <FocusWords {scene} subjectDistanceM={samples.subjectDistanceM[samples.count - 1]} {onchange} {onsettle} />
   </p>
   <div class="relative" bind:clientWidth={width}>
     <svg
@@ -157,7 +158,7 @@
     <b class="band-word">Shaded</b> is sharp: now
     {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. At {plan.band.atS.toFixed(
       1,
-    )} s, where it is least, {setup.subject?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and
+    )} s, where it is least, {scene.subject?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and
     {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(plan.hyperfocalM)} on (hyperfocal,
     at the moment that asks most) everything behind is sharp. What blurs by up to
     <Choice
@@ -170,7 +171,7 @@
       ]}
       onchange={(value) =>
         setConfusion(
-          value === 'table' ? null : value === 'diagonal' ? diagonalShare : setup.limits.confusionShare * 1.001,
+          value === 'table' ? null : value === 'diagonal' ? diagonalShare : scene.limits.confusionShare * 1.001,
         )}
     />,
     <NumberField
@@ -213,10 +214,10 @@
     <a class="link font-semibold" href={marksHref}>Print them</a>
   </p>
   <p class="fact flex flex-wrap gap-x-4">
-    {#if setup.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}
+    {#if scene.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}
         >Start out of focus</button
       >{/if}
-    {#if setup.subject && !shot.playback.reversed && shot.then.length === 0 && shot.walks.length === 0}<button
+    {#if scene.subject && !shot.playback.reversed && shot.then.length === 0 && shot.walks.length === 0}<button
         class="link"
         onclick={inReverse}
         title="Leave the focus where the shot ends, back away until it is soft, and play it in reverse: it lands sharp every time"
@@ -226,14 +227,14 @@
   <Pullers
     {plan}
     puller={shot.puller}
-    lens={setup.lens}
+    lens={scene.lens}
     {limitsHref}
     onpuller={(puller) => onchange((row) => ({ ...row, puller }), null)}
     onring={(ringDeg) =>
       onkit(
         {
           ...shoot.kit,
-          lenses: shoot.kit.lenses.map((lens) => (lens.id === setup.lens.id ? { ...lens, ringDeg } : lens)),
+          lenses: shoot.kit.lenses.map((lens) => (lens.id === scene.lens.id ? { ...lens, ringDeg } : lens)),
         },
         'ring',
       )}

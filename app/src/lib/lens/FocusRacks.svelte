@@ -1,26 +1,26 @@
 <script lang="ts">
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import { shotDurationS, type Focus, type Rack, type Shot } from '@gentle-arc/core/model/shot';
   import NumberField from '$lib/parts/NumberField.svelte';
   import TargetChoice from './TargetChoice.svelte';
 
   /** A focus that goes from one thing to another at moments, as sentences. */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     focus: Extract<Focus, { mode: 'racks' }>;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onsettle: () => void;
   }
-  let { setup, focus, onchange, onsettle }: Props = $props();
+  let { scene, focus, onchange, onsettle }: Props = $props();
 
-  const durationS = $derived(shotDurationS(setup.shot));
+  const durationS = $derived(shotDurationS(scene.shot));
   const tenth = (s: number) => Math.round(s * 10) / 10;
   const set = (next: Extract<Focus, { mode: 'racks' }>, join: string | null) =>
     onchange((row) => ({ ...row, focus: next }), join);
   const setRack = (i: number, edit: Partial<Rack>, join: string | null) =>
     set({ ...focus, racks: focus.racks.map((rack, k) => (k === i ? { ...rack, ...edit } : rack)) }, join);
   const endOf = (i: number) => (i < 0 ? 0 : focus.racks[i].atS + focus.racks[i].overS);
-  const usualM = $derived(setup.lens.closestFocusM * 3);
+  const usualM = $derived(scene.lens.closestFocusM * 3);
 
   function add() {
     const atS = tenth(endOf(focus.racks.length - 1) + 0.5);
@@ -47,7 +47,7 @@
 It starts on <TargetChoice
   label="Focus starts on"
   target={focus.from}
-  {setup}
+  {scene}
   {usualM}
   onchange={(from, join) => set({ ...focus, from }, join)}
   {onsettle}
@@ -66,7 +66,7 @@ It starts on <TargetChoice
   <TargetChoice
     label="Rack {i + 1} goes to"
     target={rack.to}
-    {setup}
+    {scene}
     {usualM}
     onchange={(to, join) => setRack(i, { to }, join)}
     {onsettle}

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
@@ -22,10 +23,10 @@
   }
   let { shoot, shot, samples, onbench, onsettle }: Props = $props();
 
-  const setup = $derived(setupOf(shoot, shot));
-  const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
+  const scene = $derived(sceneOf(shoot, shot));
+  const frame = $derived(frameSizeMm(scene.camera, scene.delivery));
   const length = (m: number) => sayLength(m, preferences.units);
-  const subjectM = $derived(setup.subject?.heightM ?? 1.7);
+  const subjectM = $derived(scene.subject?.heightM ?? 1.7);
 
   const bench = $derived(shot.bench);
   const share = $derived(bench.fillsPercent);
@@ -35,11 +36,11 @@
   const stack = $derived(stacked(bench.apartM, 1 + bench.alikePercent / 100, knownM, share / 100, frame.heightMm));
   /** How far one can go straight back from where the shot starts. */
   const back = $derived.by(() => {
-    if (!setup.subject) return null;
+    if (!scene.subject) return null;
     const [dx, dy] = [samples.xM[0] - samples.subjectXM[0], samples.yM[0] - samples.subjectYM[0]];
     const from = { xM: samples.xM[0], yM: samples.yM[0] };
-    const groundM = groundHeightM(groundPieces(setup.pieces), from.xM, from.yM);
-    const room = roomM(setup.pieces, from, (Math.atan2(dx, dy) * 180) / Math.PI, groundM);
+    const groundM = groundHeightM(groundPieces(scene.pieces), from.xM, from.yM);
+    const room = roomM(scene.pieces, from, (Math.atan2(dx, dy) * 180) / Math.PI, groundM);
     return { ...room, mostM: Math.hypot(dx, dy) + room.roomM };
   });
   const reach = $derived(shoot.kit.lenses.reduce((most, lens) => Math.max(most, lens.focalLengthMaxMm), 0));
@@ -113,7 +114,7 @@
           ? `there are ${length(back.roomM)} before ${back.piece.name} stands in the way`
           : 'is open ground'}: {back.mostM >= stack.toNearerM
           ? 'far enough.'
-          : `at most ${length(back.mostM)} from ${setup.subject?.name}, where the nearer looks ${trim(stackRatio(back.mostM, bench.apartM), 2)} times as large.`}{/if}
+          : `at most ${length(back.mostM)} from ${scene.subject?.name}, where the nearer looks ${trim(stackRatio(back.mostM, bench.apartM), 2)} times as large.`}{/if}
     {/if}
   </p>
   <PhotoMeasure
@@ -123,6 +124,6 @@
     {onsettle}
     {knownM}
     focalLengthMm={shot.focalLengthMm}
-    sensor={{ widthMm: setup.camera.sensorWidthMm, heightMm: setup.camera.sensorHeightMm }}
+    sensor={{ widthMm: scene.camera.sensorWidthMm, heightMm: scene.camera.sensorHeightMm }}
   />
 </section>

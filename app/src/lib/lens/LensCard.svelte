@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Attachment } from 'svelte/attachments';
   import { percent, speedWords } from '@gentle-arc/core/findings/finding';
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
   import GradeMark from '$lib/parts/GradeMark.svelte';
@@ -9,7 +9,7 @@
 
   /** The shot through one focal length: its picture, and what it does. */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     /** What it stands for at the start. */
     wantedMm: number;
     /** Makes the canvas the sheet that its picture is drawn on; null where nothing can be drawn. */
@@ -19,7 +19,7 @@
     own: boolean;
     ontake: () => void;
   }
-  let { setup, wantedMm, sheet, column, own, ontake }: Props = $props();
+  let { scene, wantedMm, sheet, column, own, ontake }: Props = $props();
 
   const length = (m: number) => sayLength(m, preferences.units);
 </script>
@@ -27,15 +27,15 @@
 <article class:own aria-label="{trim(wantedMm, 1)} mm">
   <div
     class="frame"
-    style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}"
+    style="aspect-ratio: {scene.delivery.widthPx} / {scene.delivery.heightPx}"
     role="img"
-    aria-label="Picture through {trim(setup.shot.focalLengthMm, 1)} mm"
+    aria-label="Picture through {trim(scene.shot.focalLengthMm, 1)} mm"
   >
     {#if sheet}<canvas {@attach sheet}></canvas>{/if}
   </div>
   <div class="flex items-baseline gap-2 pt-1">
-    <h3>{trim(setup.shot.focalLengthMm, 1)} mm</h3>
-    <span class="flex-1 truncate text-sm text-soft">{setup.lens.name}</span>
+    <h3>{trim(scene.shot.focalLengthMm, 1)} mm</h3>
+    <span class="flex-1 truncate text-sm text-soft">{scene.lens.name}</span>
     {#if own}<span class="text-sm font-semibold">taken so</span>{:else}<button
         class="link text-sm font-semibold"
         onclick={ontake}>Take it</button

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { limitsHref, marksHref } from '$lib/links';
   import { onDestroy } from 'svelte';
-  import { setupOf } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sampleShot } from '@gentle-arc/core/motion/shown';
   import { withFocalLength, type CompareBy } from '@gentle-arc/core/reading/compare-lenses';
@@ -41,20 +41,20 @@
   const setBench: SetBench = (edit, join = null) =>
     change((row) => ({ ...row, bench: { ...row.bench, ...edit } }), join);
 
-  const samples = $derived(sampleShot(setupOf(shoot, shot)));
+  const samples = $derived(sampleShot(sceneOf(shoot, shot)));
   const ways = $derived(
     focals.map((focalLengthMm) => {
-      const setup = setupOf(shoot, withFocalLength(shoot, shot, focalLengthMm, by));
-      return { focalLengthMm, setup, samples: sampleShot(setup) };
+      const scene = sceneOf(shoot, withFocalLength(shoot, shot, focalLengthMm, by));
+      return { focalLengthMm, scene, samples: sampleShot(scene) };
     }),
   );
   const pictures = hasWebGl2()
     ? new Pictures(
         () =>
           Object.fromEntries(
-            ways.map(({ focalLengthMm, setup, samples: through }) => [
+            ways.map(({ focalLengthMm, scene, samples: through }) => [
               `${focalLengthMm}`,
-              { setup, samples: through, row: Math.min(row, through.count - 1) },
+              { scene, samples: through, row: Math.min(row, through.count - 1) },
             ]),
           ),
         () => playhead.playing,
@@ -165,7 +165,7 @@
     <div class="cards">
       {#each ways as way (way.focalLengthMm)}
         <LensCard
-          setup={way.setup}
+          scene={way.scene}
           wantedMm={way.samples.wantedFocalLengthMm[0]}
           sheet={pictures?.sheet(`${way.focalLengthMm}`) ?? null}
           column={columns.find((column) => column.focalLengthMm === way.focalLengthMm) ?? null}

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { evOfDaylight, SKIES, type Sky } from '@gentle-arc/core/light/daylight';
   import type { Filter } from '@gentle-arc/core/model/kit';
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
   import { exposureOf, tooDarkAdvice } from '@gentle-arc/core/optics/exposure-of-shot';
@@ -26,10 +27,10 @@
   }
   let { shoot, shot, seen, onbench, onchange, onsettle }: Props = $props();
 
-  const setup = $derived(setupOf(shoot, shot));
+  const scene = $derived(sceneOf(shoot, shot));
   const mainsHz = $derived(preferences.mainsHz);
-  const result = $derived(exposureOf(setup, shoot.kit.filters, mainsHz));
-  const { limits } = $derived(setup);
+  const result = $derived(exposureOf(scene, shoot.kit.filters, mainsHz));
+  const { limits } = $derived(scene);
   const condition = $derived(LIGHT_CONDITIONS.find((row) => row.ev100 === shot.light.ev100)?.id ?? 'own');
   /** From about here down it is lamps that light a place. */
   const LAMPS_EV = 9;
@@ -67,7 +68,7 @@
   const neutral = $derived(result.mounted.filters.length > 0);
   const proposed = $derived(
     [
-      ...setup.filters.filter(({ kind }) => kind === 'polariser'),
+      ...scene.filters.filter(({ kind }) => kind === 'polariser'),
       ...result.nearest.filters.map(({ filter }) => filter),
     ].map(({ id }) => id),
   );
@@ -122,7 +123,7 @@
       label="Stop for the light"
       value={shot.fNumber}
       unit="plain"
-      min={setup.lens.fNumberMin}
+      min={scene.lens.fNumberMin}
       max={64}
       step={0.1}
       onchange={(fNumber) => onchange((row) => ({ ...row, fNumber }), 'stop')}
@@ -206,8 +207,8 @@
     {:else if look === 'long'}
       <p class="graded-line">
         <GradeMark grade="ripple" /><span
-          >The shutter is long for what moves here: {setup.subject?.name ?? 'the subject'} smears over {Math.round(
-            (seen?.subjectBlur ?? 0) * setup.delivery.widthPx,
+          >The shutter is long for what moves here: {scene.subject?.name ?? 'the subject'} smears over {Math.round(
+            (seen?.subjectBlur ?? 0) * scene.delivery.widthPx,
           )} pixels. Shorten it, or go slower.</span
         >
       </p>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { setupOf } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { sayLength } from '@gentle-arc/core/model/units';
   import { focusPlan } from '@gentle-arc/core/reading/focus-plan';
@@ -14,7 +14,7 @@
   let { store, shot }: { store: ShootStore; shot: Shot } = $props();
 
   const shoot = $derived(store.shoot);
-  const setup = $derived(setupOf(shoot, shot));
+  const scene = $derived(sceneOf(shoot, shot));
   const plan = $derived(focusPlan(shoot, shot));
   const length = (m: number) => sayLength(m, preferences.units);
   /** A ring this far across carries the strip; typed by whoever prints it. */
@@ -37,7 +37,7 @@
 <main>
   <header>
     <h1 class="font-display text-2xl">Focus marks: {shot.name}</h1>
-    <p>{setup.lens.name} at {shot.focalLengthMm} mm, f/{shot.fNumber}. {shoot.name}.</p>
+    <p>{scene.lens.name} at {shot.focalLengthMm} mm, f/{shot.fNumber}. {shoot.name}.</p>
   </header>
   <div class="no-print tools">
     <button class="link font-semibold" onclick={() => window.print()}>Print</button>
@@ -69,7 +69,7 @@
     {/each}
   </svg>
   <p class="small">
-    Cut along the edge and lay it round the ring: it goes by a ring of {setup.lens.ringDeg}° that turns evenly. Check
+    Cut along the edge and lay it round the ring: it goes by a ring of {scene.lens.ringDeg}° that turns evenly. Check
     each mark against the lens before the take.
   </p>
   <table>

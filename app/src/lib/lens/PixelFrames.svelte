@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
   import type { Samples } from '@gentle-arc/core/motion/sample';
@@ -23,12 +24,12 @@
   const bench = $derived(shot.bench);
   const bars = $derived(bench.barsPercent);
 
-  const setup = $derived(setupOf(shoot, shot));
+  const scene = $derived(sceneOf(shoot, shot));
   const enlargement = $derived(samples.crop.reduce((most, value) => Math.max(most, value), 1));
   const chain = $derived(
-    pixelChain(setup.camera, setup.delivery, { stabilisingShare: bench.stabilisingPercent / 100, enlargement }),
+    pixelChain(scene.camera, scene.delivery, { stabilisingShare: bench.stabilisingPercent / 100, enlargement }),
   );
-  const frame = $derived(frameSizeMm(setup.camera, setup.delivery));
+  const frame = $derived(frameSizeMm(scene.camera, scene.delivery));
   const equal = $derived(onFullFrame(frame, shot.focalLengthMm, shot.fNumber));
 
   const here = $derived(fromFullFrame(frame, bench.fullFocalLengthMm, bench.fullFNumber));
@@ -54,8 +55,8 @@
 <section aria-label="Pixels">
   <h2 class="font-display text-xl">How many pixels</h2>
   <p class="said">
-    {setup.camera.name} records {setup.camera.pictureWidthPx} × {setup.camera.pictureHeightPx}; the cut is {setup
-      .delivery.widthPx} × {setup.delivery.heightPx}. Kept back for stabilising
+    {scene.camera.name} records {scene.camera.pictureWidthPx} × {scene.camera.pictureHeightPx}; the cut is {scene
+      .delivery.widthPx} × {scene.delivery.heightPx}. Kept back for stabilising
     <NumberField
       label="Kept back for stabilising"
       value={bench.stabilisingPercent}
@@ -76,7 +77,7 @@
       onchange={(barsPercent) => onbench({ barsPercent }, 'bench.bars')}
       {onsettle}
     /> each{bars > 0
-      ? `, which leaves ${trim(aspectAfterBars(setup.delivery.widthPx / setup.delivery.heightPx, bars / 100), 2)}:1`
+      ? `, which leaves ${trim(aspectAfterBars(scene.delivery.widthPx / scene.delivery.heightPx, bars / 100), 2)}:1`
       : ''}.
   </p>
   <svg

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import type { FocusTarget } from '@gentle-arc/core/model/shot';
   import Choice from '$lib/parts/Choice.svelte';
   import NumberField from '$lib/parts/NumberField.svelte';
@@ -8,20 +8,20 @@
   interface Props {
     label: string;
     target: FocusTarget;
-    setup: Setup;
+    scene: Scene;
     /** A distance to begin with, m. */
     usualM: number;
     onchange: (target: FocusTarget, join: string | null) => void;
     onsettle: () => void;
   }
-  let { label, target, setup, usualM, onchange, onsettle }: Props = $props();
+  let { label, target, scene, usualM, onchange, onsettle }: Props = $props();
 
-  const closestM = $derived(Math.max(0.05, setup.lens.closestFocusM));
+  const closestM = $derived(Math.max(0.05, scene.lens.closestFocusM));
   const value = $derived(target.on === 'piece' ? target.pieceId : target.on === 'distance' ? ' distance' : ' subject');
   const items = $derived([
-    { value: ' subject', name: setup.subject?.name ?? 'the subject' },
+    { value: ' subject', name: scene.subject?.name ?? 'the subject' },
     { value: ' distance', name: 'a distance' },
-    ...setup.pieces.filter(({ id }) => id !== setup.subject?.id).map(({ id, name }) => ({ value: id, name })),
+    ...scene.pieces.filter(({ id }) => id !== scene.subject?.id).map(({ id, name }) => ({ value: id, name })),
   ]);
   function choose(chosen: string) {
     const distanceM = Math.max(closestM, Math.round(usualM * 100) / 100);

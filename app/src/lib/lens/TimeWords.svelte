@@ -1,7 +1,8 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import { shotDurationS, type RampPoint, type Shot } from '@gentle-arc/core/model/shot';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
   import { playingOf } from '@gentle-arc/core/motion/playback';
@@ -34,7 +35,7 @@
   const HEIGHT = 150;
   const [LEFT, RIGHT, TOP, BOTTOM] = [44, 12, 10, 24];
 
-  const setup = $derived(setupOf(shoot, shot));
+  const scene = $derived(sceneOf(shoot, shot));
   const plan = $derived(timePlan(shoot, shot));
   const length = (m: number) => sayLength(m, preferences.units);
   /** The slow-shutter look: common practice, no published source. */
@@ -202,12 +203,12 @@
     on screen from the first frame, <b>{trim(actionForS, 2)} s</b> have to be filmed{askedS < (wantedS ?? 0)
       ? ' (all there is)'
       : ''}.
-    {#if plan.subjectM !== null && plan.subjectM > 0.05}{setup.subject?.name} goes {length(plan.subjectM)} in the whole action,
+    {#if plan.subjectM !== null && plan.subjectM > 0.05}{scene.subject?.name} goes {length(plan.subjectM)} in the whole action,
       {length(plan.subjectM / plan.actionS)} a second.{/if}
   </p>
-  {#if plan.repeats > setup.limits.repeats}
+  {#if plan.repeats > scene.limits.repeats}
     <p class="graded-line">
-      <GradeMark grade={plan.repeats > setup.limits.repeats * setup.limits.joltFactor ? 'jolt' : 'ripple'} /><span
+      <GradeMark grade={plan.repeats > scene.limits.repeats * scene.limits.joltFactor ? 'jolt' : 'ripple'} /><span
         >Each recorded frame is shown {trim(plan.repeats, 1)} times{jump === null
           ? ''
           : `: things jump by up to ${trim(jump * 100, 1)}% of the width at a time`}, and smear over {trim(
@@ -220,7 +221,7 @@
   {#if plan.bufferS !== null}
     <p class="graded-line">
       <GradeMark grade={plan.actionS > plan.bufferS ? 'cannot' : 'fits'} /><span
-        >At this rate {setup.camera.name} records {trim(plan.bufferS, 1)} s at a time; the action lasts {trim(
+        >At this rate {scene.camera.name} records {trim(plan.bufferS, 1)} s at a time; the action lasts {trim(
           plan.actionS,
           1,
         )} s.</span

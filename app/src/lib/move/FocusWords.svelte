@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import { legsOf, shotDurationS, type Shot } from '@gentle-arc/core/model/shot';
   import { recipeOf } from '@gentle-arc/core/motion/moves/index';
   import Choice from '$lib/parts/Choice.svelte';
@@ -11,15 +11,15 @@
    * that stays is usually set.
    */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     subjectDistanceM: number;
     onchange: (edit: (shot: Shot) => Shot, join: string | null) => void;
     onsettle: () => void;
   }
-  let { setup, subjectDistanceM, onchange, onsettle }: Props = $props();
+  let { scene, subjectDistanceM, onchange, onsettle }: Props = $props();
 
-  const shot = $derived(setup.shot);
-  const closestM = $derived(Math.max(0.05, setup.lens.closestFocusM));
+  const shot = $derived(scene.shot);
+  const closestM = $derived(Math.max(0.05, scene.lens.closestFocusM));
   const racks = $derived(legsOf(shot).every(({ move }) => recipeOf(move).focus !== undefined));
 
   function setMode(mode: string) {
@@ -44,7 +44,7 @@ At f/<NumberField
   label="Stop"
   value={shot.fNumber}
   unit="plain"
-  min={setup.lens.fNumberMin}
+  min={scene.lens.fNumberMin}
   max={64}
   step={0.1}
   onchange={(fNumber) => onchange((row) => ({ ...row, fNumber }), 'stop')}
@@ -70,7 +70,7 @@ At f/<NumberField
       onchange={(distanceM) => onchange((row) => ({ ...row, focus: { mode: 'fixed', distanceM } }), 'focusDistance')}
       {onsettle}
     />{/if}.{#if shot.focus.mode === 'racks'}&nbsp;<FocusRacks
-      {setup}
+      {scene}
       focus={shot.focus}
       {onchange}
       {onsettle}

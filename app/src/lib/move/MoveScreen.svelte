@@ -4,7 +4,8 @@
   import type { Finding } from '@gentle-arc/core/findings/finding';
   import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/model/variants';
   import { type MoveKind } from '@gentle-arc/core/model/move';
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import { legsOf, shotDurationS, withLeg, type Leg, type Shot, type WalkPoint } from '@gentle-arc/core/model/shot';
   import { playingOf } from '@gentle-arc/core/motion/playback';
   import { motionOf } from '@gentle-arc/core/motion/legs';
@@ -53,9 +54,9 @@
 
   const shoot = $derived(store.shoot);
   const shot = $derived(shoot.shots.find((row) => row.id === shotId) ?? shoot.shots[0]);
-  const setup = $derived(setupOf(shoot, shot));
-  const motion = $derived(motionOf(setup));
-  const samples = $derived(sampleShot(setup, motion));
+  const scene = $derived(sceneOf(shoot, shot));
+  const motion = $derived(motionOf(scene));
+  const samples = $derived(sampleShot(scene, motion));
   const bodied = $derived(
     [samples.body.bobM, samples.body.panDeg].some((column) => column.some((value) => value !== 0)),
   );
@@ -171,7 +172,7 @@
     if (id !== null) void focusOn(`[data-piece="${CSS.escape(id)}"]`);
   }
   function pick(across: number, down: number) {
-    selectedId = pieceAtPoint(setup, samples, row, across, down);
+    selectedId = pieceAtPoint(scene, samples, row, across, down);
     drawing = null;
   }
 
@@ -241,7 +242,7 @@
     <div class="left">
       <div class="picture">
         <Picture
-          {setup}
+          {scene}
           samples={shown}
           {row}
           about={chosen && aboutOf(chosen.id)}
@@ -268,7 +269,7 @@
     <div class="right">
       <PlanPane
         {shoot}
-        {setup}
+        {scene}
         {motion}
         {samples}
         {row}
@@ -349,7 +350,7 @@
           />
           <hr class="my-3 border-hairline" />
           <ShotWords
-            {setup}
+            {scene}
             shootId={shoot.id}
             subjectDistanceM={samples.subjectDistanceM[samples.count - 1]}
             kit={shoot.kit}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Piece } from '@gentle-arc/core/model/piece';
   import { toLocal, toSite } from '@gentle-arc/core/site/ground';
-  import { bearingDeg } from '@gentle-arc/core/motion/track';
+  import { bearingDeg } from '@gentle-arc/core/site/directions';
   import type { PlanView } from './plan-view.svelte';
 
   /** What a chosen piece is turned and resized by. */

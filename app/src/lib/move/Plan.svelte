@@ -2,7 +2,7 @@
   import { extent } from 'd3-array';
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model/piece';
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import type { Finding } from '@gentle-arc/core/findings/finding';
   import { walkAt } from '@gentle-arc/core/scene/walk';
   import type { ShotMotion } from '@gentle-arc/core/motion/legs';
@@ -21,7 +21,7 @@
    * it can be dragged.
    */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     motion: ShotMotion;
     samples: Samples;
     row: number;
@@ -46,7 +46,7 @@
     onsettle: () => void;
   }
   let props: Props = $props();
-  const { setup, motion, samples, row, active, findings, selectedId, drawing } = $derived(props);
+  const { scene, motion, samples, row, active, findings, selectedId, drawing } = $derived(props);
 
   const view = new PlanView();
   let svg: SVGSVGElement;
@@ -65,7 +65,7 @@
   export function fit() {
     const spots = [
       ...motion.legs.map(({ moveFrame }) => moveFrame.pivot),
-      ...setup.shot.walks.flatMap(({ points }) => points),
+      ...scene.shot.walks.flatMap(({ points }) => points),
       ...(selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M
         ? [-0.5, 0.5].map((half) => toSite(selected, half * selected.lengthM, 0))
         : []),
@@ -76,17 +76,17 @@
     view.show(x0 - margin, y0 - margin, x1 + margin, y1 + margin, width, height);
   }
 
-  const pieces = $derived(drawingOrder(setup.pieces));
+  const pieces = $derived(drawingOrder(scene.pieces));
   const leg = $derived(motion.legs[Math.min(active, motion.legs.length - 1)]);
-  const selected = $derived(setup.pieces.find((piece) => piece.id === selectedId) ?? null);
+  const selected = $derived(scene.pieces.find((piece) => piece.id === selectedId) ?? null);
   const last = $derived(Math.min(row, samples.count - 1));
 
-  const walks = $derived(new Map(setup.shot.walks.map((walk) => [walk.pieceId, walkAt(walk.points)])));
+  const walks = $derived(new Map(scene.shot.walks.map((walk) => [walk.pieceId, walkAt(walk.points)])));
   const spot = new Float64Array(3);
 
   /** Where a piece is at the playhead: walkers are drawn where they are then. */
   function shownPlace(piece: Piece): { xM: number; yM: number } {
-    if (piece.id === setup.subject?.id) return { xM: samples.subjectXM[last], yM: samples.subjectYM[last] };
+    if (piece.id === scene.subject?.id) return { xM: samples.subjectXM[last], yM: samples.subjectYM[last] };
     const walk = walks.get(piece.id);
     if (!walk) return piece;
     walk(samples.tS[last], spot);
@@ -225,7 +225,7 @@
         {@const at = shownPlace(piece)}
         <path
           class="piece {piece.kind}"
-          class:subject={piece.id === setup.subject?.id}
+          class:subject={piece.id === scene.subject?.id}
           class:selected={piece.id === selectedId}
           d={outline(piece)}
           transform={placed({ ...at, headingDeg: piece.headingDeg })}
@@ -236,7 +236,7 @@
           data-piece={piece.id}
           onpointerdown={(event) => {
             if (drawing || !(event.currentTarget as Element).hasAttribute('data-grab')) return;
-            const from = setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
+            const from = scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
             const held = at;
             grab(event, held, (xM, yM) => props.onmovepiece(piece.id, from.xM + xM - held.xM, from.yM + yM - held.yM));
           }}
@@ -251,7 +251,7 @@
               event.stopPropagation();
               props.onselect(piece.id);
             }
-            nudge(event, setup.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
+            nudge(event, scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
               props.onmovepiece(piece.id, xM, yM),
             );
           }}
@@ -263,8 +263,8 @@
 
     <path class="wedge" d={wedge} />
     <WalkMarks
-      walks={setup.shot.walks}
-      pieces={setup.pieces}
+      walks={scene.shot.walks}
+      pieces={scene.pieces}
       {view}
       {selectedId}
       ongrab={(event, at, pieceId, index) => grab(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
@@ -275,8 +275,8 @@
     <polyline class="track" points={track} />
     {#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
 
-    {#if setup.subject}
-      {@const { id, name } = setup.subject}
+    {#if scene.subject}
+      {@const { id, name } = scene.subject}
       <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
       <text
         class="name"

@@ -4,7 +4,8 @@
   import type { Finding } from '@gentle-arc/core/findings/finding';
   import { MoveSchema } from '@gentle-arc/core/model/move';
   import { PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
-  import type { Setup, Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import type { Leg, Shot } from '@gentle-arc/core/model/shot';
   import { momentsOf, type ShotMotion } from '@gentle-arc/core/motion/legs';
   import { recipeOf } from '@gentle-arc/core/motion/moves/index';
@@ -18,7 +19,7 @@
   /** The plan, and what a hand does on it: dragging, turning and adding, as changes of the shoot. */
   interface Props {
     shoot: Shoot;
-    setup: Setup;
+    scene: Scene;
     motion: ShotMotion;
     samples: Samples;
     row: number;
@@ -36,7 +37,7 @@
   }
   let {
     shoot,
-    setup,
+    scene,
     motion,
     samples,
     row,
@@ -54,7 +55,7 @@
   let plan: ReturnType<typeof Plan> | undefined = $state();
   let host: HTMLElement | undefined = $state();
 
-  const shot = $derived(setup.shot);
+  const shot = $derived(scene.shot);
   const cm = (m: number) => Math.round(m * 100) / 100;
   const rounded = (value: unknown) => (typeof value === 'number' ? cm(value) : value);
 
@@ -136,7 +137,7 @@
 <div class="plan" bind:this={host}>
   <Plan
     bind:this={plan}
-    {setup}
+    {scene}
     {motion}
     {samples}
     {row}

@@ -3,7 +3,7 @@
   import { DEFAULT_GAITS, DEFAULT_RIGS, usualRig } from '@gentle-arc/core/model/default-rigs';
   import { DEFAULT_KIT } from '@gentle-arc/core/model/defaults';
   import type { Camera, Gait, Kit, Lens, Rig } from '@gentle-arc/core/model/kit';
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import NumberField from '$lib/parts/NumberField.svelte';
   import type { Unit } from '$lib/parts/quantities';
 
@@ -12,14 +12,14 @@
    * them changes.
    */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     kit: Kit;
     onkit: (kit: Kit, join: string | null) => void;
     onsettle: () => void;
   }
-  let { setup, kit, onkit, onsettle }: Props = $props();
+  let { scene, kit, onkit, onsettle }: Props = $props();
 
-  const { rig, gait, camera, lens } = $derived(setup);
+  const { rig, gait, camera, lens } = $derived(scene);
 
   let open = $state(false);
 

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { Kit } from '@gentle-arc/core/model/kit';
   import { USUAL_GAIT } from '@gentle-arc/core/model/default-rigs';
-  import { ALSO_SHAPES, type Delivery, type Setup } from '@gentle-arc/core/model/shoot';
+  import { ALSO_SHAPES, type Delivery } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import { STICK_SPEEDS, type Shot, type StickSpeed } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
   import BuildNeed from '$lib/kit/BuildNeed.svelte';
@@ -13,7 +14,7 @@
 
   /** What is carried by whom, how fast it records and shows, and the shape it is delivered in, as sentences. */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     shootId: string;
     /** At the end of the shot. */
     subjectDistanceM: number;
@@ -23,15 +24,15 @@
     ondeliver: (delivery: Delivery) => void;
     onsettle: () => void;
   }
-  let { setup, shootId, subjectDistanceM, kit, onchange, onkit, ondeliver, onsettle }: Props = $props();
+  let { scene, shootId, subjectDistanceM, kit, onchange, onkit, ondeliver, onsettle }: Props = $props();
 
-  const shot = $derived(setup.shot);
-  const lens = $derived(setup.lens);
+  const shot = $derived(scene.shot);
+  const lens = $derived(scene.lens);
   const isPrime = $derived(lens.focalLengthMinMm === lens.focalLengthMaxMm);
   /** Bodies differ in how they shake; each number is one of them. */
-  const shakes = $derived(setup.gait.shakeDeg * setup.rig.shakeShare > 0 || setup.gait.bobMm * setup.rig.bobShare > 0);
-  const sticks = $derived(setup.rig.kind === 'drone' || setup.rig.kind === 'gimbal');
-  const deliveries = $derived(choicesOf(setup.delivery));
+  const shakes = $derived(scene.gait.shakeDeg * scene.rig.shakeShare > 0 || scene.gait.bobMm * scene.rig.bobShare > 0);
+  const sticks = $derived(scene.rig.kind === 'drone' || scene.rig.kind === 'gimbal');
+  const deliveries = $derived(choicesOf(scene.delivery));
 
   function setLens(id: string) {
     const chosen = kit.lenses.find((row) => row.id === id);
@@ -68,7 +69,7 @@
     if (!chosen) return;
     const usual = kit.gaits.find((row) => row.id === USUAL_GAIT[chosen.kind]);
     onchange(
-      (row) => ({ ...row, rigId, gaitId: chosen.kind === setup.rig.kind || !usual ? row.gaitId : usual.id }),
+      (row) => ({ ...row, rigId, gaitId: chosen.kind === scene.rig.kind || !usual ? row.gaitId : usual.id }),
       null,
     );
   }
@@ -149,7 +150,7 @@
       value={shot.stick}
       items={STICK_SPEEDS.map((value) => ({ value, name: value }))}
       onchange={(stick) => onchange((row) => ({ ...row, stick: stick as StickSpeed }), null)}
-    /> stick speed{/if}. <RigFigures {setup} {kit} {onkit} {onsettle} />
+    /> stick speed{/if}. <RigFigures {scene} {kit} {onkit} {onsettle} />
   <BuildNeed {kit} {shot} {shootId} />
 </p>
 <p class="said">
@@ -187,7 +188,7 @@
     {onsettle}
   />
   (1/{trim((360 * shot.captureRateHz) / shot.shutterDeg, 0)} s). <FocusWords
-    {setup}
+    {scene}
     {subjectDistanceM}
     {onchange}
     {onsettle}
@@ -197,17 +198,17 @@
   The whole shoot is delivered
   <Choice
     label="Delivery shape"
-    value={deliveryKey(setup.delivery)}
+    value={deliveryKey(scene.delivery)}
     items={deliveries.map((row) => ({ value: deliveryKey(row), name: row.name }))}
     onchange={(key) => {
       const chosen = deliveries.find((row) => deliveryKey(row) === key);
-      if (chosen) ondeliver({ ...setup.delivery, widthPx: chosen.widthPx, heightPx: chosen.heightPx });
+      if (chosen) ondeliver({ ...scene.delivery, widthPx: chosen.widthPx, heightPx: chosen.heightPx });
     }}
   />,
   <Choice
     label="Also cut as"
-    value={setup.delivery.alsoShape}
+    value={scene.delivery.alsoShape}
     items={ALSO_SHAPES.map((value) => ({ value, name: ALSO_NAMES[value] }))}
-    onchange={(alsoShape) => ondeliver({ ...setup.delivery, alsoShape: alsoShape as Delivery['alsoShape'] })}
+    onchange={(alsoShape) => ondeliver({ ...scene.delivery, alsoShape: alsoShape as Delivery['alsoShape'] })}
   />.
 </p>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Kit } from '@gentle-arc/core/model/kit';
-  import type { Delivery, Setup } from '@gentle-arc/core/model/shoot';
+  import type { Delivery } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import type { AimMode, Leg, Shot } from '@gentle-arc/core/model/shot';
   import AimWords from './AimWords.svelte';
   import MoveWords from './MoveWords.svelte';
@@ -12,7 +13,7 @@
    * shaped.
    */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     shootId: string;
     subjectDistanceM: number;
     kit: Kit;
@@ -33,7 +34,7 @@
     onsettle: () => void;
   }
   let {
-    setup,
+    scene,
     shootId,
     mostOverlapS,
     subjectDistanceM,
@@ -51,7 +52,7 @@
     onsettle,
   }: Props = $props();
 
-  const shot = $derived(setup.shot);
+  const shot = $derived(scene.shot);
 </script>
 
 <section aria-label="Move">
@@ -59,7 +60,7 @@
     {leg}
     {isFirst}
     subjectId={shot.subjectId}
-    pieces={setup.pieces}
+    pieces={scene.pieces}
     {drawing}
     {ondraw}
     onsubject={(subjectId) => onchange((row) => ({ ...row, subjectId }), null)}
@@ -74,5 +75,5 @@
     onaim={(aim, join) => onchange((row) => ({ ...row, aim: { ...row.aim, ...aim } }), join)}
     {onsettle}
   />
-  <SetupWords {setup} {shootId} {subjectDistanceM} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
+  <SetupWords {scene} {shootId} {subjectDistanceM} {kit} {onchange} {onkit} {ondeliver} {onsettle} />
 </section>

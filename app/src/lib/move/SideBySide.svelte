@@ -1,7 +1,8 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
   import { severity } from '@gentle-arc/core/findings/finding';
-  import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { sceneOf } from '@gentle-arc/core/scene/scene';
   import type { Shot } from '@gentle-arc/core/model/shot';
   import { bothWays } from '@gentle-arc/core/model/variants';
   import { sampleShot } from '@gentle-arc/core/motion/shown';
@@ -25,8 +26,8 @@
   const readings = { A: new LiveReading(false), B: new LiveReading(false) };
   const sides = $derived(
     bothWays(shot).map((way, i) => {
-      const setup = setupOf(shoot, way);
-      return { letter: i === 0 ? ('A' as const) : ('B' as const), way, setup, samples: sampleShot(setup) };
+      const scene = sceneOf(shoot, way);
+      return { letter: i === 0 ? ('A' as const) : ('B' as const), way, scene, samples: sampleShot(scene) };
     }),
   );
   const longest = $derived(
@@ -56,12 +57,12 @@
 </script>
 
 <div class="sides">
-  {#each sides as { letter, setup, samples } (letter)}
+  {#each sides as { letter, scene, samples } (letter)}
     {@const row = Math.min(samples.count - 1, Math.round(tS * samples.frameRateHz))}
     {@const live = readings[letter]}
     {@const verdict = verdictOf(live.reading?.findings ?? [])}
     <section aria-label="Way {letter}">
-      <Picture {setup} {samples} {row} playing={playhead.playing} />
+      <Picture {scene} {samples} {row} playing={playhead.playing} />
       <h2 class="flex items-center gap-2 py-1 font-display text-lg">
         <span class="letter">{letter}</span>
         {#if live.reading}<GradeMark grade={verdict.grade} /><span class="min-w-0 flex-1">{verdict.text}</span

@@ -1,7 +1,7 @@
 import { DEFAULT_KIT, newShoot } from '@gentle-arc/core/model/defaults';
 import type { Move, MoveKind } from '@gentle-arc/core/model/move';
 import { newPiece } from '@gentle-arc/core/model/piece';
-import { setupOf } from '@gentle-arc/core/model/shoot';
+import { sceneOf } from '@gentle-arc/core/scene/scene';
 import { motionOf } from '@gentle-arc/core/motion/legs';
 import { recipeOf, RECIPES } from '@gentle-arc/core/motion/moves/index';
 import { sampleShot } from '@gentle-arc/core/motion/shown';
@@ -122,8 +122,8 @@ function film(kind: MoveKind): Samples {
     move,
   };
   const shoot = { ...empty, site: { pieces: [newPiece('figure', 'who', 'Who', 0, 0, 0)] }, shots: [shot] };
-  const setup = setupOf(shoot, shot);
-  return sampleShot(setup, motionOf(setup));
+  const scene = sceneOf(shoot, shot);
+  return sampleShot(scene, motionOf(scene));
 }
 
 /** Seen from the south-east, from above: x to the right, north up and a little to the right, height up. */

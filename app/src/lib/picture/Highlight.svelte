@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { streaker, type Streak } from '@gentle-arc/core/image/streaks';
   import { isInFrame, subjectInFrame } from '@gentle-arc/core/image/subject-in-frame';
@@ -10,15 +10,15 @@
    * or the subject.
    */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     samples: Samples;
     row: number;
     about: About;
   }
-  let { setup, samples, row, about }: Props = $props();
+  let { scene, samples, row, about }: Props = $props();
 
-  const streaksAt = $derived(streaker(setup, samples));
-  const subject = $derived(subjectInFrame(samples, setup.subject));
+  const streaksAt = $derived(streaker(scene, samples));
+  const subject = $derived(subjectInFrame(samples, scene.subject));
   const layers = $derived(
     about === 'near' || about === 'layers'
       ? about === 'near'
@@ -32,7 +32,7 @@
   const y = (v: number) => (0.5 - v) * 100;
   const longEnough = ({ fromU, fromV, toU, toV }: Streak) => Math.hypot(toU - fromU, toV - fromV) > 0.002;
   const box = $derived.by(() => {
-    if (about !== 'subject' || !setup.subject || !isInFrame(subject, row)) return null;
+    if (about !== 'subject' || !scene.subject || !isInFrame(subject, row)) return null;
     const [half, top, base] = [
       Math.max(0.012, subject.halfWidth[row] * 1.15),
       subject.topV[row] + 0.015,

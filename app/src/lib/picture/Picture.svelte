@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Component, ComponentProps } from 'svelte';
-  import type { Setup } from '@gentle-arc/core/model/shoot';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { preferences } from '$lib/store/preferences.svelte';
   import type { About } from '$lib/move/about';
@@ -11,7 +11,7 @@
 
   /** The picture through the lens at the playhead. three.js is only loaded here, and only where it can draw. */
   interface Props {
-    setup: Setup;
+    scene: Scene;
     samples: Samples;
     row: number;
     /** What to point at. */
@@ -21,7 +21,7 @@
     /** Somebody presses on it: where, as shares of its width and height from the upper left corner. */
     onpick?: (across: number, down: number) => void;
   }
-  let { setup, samples, row, about = null, playing = false, onpick }: Props = $props();
+  let { scene, samples, row, about = null, playing = false, onpick }: Props = $props();
 
   const drawable = hasWebGl2();
   let Canvas3d: Component<ComponentProps<typeof PictureCanvas>> | null = $state.raw(null);
@@ -46,8 +46,8 @@
 <figure
   class="frame"
   onclick={press}
-  style="aspect-ratio: {setup.delivery.widthPx} / {setup.delivery.heightPx}; --aspect: {setup.delivery.widthPx /
-    setup.delivery.heightPx}"
+  style="aspect-ratio: {scene.delivery.widthPx} / {scene.delivery.heightPx}; --aspect: {scene.delivery.widthPx /
+    scene.delivery.heightPx}"
   aria-label="Picture through the lens"
 >
   {#if !drawable || problem}
@@ -56,12 +56,12 @@
         'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
     </p>
   {:else if Canvas3d}
-    <Canvas3d {setup} {samples} {row} {playing} />
+    <Canvas3d {scene} {samples} {row} {playing} />
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}
-  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} alsoShape={setup.delivery.alsoShape} />{/if}
-  {#if about && drawable && !problem}<Highlight {setup} {samples} {row} {about} />{/if}
+  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} alsoShape={scene.delivery.alsoShape} />{/if}
+  {#if about && drawable && !problem}<Highlight {scene} {samples} {row} {about} />{/if}
 </figure>
 
 <style>

@@ -3,10 +3,10 @@
   import { Pictures } from './pictures.svelte';
 
   /** The sheet of one picture. It fills what it lies in. */
-  let { setup, samples, row, playing }: View & { playing: boolean } = $props();
+  let { scene, samples, row, playing }: View & { playing: boolean } = $props();
 
   const pictures = new Pictures(
-    () => ({ only: { setup, samples, row } }),
+    () => ({ only: { scene, samples, row } }),
     () => playing,
   );
 </script>

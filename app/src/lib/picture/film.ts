@@ -11,7 +11,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { FullScreenQuad } from 'three/examples/jsm/postprocessing/Pass.js';
-import type { Setup } from '@gentle-arc/core/model/shoot';
+import type { Scene } from '@gentle-arc/core/scene/scene';
 import type { Samples } from '@gentle-arc/core/motion/sample';
 import { depthOfField } from '@gentle-arc/core/optics/depth-of-field';
 import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image/sub-frames';
@@ -21,7 +21,7 @@ import { lookPast, nudge, standAt } from './through-lens';
 
 /** What one picture shows. */
 export interface View {
-  setup: Setup;
+  scene: Scene;
   samples: Samples;
   row: number;
 }
@@ -110,7 +110,7 @@ export class Film {
   show(views: readonly View[], papers: readonly Paper[], blur: Blur, playing: boolean): boolean {
     Object.assign(this, { views, papers, blur, playing });
     if (views.length === 0) return false;
-    const moved = this.paper.setSite(views[0].setup);
+    const moved = this.paper.setSite(views[0].scene);
     const walked = this.paper.walkTo(momentAt(views[0].samples, views[0].row).tS);
     if (moved || walked) this.renderer.shadowMap.needsUpdate = true;
     this.laid = 0;
@@ -201,25 +201,25 @@ export class Film {
   }
 
   /** One view as it is, or as one of the looks that it is laid together from. */
-  private draw({ setup, samples, row }: View, k: number | null): void {
+  private draw({ scene, samples, row }: View, k: number | null): void {
     const { camera, renderer, blur } = this;
     const look = k === null ? null : lookOfMany(k, this.wanted);
-    const at = look && blur.motion ? row + look.share * openRows(setup, samples, row) : row;
+    const at = look && blur.motion ? row + look.share * openRows(scene, samples, row) : row;
     const moment = momentAt(samples, at);
     if (look && blur.motion) this.paper.walkTo(moment.tS);
     standAt(camera, moment, samples);
-    const planeM = focusPlaneM(samples, row, (setup.subject?.heightM ?? 0) / 2);
+    const planeM = focusPlaneM(samples, row, (scene.subject?.heightM ?? 0) / 2);
     const opticalMm = moment.focalLengthMm / samples.crop[row];
     if (look) {
       if (blur.lens) {
-        const radiusM = openingRadiusM(opticalMm, setup.shot.fNumber, planeM);
+        const radiusM = openingRadiusM(opticalMm, scene.shot.fNumber, planeM);
         lookPast(camera, look.x * radiusM, look.y * radiusM, planeM);
       }
       nudge(camera, (2 * look.pixelX) / this.look.width, (2 * look.pixelY) / this.look.height);
     }
     depthTint.value = samples.subjectDistanceM[row];
-    const confusionMm = (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[row];
-    const sharp = depthOfField(opticalMm, setup.shot.fNumber, confusionMm, planeM);
+    const confusionMm = (scene.limits.confusionShare * samples.frameWidthMm) / samples.crop[row];
+    const sharp = depthOfField(opticalMm, scene.shot.fNumber, confusionMm, planeM);
     focusTone.value.set(blur.tone ? 1 : 0, sharp.nearM, Math.min(1e6, sharp.farM));
     renderer.render(this.paper.scene, camera);
   }

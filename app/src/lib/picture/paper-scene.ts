@@ -10,12 +10,12 @@ import {
   type Material,
   Object3D,
   PlaneGeometry,
-  Scene,
+  Scene as Stage,
 } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import type { Piece } from '@gentle-arc/core/model/piece';
-import type { Setup } from '@gentle-arc/core/model/shoot';
-import { WALK_STEP_S, walkAt, type WalkAt } from '@gentle-arc/core/scene/walk';
+import type { Scene } from '@gentle-arc/core/scene/scene';
+import { WALK_STEP_S, type WalkAt } from '@gentle-arc/core/scene/walk';
 import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
@@ -24,13 +24,13 @@ const SHADOW_REACH_M = 34;
 
 /** The site as a paper model: ground, pieces, sky and sun. */
 export class PaperScene {
-  readonly scene = new Scene();
+  readonly scene = new Stage();
   private readonly standing = new Group();
   private readonly sun = new DirectionalLight(LIGHT.sun, LIGHT.sunStrength);
   private readonly walkers: { mesh: Mesh; piece: Piece; walk: WalkAt }[] = [];
   private readonly merged: BufferGeometry[] = [];
   private readonly spot = new Float64Array(3);
-  private setup: Setup | null = null;
+  private setup: Scene | null = null;
 
   /** `simple`: as cheap to draw as it can be, without shadows. */
   constructor(private readonly simple = false) {
@@ -74,7 +74,7 @@ export class PaperScene {
   }
 
   /** Puts the pieces where they stand; whether anything is different from before. */
-  setSite(setup: Setup): boolean {
+  setSite(setup: Scene): boolean {
     const before = this.setup;
     if (
       before &&
@@ -89,15 +89,14 @@ export class PaperScene {
     for (const geometry of this.merged.splice(0)) geometry.dispose();
     // What stands still and looks alike is drawn in one go.
     const alike = new Map<Material, BufferGeometry[]>();
-    for (const piece of setup.pieces) {
+    for (const { piece, at, walks } of setup.things) {
       const isSubject = piece.id === setup.subject?.id;
       const material = this.simple ? simpleMaterial('plain') : materialOf(piece.kind, isSubject);
       const solid = (geometry: BufferGeometry) =>
         this.simple ? painted(geometry, paintOf(piece.kind, isSubject)) : geometry;
-      const walk = setup.shot.walks.find((row) => row.pieceId === piece.id);
-      if (walk) {
+      if (walks) {
         const mesh = this.stand(solid(geometryOf(piece)), material);
-        this.walkers.push({ mesh, piece, walk: walkAt(walk.points) });
+        this.walkers.push({ mesh, piece, walk: at });
       } else {
         const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
         alike.set(material, [...(alike.get(material) ?? []), solid(geometryOf(piece).clone().applyMatrix4(placed))]);

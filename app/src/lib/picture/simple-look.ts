@@ -4,8 +4,8 @@ import { depthTint, focusTone, LIGHT, SHARPNESS, TINT } from './scene-look';
 
 /**
  * The same look for a browser without a graphics processor: light is worked out at the corners of a solid instead of at
- * each pixel, colours are mixed as they are shown,
- * and the leaves of hedges are left away. Several small pictures then play far quicker.
+ * each pixel, colours are mixed as they are shown, and the leaves of hedges are left away. Several small pictures then
+ * play far quicker.
  */
 
 interface Paint {

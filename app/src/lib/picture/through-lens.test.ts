@@ -1,8 +1,9 @@
+import { plannedFilm } from '@gentle-arc/core/motion/film';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { newShot, newShoot } from '@gentle-arc/core/model/defaults';
 import { newPiece } from '@gentle-arc/core/model/piece';
-import { setupOf } from '@gentle-arc/core/model/shoot';
+import { sceneOf } from '@gentle-arc/core/scene/scene';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { sampleShot } from '@gentle-arc/core/motion/shown';
 import { blurDiscMm } from '@gentle-arc/core/optics/depth-of-field';
@@ -34,8 +35,8 @@ function taken(more: Partial<Shot>) {
     gaitId: 'gait-stand',
     ...more,
   };
-  const setup = setupOf({ ...shoot, site: { pieces }, shots: [shot] }, shot);
-  return { setup, samples: sampleShot(setup) };
+  const scene = sceneOf({ ...shoot, site: { pieces }, shots: [shot] }, shot);
+  return { scene, samples: sampleShot(scene) };
 }
 
 const LOOKS = 400;
@@ -46,7 +47,7 @@ const WIDTH_PX = 1920;
  * many pixels it lights, from first to last.
  */
 function drawn(
-  { setup, samples }: ReturnType<typeof taken>,
+  { scene, samples }: ReturnType<typeof taken>,
   row: number,
   at: (share: number) => Vector3,
   blur: { lens: boolean; motion: boolean },
@@ -56,10 +57,10 @@ function drawn(
   const lit = new Set<number>();
   for (let k = 0; k < LOOKS; k += 1) {
     const look = lookOfMany(k, LOOKS);
-    standAt(camera, momentAt(samples, blur.motion ? row + look.share * openRows(setup, samples, row) : row), samples);
-    const planeM = focusPlaneM(samples, row, (setup.subject?.heightM ?? 0) / 2);
+    standAt(camera, momentAt(samples, blur.motion ? row + look.share * openRows(scene, samples, row) : row), samples);
+    const planeM = focusPlaneM(samples, row, (scene.subject?.heightM ?? 0) / 2);
     if (blur.lens) {
-      const radiusM = openingRadiusM(samples.focalLengthMm[row], setup.shot.fNumber, planeM);
+      const radiusM = openingRadiusM(samples.focalLengthMm[row], scene.shot.fNumber, planeM);
       lookPast(camera, look.x * radiusM, look.y * radiusM, planeM);
     }
     camera.updateMatrixWorld();
@@ -106,7 +107,7 @@ describe('the picture through the lens, drawn with three.js', () => {
           featherShape: 'minimumJerk',
         },
       });
-      const said = layerFigures(measurePicture(film.setup, { units: 'metric' })).find(
+      const said = layerFigures(measurePicture(plannedFilm(film.scene), { units: 'metric' })).find(
         ({ layer }) => layer === 'subject',
       );
       const expectedPx = (said?.blurShare ?? 0) * WIDTH_PX;

@@ -1,6 +1,7 @@
 import { writePathCsv } from '@gentle-arc/core/formats/path-csv';
 import { SHOOT_FILE_ENDING, writeShootFile } from '@gentle-arc/core/formats/shoot-file';
-import { setupOf, type Shoot } from '@gentle-arc/core/model/shoot';
+import type { Shoot } from '@gentle-arc/core/model/shoot';
+import { sceneOf } from '@gentle-arc/core/scene/scene';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { download, fileName } from '$lib/parts/download';
 
@@ -10,11 +11,11 @@ export function exportShoot(shoot: Shoot): void {
 
 /** A shot's camera path as CSV or glTF. The glTF writer is only loaded when asked for. */
 export async function exportPath(shoot: Shoot, shot: Shot, format: 'csv' | 'gltf'): Promise<void> {
-  const setup = setupOf(shoot, shot);
+  const scene = sceneOf(shoot, shot);
   const name = `${fileName(shoot.name)}-${fileName(shot.name)}`;
-  if (format === 'csv') download(`${name}.csv`, 'text/csv', writePathCsv(setup));
+  if (format === 'csv') download(`${name}.csv`, 'text/csv', writePathCsv(scene));
   else {
     const { writePathGltf } = await import('@gentle-arc/core/formats/path-gltf');
-    download(`${name}.gltf`, 'model/gltf+json', await writePathGltf(setup));
+    download(`${name}.gltf`, 'model/gltf+json', await writePathGltf(scene));
   }
 }

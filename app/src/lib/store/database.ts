@@ -123,8 +123,8 @@ export type Saved = { outcome: 'saved'; rev: string } | { outcome: 'changed' } |
 
 /**
  * Saves a shoot that was made from the state `kept.rev` (null: from none), with its undo. When another state lies there
- * by now,
- * nothing is written and the outcome says so. `before`: the shoot as this work began, for the list of earlier states.
+ * by now, nothing is written and the outcome says so. `before`: the shoot as this work began, for the list of earlier
+ * states.
  */
 export async function saveShoot(kept: Kept, before: Shoot | null = null): Promise<Saved> {
   const { shoot, past, future } = kept;

@@ -7,8 +7,7 @@ export class WorkerGone extends Error {
 
 /**
  * One worker behind its calls: started when first asked, ended when a call takes too long or it dies, and started again
- * by the
- * next call. A call that dies with its worker is rejected; none waits for ever.
+ * by the next call. A call that dies with its worker is rejected; none waits for ever.
  */
 export class WorkerHost<Api> {
   private worker: Worker | null = null;

@@ -40,17 +40,15 @@ const worker: ReadingWorker = {
       subjectHeight: whileInFrame(subject, subject.height),
       visible: picture.visible,
       cameraSpeedMps: cameraSpeedMps(samples),
-      cameraHeightM: samples === picture.filmed ? heights : heightsM(picture.setup, samples),
+      cameraHeightM: samples === picture.filmed ? heights : heightsM(picture.scene, samples),
       focusDistanceM: samples.focusDistanceM,
       focalLengthMm: samples.focalLengthMm,
     };
     const reading: ShownReading = {
       frameRateHz: samples.frameRateHz,
       columns,
-      racks:
-        picture.setup.shot.focus.mode === 'racks' ||
-        picture.motion.legs.some(({ recipe }) => recipe.focus !== undefined),
-      drifts: driftByAim(picture.setup),
+      racks: picture.scene.shot.focus.mode === 'racks' || picture.intent.racksFocus,
+      drifts: driftByAim(picture.scene),
       findings,
       figures: readFigures(picture, request.units),
       cautions,

@@ -1,6 +1,5 @@
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import type { Samples } from '../../motion/sample';
-import { placeOverTime } from '../../scene/walk';
 import { distanceToPieceM } from '../../site/distance';
 
 /**
@@ -31,20 +30,15 @@ const NEAR_ENOUGH_M = 25;
  * The closest approach to the subject, to everybody who stands or walks near the path, and to whatever moves, nearest
  * first.
  */
-export function approachesOf({ pieces, shot, subject }: Setup, samples: Samples): Approach[] {
+export function approachesOf({ things, shot, subject }: Scene, samples: Samples): Approach[] {
   const spot = new Float64Array(3);
   const { count, captureRateHz: hz, xM, yM, zM } = samples;
-  return pieces
+  return things
     .filter(
-      (piece) =>
-        piece.kind === 'figure' || piece.id === subject?.id || shot.walks.some((walk) => walk.pieceId === piece.id),
-    )
-    .filter(
-      (piece) =>
+      ({ piece }) =>
         piece.kind === 'figure' || shot.walks.some((walk) => walk.pieceId === piece.id && walk.points.length > 1),
     )
-    .map((piece): Approach => {
-      const walk = placeOverTime(shot.walks, piece.id, piece);
+    .map(({ piece, at: walk }): Approach => {
       const places = new Float64Array(3 * count);
       const distances = new Float64Array(count);
       for (let row = 0; row < count; row += 1) {

@@ -1,9 +1,8 @@
 import type { Rig, RigKind } from '../../model/kit';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { sayLength, saySpeed, type Units } from '../../model/units';
 import { largest } from '../../motion/columns';
 import { pathLengthM, type Samples } from '../../motion/sample';
-import { placeOverTime } from '../../scene/walk';
 import { groundHeightM, groundPieces } from '../../site/ground';
 import { concernOf, type Approach } from './approaches';
 import { rollsOn } from '../rig/riding';
@@ -27,14 +26,14 @@ const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope']);
 
 /** The cautions of a shot: common practice, no published source. */
 export function cautionsOf(
-  setup: Setup,
+  scene: Scene,
   samples: Samples,
   heights: Float64Array,
   approaches: readonly Approach[],
   units: Units,
 ): Caution[] {
-  const { limits } = setup;
-  const { rig } = setup;
+  const { limits } = scene;
+  const { rig } = scene;
   const length = (m: number) => sayLength(m, units);
   const cautions: Caution[] = [];
   const add = (id: string, sentence: string) =>
@@ -50,7 +49,7 @@ export function cautionsOf(
         ? 'A drone held in the hand: crews usually take the propellers off and make sure that the motors cannot start.'
         : 'Spinning rotors near or above people: crews usually keep everyone clear of the whole path, keep a spotter watching the sky, and check airspace, airfields, parks’ rules, wind and battery first.',
     );
-  const under = OVERHEAD.has(rig.kind) || rig.armM > 0 ? personUnder(setup, samples) : null;
+  const under = OVERHEAD.has(rig.kind) || rig.armM > 0 ? personUnder(scene, samples) : null;
   if (under)
     add(
       'overhead',
@@ -61,7 +60,7 @@ export function cautionsOf(
       'rope',
       'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified rigger judge every knot and point.',
     );
-  const rolls = rollsOn(setup);
+  const rolls = rollsOn(scene);
   if (rolls)
     add(
       'wheels',
@@ -78,7 +77,7 @@ export function cautionsOf(
       'The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper guide by the shoulder.',
     );
   if (ON_FOOT.has(rig.kind) || held) {
-    const edge = edgeNear(setup, samples);
+    const edge = edgeNear(scene, samples);
     if (edge)
       add(
         'edge',
@@ -146,11 +145,10 @@ function isHandHeldDrone(rig: Rig): boolean {
 }
 
 /** Somebody the camera passes above, within a metre and a half on the ground; null when there is nobody. */
-function personUnder({ pieces, shot }: Setup, samples: Samples): string | null {
+function personUnder({ things }: Scene, samples: Samples): string | null {
   const spot = new Float64Array(3);
-  for (const piece of pieces) {
+  for (const { piece, at: walk } of things) {
     if (piece.kind !== 'figure') continue;
-    const walk = placeOverTime(shot.walks, piece.id, piece);
     for (let row = 0; row < samples.count; row += 4) {
       walk(samples.tS[row], spot);
       if (
@@ -167,8 +165,8 @@ const EDGE_REACH_M = 0.6;
 const EDGE_DROP_M = 0.5;
 
 /** The deepest drop of the ground within a step of the path, metres; 0 when there is none. */
-function edgeNear(setup: Setup, samples: Samples): number {
-  const ground = groundPieces(setup.pieces);
+function edgeNear(scene: Scene, samples: Samples): number {
+  const ground = groundPieces(scene.pieces);
   if (ground.length === 0) return 0;
   const stride = Math.max(1, Math.ceil(samples.count / 60));
   let deepest = 0;

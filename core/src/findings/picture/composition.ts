@@ -1,7 +1,6 @@
 import { gradeAbove, gradeBelow, lasting, percent, seconds, stretchWords, type Finding } from '../finding';
 import { trim } from '../../model/units';
 import { largest, longestRun, smoothed } from '../../motion/columns';
-import { subjectInOf } from '../../motion/legs';
 import type { Picture } from '../../image/picture';
 import { figureShare, shotSize, STANDING_M } from '../../image/shot-size';
 import { isInFrame, isShown } from '../../image/subject-in-frame';
@@ -28,8 +27,8 @@ const JOINTS = [
 const JOINT_BAND = 0.02;
 
 /** Frame heights that a standing figure at the subject's distance fills, one value a row. */
-export function figureShares({ setup, samples }: Picture): Float64Array {
-  const figureM = setup.subject?.kind === 'figure' ? setup.subject.heightM : STANDING_M;
+export function figureShares({ scene, samples }: Picture): Float64Array {
+  const figureM = scene.subject?.kind === 'figure' ? scene.subject.heightM : STANDING_M;
   return Float64Array.from({ length: samples.count }, (_, row) =>
     figureShare(figureM, samples.subjectDistanceM[row], samples.focalLengthMm[row], samples.frameHeightMm),
   );
@@ -49,15 +48,15 @@ export function compositionFindings(picture: Picture): Finding[] {
 
 /** Whether the subject is a figure that the move keeps framed, row by row; null when none is. */
 function framedRows(
-  { setup, subject, motion, samples }: Picture,
+  { scene, subject, intent, samples }: Picture,
   shares: Float64Array,
 ): ((row: number) => boolean) | null {
-  if (setup.subject?.kind !== 'figure' || subjectInOf(motion) !== 'always') return null;
+  if (scene.subject?.kind !== 'figure' || intent.subjectIn !== 'always') return null;
   return (row) => isInFrame(subject, row) && shares[row] >= FRAMED && Math.abs(samples.tiltDeg[row]) <= LEVEL_DEG;
 }
 
-function sizeAndPlace({ setup, samples, subject }: Picture, shares: Float64Array): Finding[] {
-  if (!setup.subject) return [];
+function sizeAndPlace({ scene, samples, subject }: Picture, shares: Float64Array): Finding[] {
+  if (!scene.subject) return [];
   const shown = Array.from({ length: samples.count }, (_, row) => row).filter((row) => isShown(subject, row));
   if (shown.length === 0) return [];
   const say = (row: number) => `${shotSize(shares[row])}, ${placeWords(subject.u[row])}`;
@@ -71,10 +70,10 @@ function sizeAndPlace({ setup, samples, subject }: Picture, shares: Float64Array
       id: 'composition',
       grade: 'calm',
       sentence: crosses
-        ? `${setup.subject.name}: ${start} at first and at last; on the way from ${placeWords(leftmost)} to ${placeWords(rightmost)}.`
+        ? `${scene.subject.name}: ${start} at first and at last; on the way from ${placeWords(leftmost)} to ${placeWords(rightmost)}.`
         : start === end
-          ? `${setup.subject.name}: ${start} throughout.`
-          : `${setup.subject.name}: ${start} at first; at last ${end}.`,
+          ? `${scene.subject.name}: ${start} throughout.`
+          : `${scene.subject.name}: ${start} at first; at last ${end}.`,
       reason: `The size is named by how much of the frame height a standing figure fills: ${percent(shares[first])} at first, ${percent(shares[last])} at last.`,
       screenS: samples.screenS[first],
       value: shares[first],
@@ -100,11 +99,11 @@ export function placeWords(u: number): string {
 }
 
 function headRoom(
-  { setup, samples, subject }: Picture,
+  { scene, samples, subject }: Picture,
   shares: Float64Array,
   framed: (row: number) => boolean,
 ): Finding[] {
-  const { limits } = setup;
+  const { limits } = scene;
   const room = Float64Array.from({ length: samples.count }, (_, row) =>
     framed(row) && shares[row] < HEAD_MAY_BE_CUT && subject.topV[row] <= 0.5 ? 0.5 - subject.topV[row] : NaN,
   );
@@ -125,10 +124,10 @@ function headRoom(
       id: 'headRoom',
       grade: tight || airy ? 'ripple' : 'calm',
       sentence: tight
-        ? `${setup.subject?.name}’s head nearly touches the upper edge (${percent(value)} of the height above it); from ${percent(limit)} on it has room.`
+        ? `${scene.subject?.name}’s head nearly touches the upper edge (${percent(value)} of the height above it); from ${percent(limit)} on it has room.`
         : airy
-          ? `There is much air above ${setup.subject?.name}’s head: ${percent(value)} of the height; up to ${percent(limit)} at this size.`
-          : `${setup.subject?.name}’s head has room: ${percent(value)} of the height above it at least.`,
+          ? `There is much air above ${scene.subject?.name}’s head: ${percent(value)} of the height; up to ${percent(limit)} at this size.`
+          : `${scene.subject?.name}’s head has room: ${percent(value)} of the height above it at least.`,
       reason: 'Too little room presses the head down, too much makes a figure sink.',
       screenS: samples.screenS[row],
       value,
@@ -141,12 +140,12 @@ function headRoom(
 }
 
 /** Room ahead of where a figure looks or goes. */
-function lookRoom({ setup, samples, subject, motion }: Picture, framed: (row: number) => boolean): Finding[] {
-  const { limits } = setup;
+function lookRoom({ scene, samples, subject }: Picture, framed: (row: number) => boolean): Finding[] {
+  const { limits } = scene;
   const ahead = new Float64Array(samples.count).fill(NaN);
   for (let row = 0; row < samples.count; row += 1) {
     if (!framed(row)) continue;
-    const sideways = Math.sin((motion.headingAt(samples.tS[row]) - samples.panDeg[row]) * RAD);
+    const sideways = Math.sin((scene.headingAt(samples.tS[row]) - samples.panDeg[row]) * RAD);
     if (Math.abs(sideways) < 0.5) continue;
     ahead[row] = sideways > 0 ? 0.5 - subject.u[row] : 0.5 + subject.u[row];
   }
@@ -161,8 +160,8 @@ function lookRoom({ setup, samples, subject, motion }: Picture, framed: (row: nu
       grade,
       sentence:
         grade === 'calm'
-          ? `${setup.subject?.name} has room ahead: ${percent(value)} of the width at least.`
-          : `${setup.subject?.name} looks out of the frame: ${percent(value)} of the width ahead; from ${percent(limit)} on there is room to look and go into.`,
+          ? `${scene.subject?.name} has room ahead: ${percent(value)} of the width at least.`
+          : `${scene.subject?.name} looks out of the frame: ${percent(value)} of the width ahead; from ${percent(limit)} on there is room to look and go into.`,
       reason: 'People look where a figure looks or goes; an edge there stops the eye.',
       screenS: samples.screenS[least.row],
       value,
@@ -175,8 +174,8 @@ function lookRoom({ setup, samples, subject, motion }: Picture, framed: (row: nu
 }
 
 /** For how long the lower edge stays at one joint. */
-function joints({ setup, samples, subject }: Picture, framed: (row: number) => boolean): Finding[] {
-  const { limits } = setup;
+function joints({ scene, samples, subject }: Picture, framed: (row: number) => boolean): Finding[] {
+  const { limits } = scene;
   let worst: { name: string; rows: number; row: number; stretches: number } | null = null;
   for (const [name, height] of JOINTS) {
     const run = longestRun(samples.count, (row) => {
@@ -193,7 +192,7 @@ function joints({ setup, samples, subject }: Picture, framed: (row: number) => b
     {
       id: 'joints',
       grade: gradeAbove(value, limit, Infinity),
-      sentence: `The lower edge cuts ${setup.subject?.name} at the ${worst.name} for ${lasting(value)}${value > limit ? `; up to ${seconds(limit)} it only passes` : ', in passing'}.`,
+      sentence: `The lower edge cuts ${scene.subject?.name} at the ${worst.name} for ${lasting(value)}${value > limit ? `; up to ${seconds(limit)} it only passes` : ', in passing'}.`,
       reason: 'Between joints a cut looks chosen; through them the limb seems to end there.',
       screenS: samples.screenS[worst.row],
       value,
@@ -210,7 +209,7 @@ function joints({ setup, samples, subject }: Picture, framed: (row: number) => b
  * heights.
  */
 export function innerArea(
-  alsoShape: Picture['setup']['delivery']['alsoShape'],
+  alsoShape: Picture['scene']['delivery']['alsoShape'],
   aspect: number,
 ): { halfWidth: number; halfHeight: number } | null {
   if (alsoShape === 'none') return null;
@@ -219,12 +218,12 @@ export function innerArea(
 }
 
 /** Whether the subject stays inside the shape that is cut out later as well. */
-function alsoShape({ setup, samples, subject, motion }: Picture): Finding[] {
-  const { alsoShape: shape } = setup.delivery;
+function alsoShape({ scene, samples, subject, intent }: Picture): Finding[] {
+  const { alsoShape: shape } = scene.delivery;
   const inner = innerArea(shape, samples.frameWidthMm / samples.frameHeightMm);
-  if (!inner || !setup.subject) return [];
+  if (!inner || !scene.subject) return [];
   // Of a figure all of it across and its head; of a thing most of it: the part that matters, not its middle.
-  const figure = setup.subject.kind === 'figure';
+  const figure = scene.subject.kind === 'figure';
   const outside = longestRun(samples.count, (row) => {
     if (!isShown(subject, row)) return false;
     const { u, topV } = subject;
@@ -235,15 +234,15 @@ function alsoShape({ setup, samples, subject, motion }: Picture): Finding[] {
     return across || Math.min(topV[row], 0.5) > inner.halfHeight + 1e-9 || topV[row] < -inner.halfHeight;
   });
   const value = outside ? outside.rows / samples.frameRateHz : 0;
-  const limit = setup.limits.cutOffS;
-  const kept = subjectInOf(motion) === 'always';
+  const limit = scene.limits.cutOffS;
+  const kept = intent.subjectIn === 'always';
   return [
     {
       id: 'alsoShape',
       grade: kept ? gradeAbove(value, limit, Infinity) : 'calm',
       sentence: outside
-        ? `${setup.subject.name} is not whole in the ${shape} cut ${stretchWords(value, samples.screenS[outside.row], outside.stretches)}.`
-        : `${setup.subject.name} stays inside the ${shape} cut as well.`,
+        ? `${scene.subject.name} is not whole in the ${shape} cut ${stretchWords(value, samples.screenS[outside.row], outside.stretches)}.`
+        : `${scene.subject.name} stays inside the ${shape} cut as well.`,
       reason:
         'People compose for the shape they see: what a second shape needs has to stay in its inner area from the start.',
       screenS: samples.screenS[outside?.row ?? 0],
@@ -264,8 +263,8 @@ const BODY = 0.7;
 const THING = 0.6;
 
 /** Roll that nobody asked for: the body's lean and tremor that reach the frame. */
-function horizon({ setup, samples, motion }: Picture): Finding[] {
-  const { shot, limits } = setup;
+function horizon({ scene, samples }: Picture): Finding[] {
+  const { shot, limits } = scene;
   const free = shot.aim.mode === 'allFollow';
   const worst = largest(
     samples.body.rollDeg.map((roll, row) => Math.abs(roll + (free ? samples.body.leanDeg[row] : 0))),
@@ -274,7 +273,7 @@ function horizon({ setup, samples, motion }: Picture): Finding[] {
   if (!worst) return [];
   const limit = limits.horizonRollDeg;
   const grade = gradeAbove(worst.value, limit, limit * limits.joltFactor * 2);
-  const rolls = !free && asked !== null && asked.value > 0.5 && motion.legs.length > 0;
+  const rolls = !free && asked !== null && asked.value > 0.5;
   return [
     {
       id: 'horizon',

@@ -1,13 +1,12 @@
 import { gradeAbove, percent, type Finding } from '../finding';
-import { subjectInOf } from '../../motion/legs';
 import { CAMERA_SIZE, project, type InPicture } from '../../optics/projection';
 import { depthRasterOf, NOTHING } from '../../image/depth-raster';
 import type { Picture } from '../../image/picture';
 
 /**
  * What a viewer sees first and last: who is covered, and whether a figure's face is in the frame where the shot opens
- * and
- * where it closes. A move that reveals or leaves its subject is asked only at the end where the subject ought to be.
+ * and where it closes. A move that reveals or leaves its subject is asked only at the end where the subject ought to
+ * be.
  */
 
 /**
@@ -38,10 +37,10 @@ interface End {
 }
 
 export function endFindings(picture: Picture): Finding[] {
-  const { setup, motion, samples } = picture;
-  if (!setup.subject) return [];
-  const when = subjectInOf(motion);
-  const reveals = motion.legs.some(({ recipe }) => recipe.reveals);
+  const { scene, intent, samples } = picture;
+  if (!scene.subject) return [];
+  const when = intent.subjectIn;
+  const reveals = intent.reveals;
   const ends: End[] = [
     ...(when === 'always' || when === 'start' ? [{ id: 'opening' as const, row: 0, frame: 'first' as const }] : []),
     ...(when === 'always' || when === 'end'
@@ -55,11 +54,11 @@ export function endFindings(picture: Picture): Finding[] {
 }
 
 /** A figure cut so that its face is outside the frame. */
-function face({ setup, subject, samples }: Picture, { id, row, frame }: End): Finding[] {
+function face({ scene, subject, samples }: Picture, { id, row, frame }: End): Finding[] {
   const [top, base] = [subject.topV[row], subject.baseV[row]];
-  if (setup.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5))
+  if (scene.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5))
     return [];
-  const { name, heightM } = setup.subject;
+  const { name, heightM } = scene.subject;
   // Seen from near by a body does not shrink evenly: each height is drawn for itself.
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const point: InPicture = { u: 0, w: 0, depthM: 0 };
@@ -101,16 +100,16 @@ function face({ setup, subject, samples }: Picture, { id, row, frame }: End): Fi
  * upper half counts: legs behind a hedge are a view, a post before the face is in the way.
  */
 function covered(picture: Picture, { id, row, frame }: End): Finding[] {
-  const { setup, samples, subject } = picture;
+  const { scene, samples, subject } = picture;
   if (!(Math.abs(subject.u[row]) <= 0.5 && Math.abs(subject.v[row]) <= 0.5)) return [];
   const { share, by } = coverAt(picture, row);
   if (!(share > 0.02)) return [];
-  const limit = setup.limits.coveredAtEnd;
-  const what = setup.subject?.kind === 'figure' ? `${setup.subject.name}’s head and chest` : setup.subject?.name;
+  const limit = scene.limits.coveredAtEnd;
+  const what = scene.subject?.kind === 'figure' ? `${scene.subject.name}’s head and chest` : scene.subject?.name;
   return [
     {
       id: `${id}.covered`,
-      grade: gradeAbove(share, limit, limit * setup.limits.joltFactor),
+      grade: gradeAbove(share, limit, limit * scene.limits.joltFactor),
       sentence: `${by} covers ${percent(share)} of ${what} in the ${frame} frame${share > limit ? `; up to ${percent(limit)} is foreground, more is in the way` : ''}.`,
       reason: id === 'opening' ? 'The first frame says who the shot is about.' : 'The last frame is what stays.',
       screenS: samples.screenS[row],
@@ -126,11 +125,11 @@ function covered(picture: Picture, { id, row, frame }: End): Finding[] {
 /**
  * How much of the subject (of a figure: its upper half) is covered by what stands nearer, and what covers most of it.
  */
-function coverAt({ setup, samples, subject }: Picture, row: number): { share: number; by: string } {
-  const { widthCells, heightCells, pieceAt, nearness } = depthRasterOf(setup, samples, CELLS)(row);
-  const own = setup.pieces.findIndex(({ id }) => id === setup.subject?.id);
+function coverAt({ scene, samples, subject }: Picture, row: number): { share: number; by: string } {
+  const { widthCells, heightCells, pieceAt, nearness } = depthRasterOf(scene, samples, CELLS)(row);
+  const own = scene.pieces.findIndex(({ id }) => id === scene.subject?.id);
   const [top, base] = [subject.topV[row], subject.baseV[row]];
-  const from = setup.subject?.kind === 'figure' ? (top + base) / 2 : base;
+  const from = scene.subject?.kind === 'figure' ? (top + base) / 2 : base;
   const nearer = 1 / (samples.subjectDistanceM[row] * NEARER);
   const counts = new Map<number, number>();
   let [cells, hidden] = [0, 0];
@@ -148,5 +147,5 @@ function coverAt({ setup, samples, subject }: Picture, row: number): { share: nu
     }
   }
   const [most] = [...counts].sort((a, b) => b[1] - a[1]);
-  return { share: cells > 0 ? hidden / cells : 0, by: most ? setup.pieces[most[0]].name : 'Something' };
+  return { share: cells > 0 ? hidden / cells : 0, by: most ? scene.pieces[most[0]].name : 'Something' };
 }

@@ -1,6 +1,6 @@
 import { gradeAbove, percent, type Finding } from '../finding';
 import { trim } from '../../model/units';
-import type { LegMotion } from '../../motion/legs';
+import type { Intent, Stroke } from '../../motion/intent';
 import type { Samples } from '../../motion/sample';
 import { rowAt } from '../../motion/shown';
 import type { Picture } from '../../image/picture';
@@ -22,15 +22,10 @@ const ENOUGH_HZ = 24;
  * The least even of the moves of a shot, from a speed a row and how many rows there are a second: of what is shown by
  * the frame rate, of what the rig did by the rate it was recorded at; null when nothing moves.
  */
-export function leastEven(
-  { legs }: Picture['motion'],
-  samples: Samples,
-  speed: Float64Array,
-  rateHz: number,
-): Evenness | null {
+export function leastEven({ strokes }: Intent, samples: Samples, speed: Float64Array, rateHz: number): Evenness | null {
   let worst: Evenness | null = null;
-  for (const { pace } of legs) {
-    const [from, end] = [rowAt(samples, pace.startS), rowAt(samples, pace.endS)].sort((a, b) => a - b);
+  for (const { startS, endS } of strokes) {
+    const [from, end] = [rowAt(samples, startS), rowAt(samples, endS)].sort((a, b) => a - b);
     const to = Math.min(samples.count, end + 1);
     const part = speed.subarray(from, to);
     const stride = Math.max(1, Math.floor(rateHz / ENOUGH_HZ));
@@ -64,11 +59,11 @@ const LEAST_SCREEN_SPEED = 1e-4;
 const LEAST_CAMERA_MPS = 1e-3;
 
 /** Whether each move runs evenly, in the picture and in the rig. */
-export function evennessFindings({ setup, motion, samples, filmed, screen }: Picture): Finding[] {
-  const { limits } = setup;
-  const blurs = motion.legs.some(({ recipe }) => recipe.meantToBlur);
+export function evennessFindings({ scene, intent, samples, filmed, screen }: Picture): Finding[] {
+  const { limits } = scene;
+  const blurs = intent.meantToBlur;
   // On screen a ramp means to hurry and linger; the rig knows nothing of it.
-  const ramped = setup.shot.playback.ramp.length > 1;
+  const ramped = scene.shot.playback.ramp.length > 1;
   const limit = limits.roughness;
   const say = (
     id: string,
@@ -103,13 +98,13 @@ export function evennessFindings({ setup, motion, samples, filmed, screen }: Pic
     ...say(
       'even.picture',
       PICTURE,
-      moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(motion, samples, screen.speed, samples.frameRateHz) : null,
+      moves(screen.speed, LEAST_SCREEN_SPEED) ? leastEven(intent, samples, screen.speed, samples.frameRateHz) : null,
       blurs || ramped,
     ),
     ...say(
       'even.rig',
       CAMERA,
-      moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(motion, filmed, cameraMps, filmed.captureRateHz) : null,
+      moves(cameraMps, LEAST_CAMERA_MPS) ? leastEven(intent, filmed, cameraMps, filmed.captureRateHz) : null,
       blurs,
     ),
   ];
@@ -126,17 +121,17 @@ const ONCE_ROUND_DEG = 350;
  * not go round.
  */
 function turning(
-  { recipe, move }: LegMotion,
-  { filmed: samples, setup, motion }: Picture,
+  { turns }: Stroke,
+  { filmed: samples, scene, intent }: Picture,
 ): { angleDeg: Float64Array; distanceM: Float64Array | null } | null {
-  if (recipe.aim(move).base === 'down') return recipe.turn ? { angleDeg: samples.panDeg, distanceM: null } : null;
-  if (recipe.effect !== 'round' || recipe.subjectIn(move) !== 'always') return null;
+  if (turns === null) return null;
+  if (turns === 'onTheSpot') return { angleDeg: samples.panDeg, distanceM: null };
   const { count, xM, yM, subjectXM, subjectYM } = samples;
-  const { pivot } = motion;
+  const { pivot } = intent;
   const angleDeg = new Float64Array(count);
   const distanceM = new Float64Array(count);
   for (let i = 0; i < count; i += 1) {
-    const [x, y] = setup.subject ? [subjectXM[i], subjectYM[i]] : [pivot.xM, pivot.yM];
+    const [x, y] = scene.subject ? [subjectXM[i], subjectYM[i]] : [pivot.xM, pivot.yM];
     const raw = Math.atan2(xM[i] - x, yM[i] - y) / RAD;
     angleDeg[i] = i === 0 ? raw : raw - 360 * Math.round((raw - angleDeg[i - 1]) / 360);
     distanceM[i] = Math.hypot(xM[i] - x, yM[i] - y);
@@ -146,13 +141,13 @@ function turning(
 
 /** Of a move that goes round or spins: whether it turns evenly, and keeps its distance to the centre. */
 export function turningFindings(picture: Picture): Finding[] {
-  const { motion, filmed: samples, setup } = picture;
-  const { limits } = setup;
+  const { intent, filmed: samples, scene } = picture;
+  const { limits } = scene;
   const findings: Finding[] = [];
-  for (const leg of motion.legs) {
-    const turn = turning(leg, picture);
+  for (const stroke of intent.strokes) {
+    const turn = turning(stroke, picture);
     if (!turn) continue;
-    const { cruiseFromS, cruiseToS, startS, endS } = leg.pace;
+    const { cruiseFromS, cruiseToS, startS, endS } = stroke;
     const row = (tS: number) => rowAt(samples, tS);
     const [first, last] = [row(startS), row(endS)];
     const [from, to] = cruiseToS > cruiseFromS ? [row(cruiseFromS), row(cruiseToS)] : [first, last];
@@ -199,7 +194,7 @@ export function turningFindings(picture: Picture): Finding[] {
       sentence:
         off.value <= limits.centreKept
           ? `The centre is kept: the distance strays by ${percent(off.value)}.`
-          : `The circle is not about ${setup.subject?.name ?? 'its centre'}: the distance strays by ${percent(off.value)}; up to ${percent(limits.centreKept)} is not noticed.`,
+          : `The circle is not about ${scene.subject?.name ?? 'its centre'}: the distance strays by ${percent(off.value)}; up to ${percent(limits.centreKept)} is not noticed.`,
       reason: 'Round a centre that lies elsewhere the subject grows and shrinks on the way.',
       screenS: samples.screenS[off.row],
       value: off.value,

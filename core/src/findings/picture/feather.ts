@@ -18,14 +18,14 @@ const NAMES = { start: 'start', join: 'join', stop: 'stop', ramp: 'change of spe
  * picture shows there.
  */
 export function featherFindings(picture: Picture): Finding[] {
-  const { screen, samples, motion, setup } = picture;
-  const { limits } = setup;
-  const { legs } = motion;
+  const { screen, samples, intent, scene } = picture;
+  const { limits } = scene;
+  const { strokes } = intent;
   const last = samples.count - 1;
-  const middles = legs.map(({ pace }) => rowAt(samples, (pace.startS + pace.endS) / 2));
+  const middles = strokes.map(({ startS, endS }) => rowAt(samples, (startS + endS) / 2));
   const [first, final] = [Math.min(...middles), Math.max(...middles)];
   const limit = limits.screenAcceleration;
-  const meant = legs.some(({ recipe }) => recipe.meantToBlur);
+  const meant = intent.meantToBlur;
   const corners = rampCorners(picture);
   const beside = (row: number) =>
     corners.some(([fromS, toS]) => samples.screenS[row] >= fromS && samples.screenS[row] <= toS);
@@ -34,7 +34,7 @@ export function featherFindings(picture: Picture): Finding[] {
   const ofRamp = screen.acceleration.map((value, row) => (beside(row) ? value : NaN));
   return [
     { id: 'start' as const, column: ofMove, from: 0, to: first },
-    ...(legs.length > 1 ? [{ id: 'join' as const, column: ofMove, from: first, to: Math.max(first, final) }] : []),
+    ...(strokes.length > 1 ? [{ id: 'join' as const, column: ofMove, from: first, to: Math.max(first, final) }] : []),
     { id: 'stop' as const, column: ofMove, from: Math.max(first, final), to: last },
     ...(corners.length > 0 ? [{ id: 'ramp' as const, column: ofRamp, from: 0, to: last }] : []),
   ].flatMap(({ id, column, from, to }) => {
@@ -70,7 +70,7 @@ const ONE_CORNER_S = 1.5;
  * Where the speed of playing begins or ends to change, each from and to, s on screen: what lies there is the ramp's
  * doing.
  */
-function rampCorners({ setup: { shot }, motion: { durationS } }: Picture): [number, number][] {
+function rampCorners({ scene: { shot, durationS } }: Picture): [number, number][] {
   const { ramp } = shot.playback;
   const { screenAt } = playingOf(shot, durationS);
   const corners: [number, number][] = [];

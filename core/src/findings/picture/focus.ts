@@ -8,22 +8,21 @@ import { isInFrame } from '../../image/subject-in-frame';
 
 /** Whether the subject is sharp at the start, on the way and at the end, and how quickly the focus has to go. */
 export function focusFindings(picture: Picture): Finding[] {
-  const { setup, motion } = picture;
-  if (setup.shot.focus.mode === 'racks' || motion.legs.some(({ recipe }) => recipe.focus !== undefined))
-    return pullFindings(picture, 'focus.rack');
-  return [...sharpnessFindings(picture), ...(setup.subject ? pullFindings(picture, 'focus.pull') : [])];
+  const { scene, intent } = picture;
+  if (scene.shot.focus.mode === 'racks' || intent.racksFocus) return pullFindings(picture, 'focus.rack');
+  return [...sharpnessFindings(picture), ...(scene.subject ? pullFindings(picture, 'focus.pull') : [])];
 }
 
 /**
  * How many times the blur that still looks sharp the subject's blur disc is, one value a row; NaN while it is not in
  * the picture.
  */
-export function subjectBlur({ setup, samples, subject }: Picture): Float64Array {
-  const { fNumber } = setup.shot;
+export function subjectBlur({ scene, samples, subject }: Picture): Float64Array {
+  const { fNumber } = scene.shot;
   return Float64Array.from({ length: samples.count }, (_, row) => {
-    if (!setup.subject || !isInFrame(subject, row)) return NaN;
+    if (!scene.subject || !isInFrame(subject, row)) return NaN;
     const opticalMm = samples.focalLengthMm[row] / samples.crop[row];
-    const sharpMm = (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[row];
+    const sharpMm = (scene.limits.confusionShare * samples.frameWidthMm) / samples.crop[row];
     return Math.min(
       MOST_BLUR,
       blurDiscMm(opticalMm, fNumber, samples.focusDistanceM[row], Math.max(0.02, samples.subjectDistanceM[row])) /
@@ -37,11 +36,11 @@ const MOST_BLUR = 1000;
 const SOFT_FACTOR = 3;
 
 function sharpnessFindings(picture: Picture): Finding[] {
-  const { setup, samples, words } = picture;
+  const { scene, samples, words } = picture;
   const blur = subjectBlur(picture);
   const worst = largest(blur);
-  if (!worst || !setup.subject) return [];
-  const { shot, subject } = setup;
+  if (!worst || !scene.subject) return [];
+  const { shot, subject } = scene;
   const shown = [...blur.keys()].filter((row) => !Number.isNaN(blur[row]));
   const [first, last] = [shown[0], shown[shown.length - 1]];
   const word = (row: number) => (blur[row] <= 1 ? 'sharp' : blur[row] <= SOFT_FACTOR ? 'soft' : 'out of focus');
@@ -50,7 +49,7 @@ function sharpnessFindings(picture: Picture): Finding[] {
   const field = depthOfField(
     samples.focalLengthMm[worst.row] / samples.crop[worst.row],
     shot.fNumber,
-    (setup.limits.confusionShare * samples.frameWidthMm) / samples.crop[worst.row],
+    (scene.limits.confusionShare * samples.frameWidthMm) / samples.crop[worst.row],
     focusM,
   );
   const far = Number.isFinite(field.farM) ? `to ${sayLength(field.farM, words.units)}` : 'to the horizon';
@@ -82,14 +81,14 @@ const QUICK_PULL = {
 };
 
 /** How quickly the focus has to go, against who pulls it. */
-function pullFindings({ filmed, setup, motion }: Picture, id: 'focus.rack' | 'focus.pull'): Finding[] {
-  const { limits, lens, shot } = setup;
+function pullFindings({ filmed, scene, intent }: Picture, id: 'focus.rack' | 'focus.pull'): Finding[] {
+  const { limits, lens, shot } = scene;
   const { focusDistanceM, count } = filmed;
   const pull = fastestPull(filmed, lens);
   if (!pull && id === 'focus.pull') return [];
   const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, shot.puller, limits);
   const { subject, does } = PULLER_WORDS[shot.puller];
-  const dark = motion.legs.some(({ recipe }) => recipe.goesDark);
+  const dark = intent.goesDark;
   const say = (amount: number) =>
     unit === 'deg/s' ? `${trim(amount, 0)}° of the ring a second` : `${trim(amount, 2)} dioptres a second`;
   // A start out of focus is seen to become sharp, not to turn: only a pull that nobody can make is told.

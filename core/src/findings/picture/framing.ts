@@ -1,20 +1,17 @@
 import { gradeAbove, lasting, percent, speedWords, stretchWords, type Finding } from '../finding';
 import { largest, longestRun, smoothed } from '../../motion/columns';
 import type { SubjectIn } from '../../motion/moves/recipe';
-import { subjectInOf } from '../../motion/legs';
 import { pathLengthM } from '../../motion/sample';
 import { SEEN_S } from '../../image/figures';
 import type { Picture } from '../../image/picture';
 import { isInFrame, isShown, type SubjectInFrame } from '../../image/subject-in-frame';
 
 /** Is the subject kept in its place? Only asked when the aim promises it. */
-export function placeFindings({ setup, subject, samples, motion }: Picture): Finding[] {
-  const { limits } = setup;
-  const promised =
-    setup.shot.aim.mode !== 'locked' &&
-    motion.legs.every(({ recipe, move }) => recipe.aim(move).base === 'asked' && recipe.subjectIn(move) === 'always');
-  if (!setup.subject || !promised) return [];
-  const { u, v } = setup.shot.aim.place;
+export function placeFindings({ scene, subject, samples, intent }: Picture): Finding[] {
+  const { limits } = scene;
+  const promised = scene.shot.aim.mode !== 'locked' && intent.keepsPlace;
+  if (!scene.subject || !promised) return [];
+  const { u, v } = scene.shot.aim.place;
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const drift = largest(subject.u.map((value, row) => Math.hypot(value - u, (subject.v[row] - v) / aspect)));
   if (!drift) return [];
@@ -28,8 +25,8 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
       grade,
       sentence:
         grade === 'calm'
-          ? `${setup.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
-          : `${setup.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up to ${percent(limit)} is not noticed.`,
+          ? `${scene.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
+          : `${scene.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up to ${percent(limit)} is not noticed.`,
       reason: 'A subject that keeps its place gives the eye something to rest on.',
       screenS: samples.screenS[drift.row],
       value: drift.value,
@@ -42,12 +39,12 @@ export function placeFindings({ setup, subject, samples, motion }: Picture): Fin
 }
 
 /** How the subject's size changes: held in a dolly zoom, grown or shrunk at a pace otherwise. */
-export function sizeFindings({ setup, subject, samples, motion }: Picture, held: boolean): Finding[] {
-  const { limits } = setup;
-  if (!setup.subject || (held && Number.isNaN(subject.height[0]))) return [];
+export function sizeFindings({ scene, subject, samples, intent }: Picture): Finding[] {
+  const { limits } = scene;
+  if (!scene.subject || (intent.holdsSize && Number.isNaN(subject.height[0]))) return [];
   const start = subject.height[0];
-  const name = setup.subject.name;
-  if (held) {
+  const name = scene.subject.name;
+  if (intent.holdsSize) {
     const off = largest(subject.height.map((value) => Math.abs(value / start - 1)));
     if (!off) return [];
     const limit = limits.heldSizeChange;
@@ -70,12 +67,7 @@ export function sizeFindings({ setup, subject, samples, motion }: Picture, held:
       },
     ];
   }
-  if (
-    pathLengthM(samples) < 0.01 &&
-    setup.shot.walks.length === 0 &&
-    motion.legs.every(({ recipe, move }) => recipe.zoom(move).rule === 'fixed')
-  )
-    return [];
+  if (pathLengthM(samples) < 0.01 && scene.shot.walks.length === 0 && !intent.zooms) return [];
   // Focal length over distance: seen from above a person is short, not small.
   const scaleAt = (row: number) => samples.focalLengthMm[row] / samples.subjectDistanceM[row];
   const rate = new Float64Array(samples.count).fill(NaN);
@@ -114,14 +106,14 @@ function changeWords(start: number, end: number, rate: number): string {
 }
 
 /** When nothing of the site is ever in the picture. */
-export function emptyFindings({ setup, pieces, subject, samples }: Picture): Finding[] {
+export function emptyFindings({ scene, pieces, subject, samples }: Picture): Finding[] {
   if (pieces.length > 0 || samples.tS.some((_, row) => isInFrame(subject, row))) return [];
   return [
     {
       id: 'empty',
       grade: 'ripple',
       sentence:
-        setup.pieces.length === 0
+        scene.pieces.length === 0
           ? 'The site is empty: there is nothing but ground and sky to see.'
           : 'Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame.',
       reason:
@@ -137,9 +129,9 @@ export function emptyFindings({ setup, pieces, subject, samples }: Picture): Fin
 }
 
 /** Is the subject cut off at the frame's edge, or not in the picture at all? */
-export function cutOffFindings({ setup, subject, samples, motion }: Picture): Finding[] {
-  const { limits } = setup;
-  if (!setup.subject)
+export function cutOffFindings({ scene, subject, samples, intent }: Picture): Finding[] {
+  const { limits } = scene;
+  if (!scene.subject)
     return [
       {
         id: 'subject',
@@ -154,10 +146,10 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
         measure: 'subject',
       },
     ];
-  const name = setup.subject.name;
+  const name = scene.subject.name;
   const { count, frameRateHz } = samples;
   const common = { id: 'cutoff', limit: limits.cutOffS, unit: 's', measure: 'time cut off' };
-  const [from, to] = rowsItBelongsIn(subjectInOf(motion), subject, count, frameRateHz);
+  const [from, to] = rowsItBelongsIn(intent.subjectIn, subject, count, frameRateHz);
   const among = (test: (row: number) => boolean) => {
     const hit = longestRun(to - from, (k) => test(from + k));
     return hit && { ...hit, row: hit.row + from };
@@ -190,8 +182,8 @@ export function cutOffFindings({ setup, subject, samples, motion }: Picture): Fi
     );
   // A move that only passes somebody asks for one look; but who walks away from it is lost, not passed.
   const lost =
-    subjectInOf(motion) === 'sometime' &&
-    setup.shot.walks.some((walk) => walk.pieceId === setup.subject?.id && walk.points.length > 1)
+    intent.subjectIn === 'sometime' &&
+    scene.shot.walks.some((walk) => walk.pieceId === scene.subject?.id && walk.points.length > 1)
       ? longestRun(count, out)
       : null;
   if (lost && lost.rows > count * LOST_SHARE) {

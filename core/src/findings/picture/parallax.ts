@@ -13,7 +13,7 @@ const STILL_TRACK_M = 0.01;
  * whose zoom holds the subject is judged by its background instead.
  */
 export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
-  const { limits } = picture.setup;
+  const { limits } = picture.scene;
   const { samples, site } = picture;
   if (pathLengthM(samples) < STILL_TRACK_M) return [];
   const peakOf = (layer: LayerMotion) => largest(smoothed(layer.againstSubject, SEEN_S * samples.frameRateHz));

@@ -16,7 +16,7 @@ import { zoomFindings } from './zoom';
 
 /** Everything the audience will see in a picture, unsorted. */
 export function pictureFindings(picture: Picture): Finding[] {
-  const held = picture.motion.holdsSize;
+  const held = picture.intent.holdsSize;
   return [
     ...emptyFindings(picture),
     ...endFindings(picture),
@@ -26,7 +26,7 @@ export function pictureFindings(picture: Picture): Finding[] {
     ...parallaxFindings(picture, held),
     ...placeFindings(picture),
     ...sightFindings(picture),
-    ...sizeFindings(picture, held),
+    ...sizeFindings(picture),
     ...featherFindings(picture),
     ...evennessFindings(picture),
     ...turningFindings(picture),

@@ -15,8 +15,8 @@ export function leanDeg(speed: number, readOutS: number, aspect: number): number
 }
 
 /** How far upright things lean because the sensor is read line by line while the picture moves sideways. */
-export function skewFindings({ setup, samples, site, subject, motion }: Picture): Finding[] {
-  const { camera, limits } = setup;
+export function skewFindings({ scene, samples, site, subject, intent }: Picture): Finding[] {
+  const { camera, limits } = scene;
   // Frame widths a second of action: the sensor is read in its own time, however it is played.
   const fastest = [site.near.rightwards, site.far.rightwards, whileInFrame(subject, subject.rightwards)]
     .map((column) =>
@@ -27,7 +27,7 @@ export function skewFindings({ setup, samples, site, subject, motion }: Picture)
   const readOutS = (camera.readOutMs / 1000) * (samples.frameHeightMm / recordedFrameMm(camera).heightMm);
   const value = leanDeg(fastest.value, readOutS, samples.frameWidthMm / samples.frameHeightMm);
   const limit = limits.leanDeg;
-  const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
+  const meant = intent.meantToBlur;
   return [
     {
       id: 'skew',

@@ -3,14 +3,14 @@ import { shakeInFrame } from '../../image/shake';
 import type { Picture } from '../../image/picture';
 
 /** How far the body under the camera shakes the picture. Only said when something does. */
-export function shakeFindings({ setup, samples, depthM }: Picture): Finding[] {
-  const { limits } = setup;
+export function shakeFindings({ scene, samples, depthM }: Picture): Finding[] {
+  const { limits } = scene;
   const worst = shakeInFrame(samples, depthM);
   if (!worst || worst.value < 1e-5) return [];
   const limit = limits.wobble;
   const grade = gradeAbove(worst.value, limit, limit * limits.wobbleJoltFactor);
-  const { gait, rig } = setup;
-  const pixels = Math.round(worst.value * setup.delivery.widthPx);
+  const { gait, rig } = scene;
+  const pixels = Math.round(worst.value * scene.delivery.widthPx);
   return [
     {
       id: 'shake',

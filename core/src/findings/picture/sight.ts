@@ -17,13 +17,12 @@ const END_S = 0.5;
 const COVERED = 0.4;
 
 /** Whether a reveal happens, and when; and for other moves, whether something stands before the subject for long. */
-export function sightFindings({ setup, motion, samples, visible }: Picture): Finding[] {
-  const { limits } = setup;
-  if (!setup.subject) return [];
-  const { name } = setup.subject;
+export function sightFindings({ scene, intent, samples, visible }: Picture): Finding[] {
+  const { limits } = scene;
+  if (!scene.subject) return [];
+  const { name } = scene.subject;
   const { count, screenS, frameRateHz } = samples;
-  if (motion.legs.some(({ recipe }) => recipe.reveals))
-    return [revealFinding(name, visible, screenS, frameRateHz, feathersOf(setup, motion))];
+  if (intent.reveals) return [revealFinding(name, visible, screenS, frameRateHz, feathersOf(scene, intent))];
   const covered = longestRun(count, (row) => visible[row] < COVERED);
   if (!covered) return [];
   const value = covered.rows / frameRateHz;
@@ -51,8 +50,8 @@ interface FeatherSpan {
   toS: number;
 }
 
-function feathersOf({ shot }: Picture['setup'], { legs, durationS }: Picture['motion']): FeatherSpan[] {
-  const pace = legs.find(({ recipe }) => recipe.reveals)?.pace;
+function feathersOf({ shot, durationS }: Picture['scene'], { strokes }: Picture['intent']): FeatherSpan[] {
+  const pace = strokes.find(({ reveals }) => reveals);
   if (!pace) return [];
   const { screenAt } = playingOf(shot, durationS);
   const [startedS, stoppingS] = [screenAt(pace.cruiseFromS), screenAt(pace.cruiseToS)].sort((a, b) => a - b);

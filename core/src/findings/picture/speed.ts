@@ -9,15 +9,15 @@ import type { Picture } from '../../image/picture';
 
 /** Screen speed of near, subject and far as crossing time against the frame rate. */
 export function speedFindings(picture: Picture): Finding[] {
-  const { limits } = picture.setup;
-  const { samples, setup, motion } = picture;
+  const { limits } = picture.scene;
+  const { samples, scene, intent } = picture;
   const { plain, held: wide, isHeld: held, window } = speedLimits(picture);
-  const meant = motion.legs.some(({ recipe }) => recipe.meantToBlur);
+  const meant = intent.meantToBlur;
   const layers = [
     { id: 'speed.near', what: 'Near things', column: picture.site.near.speed, limit: held ? wide : plain },
     {
       id: 'speed.subject',
-      what: setup.subject?.name ?? 'The subject',
+      what: scene.subject?.name ?? 'The subject',
       column: whileInFrame(picture.subject, picture.subject.speed),
       limit: plain,
     },
@@ -66,20 +66,20 @@ function windowWords(window: number, frameRateHz: number): string {
 
 /** Blur of the subject while the shutter is open, and the opposite: a shutter too short for the speed. */
 export function blurFindings(picture: Picture): Finding[] {
-  const { limits } = picture.setup;
-  if (picture.motion.legs.some(({ recipe }) => recipe.meantToBlur)) return [];
-  const { samples, setup } = picture;
-  const { shutterDeg } = setup.shot;
+  const { limits } = picture.scene;
+  if (picture.intent.meantToBlur) return [];
+  const { samples, scene } = picture;
+  const { shutterDeg } = scene.shot;
   const peak = largest(smoothed(whileInFrame(picture.subject, picture.subject.speed), SEEN_S * samples.frameRateHz));
   const findings: Finding[] = [];
   if (peak) {
     const blur = peak.value * openOnScreenS(picture, peak.row);
     const limit = limits.subjectBlur;
-    const pixels = Math.round(blur * setup.delivery.widthPx);
+    const pixels = Math.round(blur * scene.delivery.widthPx);
     findings.push({
       id: 'blur.subject',
       grade: gradeAbove(blur, limit, limit * limits.joltFactor),
-      sentence: `${setup.subject?.name ?? 'The subject'} smears over ${pixels} of ${setup.delivery.widthPx} pixels while the shutter is open; up to ${Math.round(limit * setup.delivery.widthPx)} looks sharp enough.`,
+      sentence: `${scene.subject?.name ?? 'The subject'} smears over ${pixels} of ${scene.delivery.widthPx} pixels while the shutter is open; up to ${Math.round(limit * scene.delivery.widthPx)} looks sharp enough.`,
       reason: `The shutter is open for 1/${Math.round(1 / exposureTimeS(shutterDeg, samples.captureRateHz))} s.`,
       screenS: samples.screenS[peak.row],
       value: blur,

@@ -8,8 +8,8 @@ import type { Picture } from '../../image/picture';
  * stutters.
  */
 export function staggerFindings(picture: Picture): Finding[] {
-  const { setup, samples: shown } = picture;
-  const { shot, limits } = setup;
+  const { scene, samples: shown } = picture;
+  const { shot, limits } = scene;
   const value = mostRepeats(shown);
   const limit = limits.repeats;
   if (value <= limit) return unevenSteps(picture);
@@ -34,7 +34,7 @@ export function staggerFindings(picture: Picture): Finding[] {
 const SEEN_TO_MOVE = 0.02;
 
 /** Recorded frames from one shown to the next: where that is no whole number, things go now farther, now less far. */
-function unevenSteps({ setup: { shot, limits }, samples: shown, screen }: Picture): Finding[] {
+function unevenSteps({ scene: { shot, limits }, samples: shown, screen }: Picture): Finding[] {
   // A ramp changes the step all the time; its own corners are judged apart.
   if (shot.playback.ramp.length > 1 || shown.count < 3) return [];
   const step = shown.captureRateHz / (shown.frameRateHz * shown.slow[0]);

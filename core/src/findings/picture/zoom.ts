@@ -5,9 +5,9 @@ import { recordedWidthPx } from '../../optics/angle-of-view';
 import type { Picture } from '../../image/picture';
 
 /** What a held size asks of the lens, how quickly it zooms, and how much the background grows. */
-export function zoomFindings({ samples, setup }: Picture): Finding[] {
-  const { limits } = setup;
-  const { lens, camera, delivery } = setup;
+export function zoomFindings({ samples, scene }: Picture): Finding[] {
+  const { limits } = scene;
+  const { lens, camera, delivery } = scene;
   const wanted = samples.wantedFocalLengthMm;
   const least = -(largest(wanted.map((mm) => -mm))?.value ?? 0);
   const most = largest(wanted);

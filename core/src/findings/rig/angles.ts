@@ -1,5 +1,5 @@
 import type { Finding } from '../finding';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { largest } from '../../motion/columns';
 import type { Samples } from '../../motion/sample';
 import { rates } from './rates';
@@ -28,17 +28,17 @@ export function turntableDegps(turnsPerMinute: number): number {
 }
 
 /** Tilt, roll and bank against what head and rig allow, and the two rigs that have a pace of their own. */
-export function angleFindings(setup: Setup, samples: Samples, say: Say): Finding[] {
-  const { rig } = setup;
+export function angleFindings(scene: Scene, samples: Samples, say: Say): Finding[] {
+  const { rig } = scene;
   return [
     ...tiltFindings(rig, samples, say),
-    ...rollFindings(setup, samples, say),
-    ...bankFindings(setup, samples, say),
+    ...rollFindings(scene, samples, say),
+    ...bankFindings(scene, samples, say),
     ...ownPace(rig, samples, say),
   ];
 }
 
-type Rig = Setup['rig'];
+type Rig = Scene['rig'];
 
 function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   const up = largest(samples.tiltDeg);
@@ -68,7 +68,7 @@ function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
 /** A lean that the horizon gets from the hand by itself is no demand on the head. */
 const LEVEL_DEG = 8;
 
-function rollFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say): Finding[] {
+function rollFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say): Finding[] {
   const most = largest(samples.rollDeg.map(Math.abs));
   if (!most || most.value < LEVEL_DEG) return [];
   const sentence = `The frame rolls to ${degrees(samples.rollDeg[most.row])}; ${rig.name} ${rig.rollMaxDeg > 0 ? `rolls up to ${degrees(rig.rollMaxDeg)} either way` : 'keeps it level'}.`;
@@ -87,7 +87,7 @@ function rollFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say
   ];
 }
 
-function bankFindings({ rig, limits }: Setup, samples: Samples, { degrees }: Say): Finding[] {
+function bankFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say): Finding[] {
   if (rig.bankMaxDeg === 0) return [];
   const { count, captureRateHz: hz, xM, yM } = samples;
   const bank = new Float64Array(count).fill(NaN);

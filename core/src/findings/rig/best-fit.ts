@@ -82,9 +82,8 @@ function tooLong(points: readonly Point[], radiusM: number): Misfit {
 
 /**
  * The sphere of a given radius, with its centre no lower than `leastZM` and no higher than `mostZM`, that a path leaves
- * least.
- * Gauss-Newton on weighted distances from several first guesses; the weights make the largest misfit least. Where the
- * path is longer than the sphere is wide: at least by how much.
+ * least. Gauss-Newton on weighted distances from several first guesses; the weights make the largest misfit least.
+ * Where the path is longer than the sphere is wide: at least by how much.
  */
 export function sphereMisfit(points: readonly Point[], radiusM: number, leastZM: number, mostZM: number): Misfit {
   const starts = firstCentres(points, radiusM, STARTS);

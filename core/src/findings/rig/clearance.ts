@@ -1,10 +1,9 @@
 import type { Finding } from '../finding';
 import type { RigKind } from '../../model/kit';
 import type { Piece } from '../../model/piece';
-import type { Setup } from '../../model/shoot';
-import type { ShotMotion } from '../../motion/legs';
+import type { Scene } from '../../scene/scene';
+import type { Intent } from '../../motion/intent';
 import type { Samples } from '../../motion/sample';
-import { placeOverTime } from '../../scene/walk';
 import { distanceToPieceM } from '../../site/distance';
 import { groundHeightM, groundPieces } from '../../site/ground';
 import { armStandAt } from './travel';
@@ -26,26 +25,25 @@ interface Nearest {
 
 /** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
 export function clearanceFindings(
-  setup: Setup,
-  motion: ShotMotion,
+  scene: Scene,
+  intent: Intent,
   samples: Samples,
   heights: Float64Array,
   say: Say,
 ): Finding[] {
   return [
-    ...throughSubject(setup, samples, say),
-    ...roomFindings(setup, motion, samples, heights, say),
-    ...groundFindings(setup, samples, heights, say),
+    ...throughSubject(scene, samples, say),
+    ...roomFindings(scene, intent, samples, heights, say),
+    ...groundFindings(scene, samples, heights, say),
   ];
 }
 
 /** The camera may come close to its subject, but not through it. */
-function throughSubject({ subject, shot }: Setup, samples: Samples, { length }: Say): Finding[] {
-  if (!subject || isGround(subject, [subject])) return [];
-  const walk = placeOverTime(shot.walks, subject.id, subject);
+function throughSubject({ subject, subjectAt }: Scene, samples: Samples, { length }: Say): Finding[] {
+  if (!subject || !subjectAt || isGround(subject, [subject])) return [];
   const spot = new Float64Array(3);
   for (let row = 0; row < samples.count; row += 1) {
-    walk(samples.tS[row], spot);
+    subjectAt(samples.tS[row], spot);
     const value = distanceToPieceM(
       subject,
       { xM: spot[0], yM: spot[1], zM: spot[2] },
@@ -76,17 +74,17 @@ function throughSubject({ subject, shot }: Setup, samples: Samples, { length }: 
 }
 
 /** Pieces near enough to matter, each with where it stands at any moment. Ground is judged by height. */
-function obstacles({ pieces, shot, subject }: Setup, samples: Samples, reachM: number) {
+function obstacles({ things, pieces, subject }: Scene, samples: Samples, reachM: number) {
   const [x0, x1] = spanOf(samples.xM);
   const [y0, y1] = spanOf(samples.yM);
-  return pieces
-    .filter((piece) => piece.id !== subject?.id && !isGround(piece, pieces))
-    .filter((piece) => {
-      if (shot.walks.some((walk) => walk.pieceId === piece.id)) return true;
+  return things
+    .filter(({ piece }) => piece.id !== subject?.id && !isGround(piece, pieces))
+    .filter(({ piece, walks }) => {
+      if (walks) return true;
       const half = Math.hypot(piece.lengthM, piece.depthM) / 2 + reachM;
       return piece.xM + half > x0 && piece.xM - half < x1 && piece.yM + half > y0 && piece.yM - half < y1;
     })
-    .map((piece) => ({ piece, walk: placeOverTime(shot.walks, piece.id, piece) }));
+    .map(({ piece, at }) => ({ piece, walk: at }));
 }
 
 const spanOf = (column: Float64Array): [number, number] => [
@@ -107,7 +105,7 @@ const ONCE_ROUND_DEG = 350;
 const CIRCLE_LOOKED_AT_M = 5;
 
 /** Whether the camera goes once round what its first move turns about. */
-function goesRound({ count, xM, yM }: Samples, { pivot }: ShotMotion): boolean {
+function goesRound({ count, xM, yM }: Samples, { pivot }: Intent): boolean {
   let [sweepDeg, before] = [0, NaN];
   for (let row = 0; row < count; row += 4) {
     if (Math.hypot(xM[row] - pivot.xM, yM[row] - pivot.yM) < 0.05) return false;
@@ -119,18 +117,18 @@ function goesRound({ count, xM, yM }: Samples, { pivot }: ShotMotion): boolean {
 }
 
 function roomFindings(
-  setup: Setup,
-  motion: ShotMotion,
+  scene: Scene,
+  intent: Intent,
   samples: Samples,
   heights: Float64Array,
   { length }: Say,
 ): Finding[] {
-  const { limits } = setup;
-  const { rig } = setup;
+  const { limits } = scene;
+  const { rig } = scene;
   const around = obstacles(
-    setup,
+    scene,
     samples,
-    Math.max(goesRound(samples, motion) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM),
+    Math.max(goesRound(samples, intent) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM),
   );
   const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
   const foot = ON_THE_GROUND.has(rig.kind);
@@ -141,7 +139,7 @@ function roomFindings(
   for (let row = 0; row < samples.count; row += stride) {
     const [x, y, z] = [samples.xM[row], samples.yM[row], samples.zM[row]];
     const floorM = foot ? z - heights[row] + KNEE_M : z;
-    const base = rig.armM > 0 ? armStandAt(motion, samples.tS[row]) : null;
+    const base = rig.armM > 0 ? armStandAt(intent, samples.tS[row]) : null;
     for (const { piece, walk } of around) {
       walk(samples.tS[row], spot);
       const at = { xM: spot[0], yM: spot[1], zM: spot[2] };
@@ -190,7 +188,7 @@ function roomFindings(
         camera.distanceM < rig.clearM ? 'cannot' : 'tight',
       ),
     );
-  } else if (goesRound(samples, motion))
+  } else if (goesRound(samples, intent))
     findings.push(
       graded(
         {
@@ -207,7 +205,7 @@ function roomFindings(
       ),
     );
   if (carrier && carrier.distanceM <= 0 && !(camera && camera.distanceM <= 0)) {
-    const verb = rollsOn(setup) ? 'would have to roll' : 'would have to walk';
+    const verb = rollsOn(scene) ? 'would have to roll' : 'would have to walk';
     findings.push(
       graded(
         {
@@ -242,11 +240,11 @@ function roomFindings(
 }
 
 /** How far a step of the ground and how steep a slope each may be: common practice, no published source. */
-function groundFindings(setup: Setup, samples: Samples, heights: Float64Array, { length, degrees }: Say): Finding[] {
-  const { limits } = setup;
-  const { rig } = setup;
+function groundFindings(scene: Scene, samples: Samples, heights: Float64Array, { length, degrees }: Say): Finding[] {
+  const { limits } = scene;
+  const { rig } = scene;
   if (!ON_THE_GROUND.has(rig.kind)) return [];
-  const wheels = rollsOn(setup) !== null;
+  const wheels = rollsOn(scene) !== null;
   let step = { value: 0, row: 0 };
   let slope = { value: 0, row: 0 };
   const groundM = (row: number) => samples.zM[row] - heights[row];

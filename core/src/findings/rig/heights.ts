@@ -1,5 +1,5 @@
 import type { Finding } from '../finding';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { largest } from '../../motion/columns';
 import type { Samples } from '../../motion/sample';
 import { groundHeightM, groundPieces } from '../../site/ground';
@@ -7,7 +7,7 @@ import { graded, SLACK, upTo, type Say } from './use';
 
 /** Lens height above the ground against what the rig reaches. */
 export function heightFindings(
-  { rig, limits }: Setup,
+  { rig, limits }: Scene,
   samples: Samples,
   heights: Float64Array,
   { length }: Say,
@@ -55,7 +55,7 @@ export function heightFindings(
 const UPRIGHT_FROM_M = 0.5;
 
 /** A gimbal that is also held upright, carried so low that it has to be slung or turned over. */
-function heldLow(rig: Setup['rig'], lowestM: number, tS: number, length: Say['length']): Finding[] {
+function heldLow(rig: Scene['rig'], lowestM: number, tS: number, length: Say['length']): Finding[] {
   if (rig.kind !== 'gimbal' || rig.heightMaxM < 1 || rig.armM > 0 || lowestM >= UPRIGHT_FROM_M - SLACK) return [];
   return [
     graded(
@@ -76,7 +76,7 @@ function heldLow(rig: Setup['rig'], lowestM: number, tS: number, length: Say['le
 }
 
 /** Height of the lens above the ground below it, metres, one value per row. */
-export function heightsM(setup: Setup, samples: Samples): Float64Array {
-  const ground = groundPieces(setup.pieces);
+export function heightsM(scene: Scene, samples: Samples): Float64Array {
+  const ground = groundPieces(scene.pieces);
   return samples.zM.map((zM, i) => zM - groundHeightM(ground, samples.xM[i], samples.yM[i]));
 }

@@ -1,28 +1,22 @@
 import type { Finding } from '../finding';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { trim } from '../../model/units';
 import { largest } from '../../motion/columns';
-import type { ShotMotion } from '../../motion/legs';
+import type { Intent } from '../../motion/intent';
 import type { Samples } from '../../motion/sample';
 import { graded, SLACK, type Say } from './use';
 
 /** Focal length and closest focus against the lens. A zoom that holds a size is judged by what it shows. */
 export function lensFindings(
-  { shot, lens, subject }: Setup,
-  motion: ShotMotion,
+  { shot, lens, subject }: Scene,
+  intent: Intent,
   samples: Samples,
   { length }: Say,
 ): Finding[] {
   const findings: Finding[] = [];
   const mm = (value: number) => `${trim(value, 1)} mm`;
   const { focalLengthMinMm, focalLengthMaxMm } = lens;
-  const asked = [
-    shot.focalLengthMm,
-    ...motion.legs.flatMap(({ recipe, move }) => {
-      const zoom = recipe.zoom(move);
-      return zoom.rule === 'to' ? [zoom.focalLengthMm] : [];
-    }),
-  ];
+  const asked = [shot.focalLengthMm, ...intent.focalLengthsMm];
   const value = asked.find((focal) => focal < focalLengthMinMm - SLACK || focal > focalLengthMaxMm + SLACK);
   if (value !== undefined) {
     const limit = value < focalLengthMinMm ? focalLengthMinMm : focalLengthMaxMm;
@@ -44,7 +38,7 @@ export function lensFindings(
       ),
     );
   }
-  const dark = motion.legs.some(({ recipe }) => recipe.goesDark);
+  const dark = intent.goesDark;
   const closest = largest(samples.focusDistanceM.map((m) => -m));
   if (subject && closest && -closest.value < lens.closestFocusM) {
     const distanceM = -closest.value;

@@ -1,11 +1,11 @@
 import type { Finding } from '../finding';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { largest } from '../../motion/columns';
 import type { Samples } from '../../motion/sample';
 import { stickShare, upTo, type Say } from './use';
 
 /** Speeds, accelerations and turning rates of the camera against the rig, in real time. */
-export function rateFindings({ rig, shot, limits }: Setup, samples: Samples, { speed, degrees }: Say): Finding[] {
+export function rateFindings({ rig, shot, limits }: Scene, samples: Samples, { speed, degrees }: Say): Finding[] {
   const { xM, yM, zM, panDeg, tiltDeg } = samples;
   const { flight, turning, words } = stickShare(rig, shot.stick);
   const findings: Finding[] = [];

@@ -136,7 +136,7 @@ describe('cures do not offer what cannot reach', () => {
 
 describe('where a vehicle could go', () => {
   const could = (move: Move, pieces: Piece[] = [plainPieces()[0]]) =>
-    vehicleCouldGo(filmed(move, { timing: TIMING, rigId: 'rig-gimbal', gaitId: 'gait-knees' }, false, pieces).setup);
+    vehicleCouldGo(filmed(move, { timing: TIMING, rigId: 'rig-gimbal', gaitId: 'gait-knees' }, false, pieces).scene);
   it('along open ground, not in a tight turn, up, through a hedge, over a step or for a metre', () => {
     const along: Move = { kind: 'slide', ...AROUND, distanceM: 6, bearingDeg: 180, travelM: 8, skewDeg: 0 };
     expect(could(along)).toBe(true);

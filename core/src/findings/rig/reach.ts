@@ -1,16 +1,14 @@
 import type { Finding } from '../finding';
 import type { Gait, Rig } from '../../model/kit';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import type { Samples } from '../../motion/sample';
 import { ballAbout, lineMisfit, ringMisfit, sphereMisfit, type Misfit, type Point } from './best-fit';
 import { graded, type Say } from './use';
 
 /**
  * Where a rig can bring the camera without being set up again. A rail draws a straight line; an arm or a rope a sphere
- * about
- * its pivot; a table-top arm a level ring, a hinged pole an upright one; planted feet leave the reach of arms; wheels
- * keep
- * their height above the floor; a stand stays. Feet that walk and rotors go anywhere.
+ * about its pivot; a table-top arm a level ring, a hinged pole an upright one; planted feet leave the reach of arms;
+ * wheels keep their height above the floor; a stand stays. Feet that walk and rotors go anywhere.
  */
 export type Envelope =
   | { shape: 'anywhere' | 'line' | 'floor' | 'spot' }
@@ -153,7 +151,7 @@ export function reaches(
 
 /** The path against the shape that the rig draws in the air. */
 export function reachFindings(
-  { rig, gait, limits }: Setup,
+  { rig, gait, limits }: Scene,
   samples: Samples,
   heights: Float64Array,
   { length }: Say,

@@ -1,11 +1,11 @@
 import type { Finding } from '../finding';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { trim } from '../../model/units';
 import type { Samples } from '../../motion/sample';
 import { graded, upTo } from './use';
 
 /** Whether the camera records the rate that is asked for, for as long as the move lasts. */
-export function recordingFindings({ camera, shot, limits }: Setup, filmed: Samples): Finding[] {
+export function recordingFindings({ camera, shot, limits }: Scene, filmed: Samples): Finding[] {
   const seconds = (s: number) => `${trim(s, 1)} s`;
   const frames = (hz: number) => `${trim(hz, 0)} frames a second`;
   const highest = Math.max(...camera.frameRatesHz);

@@ -1,7 +1,7 @@
 import type { Finding } from '../finding';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import type { Units } from '../../model/units';
-import type { ShotMotion } from '../../motion/legs';
+import type { Intent } from '../../motion/intent';
 import type { Samples } from '../../motion/sample';
 import { angleFindings } from './angles';
 import { clearanceFindings } from './clearance';
@@ -19,26 +19,26 @@ import { sayIn } from './use';
  * ground, metres, one a row.
  */
 export function rigFindings(
-  setup: Setup,
-  motion: ShotMotion,
+  scene: Scene,
+  intent: Intent,
   samples: Samples,
   heights: Float64Array,
   units: Units,
 ): Finding[] {
   const say = sayIn(units);
   // One trouble is told once: what stays where it stands, and an arm that is too short for its own move.
-  const ways = pathFindings(setup, motion, samples, say);
+  const ways = pathFindings(scene, intent, samples, say);
   return [
-    ...travelFindings(motion, samples),
+    ...travelFindings(intent, samples),
     ...ways,
     ...(ways.some(({ grade, limit }) => grade === 'cannot' && (limit === 0 || ways.length > 1))
       ? []
-      : reachFindings(setup, samples, heights, say)),
-    ...heightFindings(setup, samples, heights, say),
-    ...rateFindings(setup, samples, say),
-    ...angleFindings(setup, samples, say),
-    ...clearanceFindings(setup, motion, samples, heights, say),
-    ...lensFindings(setup, motion, samples, say),
-    ...recordingFindings(setup, samples),
+      : reachFindings(scene, samples, heights, say)),
+    ...heightFindings(scene, samples, heights, say),
+    ...rateFindings(scene, samples, say),
+    ...angleFindings(scene, samples, say),
+    ...clearanceFindings(scene, intent, samples, heights, say),
+    ...lensFindings(scene, intent, samples, say),
+    ...recordingFindings(scene, samples),
   ];
 }

@@ -1,12 +1,12 @@
 import type { Finding } from '../finding';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { largest } from '../../motion/columns';
-import type { ShotMotion } from '../../motion/legs';
+import type { Intent } from '../../motion/intent';
 import { pathLengthM, type Samples } from '../../motion/sample';
 import { graded, upTo, type Say } from './use';
 
 /** Travel of the path against the rig's, and a move's own arm against the rig's arm. */
-export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples: Samples, { length }: Say): Finding[] {
+export function pathFindings({ rig, limits }: Scene, intent: Intent, samples: Samples, { length }: Say): Finding[] {
   const lengthM = pathLengthM(samples);
   const common = { screenS: samples.screenS[samples.count - 1], unit: 'm', say: length };
   const findings = [
@@ -20,7 +20,7 @@ export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples
       reason: 'A rail, an arm and a flight all end somewhere.',
     }),
   ];
-  const arm = armsOf(motion);
+  const arm = armsOf(intent);
   if (rig.armM > 0 && arm.length > 0) {
     const reach = largest(Float64Array.from(samples.tS, (tS, i) => armLengthM(arm, tS, samples, i)));
     if (reach) {
@@ -42,11 +42,8 @@ export function pathFindings({ rig, limits }: Setup, motion: ShotMotion, samples
 }
 
 /** The legs whose camera hangs on an arm, each with the point that the arm turns about. */
-function armsOf({ legs }: ShotMotion) {
-  return legs.flatMap((leg) => {
-    const base = leg.recipe.armStand?.(leg.move, leg.moveFrame);
-    return base ? [{ base, fromS: leg.fromS, toS: leg.toS }] : [];
-  });
+function armsOf({ strokes }: Intent) {
+  return strokes.flatMap(({ armBase, fromS, toS }) => (armBase ? [{ base: armBase, fromS, toS }] : []));
 }
 
 function armLengthM(arms: ReturnType<typeof armsOf>, tS: number, { xM, yM, zM }: Samples, row: number): number {
@@ -55,6 +52,6 @@ function armLengthM(arms: ReturnType<typeof armsOf>, tS: number, { xM, yM, zM }:
 }
 
 /** Where the arm's own stand is at a moment; null when no arm carries the camera then. */
-export function armStandAt(motion: ShotMotion, tS: number) {
-  return armsOf(motion).find(({ fromS, toS }) => tS >= fromS && tS <= toS)?.base ?? null;
+export function armStandAt(intent: Intent, tS: number) {
+  return armsOf(intent).find(({ fromS, toS }) => tS >= fromS && tS <= toS)?.base ?? null;
 }

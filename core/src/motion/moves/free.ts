@@ -4,7 +4,8 @@ import { sayLength } from '../../model/units';
 import { eased } from '../../scene/feather';
 import { naturalSpline } from '../spline';
 import type { MoveFrame } from '../move-frame';
-import { evenly, fromPivot } from '../track';
+import { evenly } from '../track';
+import { fromPivot } from '../../site/directions';
 import { clamp, PLAIN, settable, type Look, type Recipe } from './recipe';
 
 type Free = MoveOf<'free'>;

@@ -1,6 +1,7 @@
 import type { Move, MoveKind, MoveOf } from '../../model/move';
 import type { MoveFrame } from '../move-frame';
-import { fromPivot, line, type Track } from '../track';
+import { line, type Track } from '../track';
+import { fromPivot } from '../../site/directions';
 import { PLAIN, type Effect, type Recipe, type Stand } from './recipe';
 import { standing } from './shapes/standing';
 

@@ -1,3 +1,4 @@
+import { sceneFrom } from '../../scene/scene';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { MoveSchema } from '../../model/move';
@@ -68,13 +69,13 @@ describe('dragging', () => {
           },
           kind,
         );
-        const setup = plainSetup((shot) => ({ ...shot, move }));
-        const [leg] = motionOf(setup).legs;
+        const scene = plainSetup((shot) => ({ ...shot, move }));
+        const [leg] = motionOf(scene).legs;
         const handles = gripsOf(leg, true);
         const handle = handles[pick % handles.length];
         const [xM, yM] = [handle.xM + a - 0.5, handle.yM + b - 0.5];
         const after = leg.recipe.drag(move, handle.id, xM, yM, leg.moveFrame, momentsOf(leg));
-        const [now] = motionOf({ ...setup, shot: { ...setup.shot, move: after } }).legs;
+        const [now] = motionOf(sceneFrom({ ...scene, shot: { ...scene.shot, move: after } })).legs;
         const held = gripsOf(now, true).find(({ id }) => id === handle.id);
         expect(held?.xM).toBeCloseTo(xM, 6);
         expect(held?.yM).toBeCloseTo(yM, 6);

@@ -1,5 +1,6 @@
 import type { MoveOf } from '../../model/move';
-import { fromPivot, line } from '../track';
+import { line } from '../track';
+import { fromPivot } from '../../site/directions';
 import { PLAIN, type Recipe, type Stand } from './recipe';
 import { sideways } from './shapes/sideways';
 import { standing } from './shapes/standing';

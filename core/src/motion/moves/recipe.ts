@@ -2,7 +2,8 @@ import type { Move } from '../../model/move';
 import type { Timing } from '../../model/shot';
 import type { Units } from '../../model/units';
 import type { MoveFrame } from '../move-frame';
-import type { Point3, Track } from '../track';
+import type { Track } from '../track';
+import type { Point3 } from '../../site/directions';
 
 /** A point of a move that can be taken hold of on the plan. */
 export interface Grip {
@@ -35,8 +36,7 @@ export interface Look {
 /**
  * What the look of a move starts from, before its own turning. `asked`: whatever the shot's aim says. `locked`: the
  * direction in which the subject is at its place at share `at` of the move. `down`: straight down, the bearing's side
- * at
- * the bottom of the frame. `pivot`: a fixed point, so high above the pivot.
+ * at the bottom of the frame. `pivot`: a fixed point, so high above the pivot.
  */
 export type AimRule =
   | { base: 'asked' }

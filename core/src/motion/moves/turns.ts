@@ -1,6 +1,6 @@
 import type { MoveOf } from '../../model/move';
 import type { Timing } from '../../model/shot';
-import { fromPivot } from '../track';
+import { fromPivot } from '../../site/directions';
 import { PLAIN, type Look, type Recipe } from './recipe';
 import { standing } from './shapes/standing';
 

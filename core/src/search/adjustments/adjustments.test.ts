@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { DEFAULT_AIM } from '../../model/defaults';
 import type { Move } from '../../model/move';
 import { newPiece, type Piece } from '../../model/piece';
-import { setupOf } from '../../model/shoot';
+import { sceneOf } from '../../scene/scene';
 import type { Shot } from '../../model/shot';
 import { readShot } from '../../reading/read-shot';
 import { filmed } from '../../testing/filmed';
@@ -16,9 +16,9 @@ import { searchCures } from '../cures';
 const slide: Move = { kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 5, bearingDeg: 180, travelM: 2, skewDeg: 0 };
 const post = newPiece('post', 'post', 'Post', 0.3, -3, 0);
 const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
-function setup(more: Partial<Shot> = {}, pieces: Piece[] = [figure, post]) {
+function scene(more: Partial<Shot> = {}, pieces: Piece[] = [figure, post]) {
   const { shoot } = filmed(slide, more, false, pieces);
-  return setupOf(shoot, shoot.shots[0]);
+  return sceneOf(shoot, shoot.shots[0]);
 }
 const moved = (change: ReturnType<typeof foreground>, id = 'post') =>
   change.map(({ pieces }) => pieces?.find((piece) => piece.id === id));
@@ -27,57 +27,57 @@ describe('the foreground', () => {
   it('is put nearer to the camera or farther from it, along the line of sight, step by step', () => {
     // The camera is 5 m to the south halfway.
     const away = (piece?: Piece) => Math.hypot(piece?.xM ?? 0, (piece?.yM ?? 0) + 5);
-    const nearer = moved(foreground(setup(), 'nearer', 'metric')).map(away);
+    const nearer = moved(foreground(scene(), 'nearer', 'metric')).map(away);
     expect(nearer.length).toBeGreaterThan(1);
     expect(nearer.every((m, i) => m < (nearer[i - 1] ?? 2.03) + 1e-9 && m >= 0.39)).toBe(true);
-    const farther = moved(foreground(setup(), 'farther', 'metric')).map(away);
+    const farther = moved(foreground(scene(), 'farther', 'metric')).map(away);
     expect(farther.length).toBeGreaterThan(1);
     expect(farther.every((m, i) => m > (farther[i - 1] ?? 2) && m < 5)).toBe(true);
-    for (const piece of moved(foreground(setup(), 'farther', 'metric')))
+    for (const piece of moved(foreground(scene(), 'farther', 'metric')))
       expect((piece?.xM ?? 0) / ((piece?.yM ?? 0) + 5)).toBeCloseTo(0.3 / 2, 1);
   });
   it('is put aside to the side where it stands', () => {
-    const east = moved(aside(setup(), 'metric'));
+    const east = moved(aside(scene(), 'metric'));
     expect(east.map((piece) => piece?.xM)).toEqual([0.8, 1.3, 1.9, 2.7]);
-    expect(aside(setup(), 'metric')[0].instruction).toBe('Put Post 0.5 m to the right');
+    expect(aside(scene(), 'metric')[0].instruction).toBe('Put Post 0.5 m to the right');
   });
   it('is only what two people lift: no wall, no walker, nothing behind the subject', () => {
     const wall = { ...newPiece('box', 'wall', 'Wall', 0, -2, 0), lengthM: 6 };
     const behind = newPiece('post', 'behind', 'Behind', 0, 3, 0);
-    expect(foreground(setup({}, [figure, wall, behind]), 'nearer', 'metric')).toEqual([]);
+    expect(foreground(scene({}, [figure, wall, behind]), 'nearer', 'metric')).toEqual([]);
     const walks = [{ pieceId: 'post', points: [{ tS: 0, xM: 0.3, yM: -3, zM: 0 }] }];
-    expect(foreground(setup({ walks }), 'nearer', 'metric')).toEqual([]);
+    expect(foreground(scene({ walks }), 'nearer', 'metric')).toEqual([]);
   });
 });
 
 describe('levers of the aim', () => {
   it('move the subject in the frame to one side only, ever farther', () => {
-    const up = placeUp(setup(), 1).map(({ shot }) => shot.aim.place.v);
+    const up = placeUp(scene(), 1).map(({ shot }) => shot.aim.place.v);
     expect([...up].sort((a, b) => a - b)).toEqual(up);
     expect(up[0]).toBeGreaterThan(0);
-    expect(placeAcross(setup(), -1).length).toBeGreaterThan(1);
-    expect(placeAcross(setup(), -1).every(({ shot }) => shot.aim.place.u < 0)).toBe(true);
+    expect(placeAcross(scene(), -1).length).toBeGreaterThan(1);
+    expect(placeAcross(scene(), -1).every(({ shot }) => shot.aim.place.u < 0)).toBe(true);
   });
   it('offer other modes than the one there is, and a tighter head only where it lags', () => {
-    expect(modes(setup()).map(({ shot }) => shot.aim.mode)).not.toContain('subject');
-    expect(tighterHead(setup())).toEqual([]);
-    const lagging = tighterHead(setup({ aim: { ...DEFAULT_AIM, mode: 'panFollow', smoothingS: 1, deadBandDeg: 4 } }));
+    expect(modes(scene()).map(({ shot }) => shot.aim.mode)).not.toContain('subject');
+    expect(tighterHead(scene())).toEqual([]);
+    const lagging = tighterHead(scene({ aim: { ...DEFAULT_AIM, mode: 'panFollow', smoothingS: 1, deadBandDeg: 4 } }));
     expect(lagging.map(({ shot }) => shot.aim.smoothingS)).toEqual([0.5, 0.25, 0]);
   });
   it('stop down in whole stops, and set the focus halfway in dioptres', () => {
-    expect(stopDown(setup({ fNumber: 5.6 })).map(({ shot }) => shot.fNumber)).toEqual([8, 11, 16]);
-    expect(focusBetween(setup(), 2, 6, 'metric')).toEqual([]);
-    const [between] = focusBetween(setup({ focus: { mode: 'fixed', distanceM: 9 } }), 2, 6, 'metric');
+    expect(stopDown(scene({ fNumber: 5.6 })).map(({ shot }) => shot.fNumber)).toEqual([8, 11, 16]);
+    expect(focusBetween(scene(), 2, 6, 'metric')).toEqual([]);
+    const [between] = focusBetween(scene({ focus: { mode: 'fixed', distanceM: 9 } }), 2, 6, 'metric');
     expect(between.shot.focus).toEqual({ mode: 'fixed', distanceM: 3 });
   });
 });
 
 describe('levers of the move', () => {
   it('go the other way, put the centre on the subject, feather both ends within the time there is', () => {
-    expect(otherWay(setup())[0].shot.move).toMatchObject({ travelM: -2 });
-    expect(centred(setup())[0].shot.move).toMatchObject({ pivotEastM: 0, pivotNorthM: 0 });
-    expect(softerBoth(setup()).length).toBeGreaterThan(0);
-    for (const { shot } of softerBoth(setup())) {
+    expect(otherWay(scene())[0].shot.move).toMatchObject({ travelM: -2 });
+    expect(centred(scene())[0].shot.move).toMatchObject({ pivotEastM: 0, pivotNorthM: 0 });
+    expect(softerBoth(scene()).length).toBeGreaterThan(0);
+    for (const { shot } of softerBoth(scene())) {
       const { durationS, holdStartS, holdEndS, featherInS, featherOutS } = shot.timing;
       expect(holdStartS + featherInS + featherOutS + holdEndS).toBeLessThanOrEqual(durationS + 1e-9);
     }
@@ -140,7 +140,7 @@ describe('heights are said above one ground', () => {
     const [shot] = shoot.shots;
     const high = readShot(shoot, shot).findings.find(({ id }) => id === 'rig.height');
     expect(high?.sentence).toMatch(/^The lens is at most 2\.7 m above the ground; .* reaches 2\.3 m\.$/);
-    const [rung] = atHeight(setupOf(shoot, shot), 2.3 - 2.7, 'metric');
+    const [rung] = atHeight(sceneOf(shoot, shot), 2.3 - 2.7, 'metric');
     expect(rung.instruction).toBe('Lower the camera to 2.3 m above the ground, 3.5 m above Ansa’s feet');
     const typed = followed(shoot, shot, rung.instruction);
     if (!typed) throw new Error('nothing is typed');
@@ -149,8 +149,8 @@ describe('heights are said above one ground', () => {
   it('on level ground is one height', () => {
     const { shoot } = filmed({ ...slideUp, heightM: 2.6 } as Move, { rigId: 'rig-gimbal', gaitId: 'gait-knees' });
     const lower = [
-      ...atHeight(setupOf(shoot, shoot.shots[0]), -0.3, 'metric'),
-      ...lowerTo(setupOf(shoot, shoot.shots[0]), 'metric'),
+      ...atHeight(sceneOf(shoot, shoot.shots[0]), -0.3, 'metric'),
+      ...lowerTo(sceneOf(shoot, shoot.shots[0]), 'metric'),
     ];
     expect(lower.length).toBeGreaterThan(0);
     for (const { instruction } of lower) expect(instruction).toMatch(/^Lower the camera to [\d.]+ m$/);

@@ -1,5 +1,5 @@
 import type { Piece } from '../../model/piece';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import { sayLength, type Units } from '../../model/units';
 import { motionOf } from '../../motion/legs';
 import type { Adjustment } from './moves';
@@ -12,18 +12,18 @@ const SHARES = [0.2, 0.4, 0.6, 0.8];
 const cm = (m: number) => Math.round(m * 100) / 100;
 
 /** Where the camera is halfway, and what stands between it and what the move turns about. */
-function between(setup: Setup): { xM: number; yM: number; reachM: number; pieces: { piece: Piece; awayM: number }[] } {
-  const motion = motionOf(setup);
+function between(scene: Scene): { xM: number; yM: number; reachM: number; pieces: { piece: Piece; awayM: number }[] } {
+  const motion = motionOf(scene);
   const place = new Float64Array(3);
   motion.placeAt((motion.startS + motion.endS) / 2, place);
   const [xM, yM] = place;
-  const target = setup.subject ?? motion.pivot;
+  const target = scene.subject ?? motion.pivot;
   const reachM = Math.hypot(target.xM - xM, target.yM - yM);
-  const walking = new Set(setup.shot.walks.map(({ pieceId }) => pieceId));
-  const pieces = setup.pieces
+  const walking = new Set(scene.shot.walks.map(({ pieceId }) => pieceId));
+  const pieces = scene.pieces
     .filter(
       (piece) =>
-        piece.id !== setup.subject?.id &&
+        piece.id !== scene.subject?.id &&
         !walking.has(piece.id) &&
         piece.kind !== 'slab' &&
         piece.kind !== 'ridge' &&
@@ -40,8 +40,8 @@ function between(setup: Setup): { xM: number; yM: number; reachM: number; pieces
  * The nearest movable thing in the foreground put nearer to the camera or farther from it, along the line of sight to
  * it.
  */
-export function foreground(setup: Setup, to: 'nearer' | 'farther', units: Units): Adjustment {
-  const { xM, yM, reachM, pieces } = between(setup);
+export function foreground(scene: Scene, to: 'nearer' | 'farther', units: Units): Adjustment {
+  const { xM, yM, reachM, pieces } = between(scene);
   const [first] = pieces;
   if (!first) return [];
   const { piece, awayM } = first;
@@ -54,8 +54,8 @@ export function foreground(setup: Setup, to: 'nearer' | 'farther', units: Units)
     const moved = { ...piece, xM: cm(xM + (piece.xM - xM) * times), yM: cm(yM + (piece.yM - yM) * times) };
     return [
       {
-        shot: setup.shot,
-        pieces: setup.pieces.map((row) => (row.id === piece.id ? moved : row)),
+        shot: scene.shot,
+        pieces: scene.pieces.map((row) => (row.id === piece.id ? moved : row)),
         instruction: `Put ${piece.name} ${sayLength(byM, units)} ${to === 'nearer' ? 'nearer to' : 'farther from'} the camera`,
       },
     ];
@@ -65,9 +65,9 @@ export function foreground(setup: Setup, to: 'nearer' | 'farther', units: Units)
 const ASIDE_M = [0.5, 1, 1.6, 2.4];
 
 /** The movable thing in the foreground nearest to the line of sight put aside, to whichever side it stands already. */
-export function aside(setup: Setup, units: Units): Adjustment {
-  const { xM, yM, reachM, pieces } = between(setup);
-  const target = setup.subject ?? { xM: xM + 1, yM };
+export function aside(scene: Scene, units: Units): Adjustment {
+  const { xM, yM, reachM, pieces } = between(scene);
+  const target = scene.subject ?? { xM: xM + 1, yM };
   const [ax, ay] = [(target.xM - xM) / (reachM || 1), (target.yM - yM) / (reachM || 1)];
   /** How far a piece stands to the right of the line of sight. */
   const offM = (piece: Piece) => (piece.xM - xM) * ay - (piece.yM - yM) * ax;
@@ -77,8 +77,8 @@ export function aside(setup: Setup, units: Units): Adjustment {
   return ASIDE_M.map((byM) => {
     const moved = { ...first, xM: cm(first.xM + side * byM * ay), yM: cm(first.yM - side * byM * ax) };
     return {
-      shot: setup.shot,
-      pieces: setup.pieces.map((row) => (row.id === first.id ? moved : row)),
+      shot: scene.shot,
+      pieces: scene.pieces.map((row) => (row.id === first.id ? moved : row)),
       instruction: `Put ${first.name} ${sayLength(byM, units)} to the ${side < 0 ? 'left' : 'right'}`,
     };
   });

@@ -7,7 +7,7 @@ import { envelopeOf, reaches } from '../../findings/rig/reach';
 import { RIDES } from '../../findings/rig/riding';
 import { vehicleCouldGo } from '../../findings/rig/vehicle-way';
 import type { Kit } from '../../model/kit';
-import type { Setup } from '../../model/shoot';
+import type { Scene } from '../../scene/scene';
 import type { Piece } from '../../model/piece';
 import { shotDurationS, STICK_SPEEDS, type Shot } from '../../model/shot';
 import { sayLength, trim, type Units } from '../../model/units';
@@ -36,7 +36,7 @@ const heightOf = ({ move }: Shot): number => recipeOf(move).stand(move).heightM;
 /** A duration as a person would set it: to half a second. */
 const halfSeconds = (s: number) => Math.min(600, Math.ceil(s * 2 - 1e-9) / 2);
 
-export function longer({ shot }: Setup): Adjustment {
+export function longer({ shot }: Scene): Adjustment {
   return LONGER.map((times) => {
     const { timing } = shot;
     const feather = (s: number) => Math.round(s * times * 10) / 10;
@@ -52,7 +52,7 @@ export function longer({ shot }: Setup): Adjustment {
   });
 }
 
-export function softer({ shot }: Setup, end: 'featherInS' | 'featherOutS'): Adjustment {
+export function softer({ shot }: Scene, end: 'featherInS' | 'featherOutS'): Adjustment {
   const { timing } = shot;
   return [0.5, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8]
     .filter((s) => s > timing[end])
@@ -67,7 +67,7 @@ export function softer({ shot }: Setup, end: 'featherInS' | 'featherOutS'): Adju
     });
 }
 
-export function fasterFrames({ shot, camera }: Setup): Adjustment {
+export function fasterFrames({ shot, camera }: Scene): Adjustment {
   return camera.frameRatesHz
     .filter((hz) => hz > shot.frameRateHz)
     .sort((a, b) => a - b)
@@ -78,7 +78,7 @@ export function fasterFrames({ shot, camera }: Setup): Adjustment {
 }
 
 /** Recording more frames than are shown: everything takes longer on screen. */
-export function slowMotion({ shot, camera }: Setup): Adjustment {
+export function slowMotion({ shot, camera }: Scene): Adjustment {
   return camera.frameRatesHz
     .filter((hz) => hz > shot.captureRateHz && hz <= shot.frameRateHz * 5)
     .sort((a, b) => a - b)
@@ -89,7 +89,7 @@ export function slowMotion({ shot, camera }: Setup): Adjustment {
 }
 
 /** Fewer frames recorded: less slow, and within what the camera can keep. */
-export function fewerFrames({ shot, camera }: Setup): Adjustment {
+export function fewerFrames({ shot, camera }: Scene): Adjustment {
   return camera.frameRatesHz
     .filter((hz) => hz < shot.captureRateHz && hz >= shot.frameRateHz)
     .sort((a, b) => b - a)
@@ -100,7 +100,7 @@ export function fewerFrames({ shot, camera }: Setup): Adjustment {
 }
 
 /** Played no slower than the recorded frames last for. */
-export function noSlower({ shot }: Setup): Adjustment {
+export function noSlower({ shot }: Scene): Adjustment {
   const { playback } = shot;
   const least = shot.frameRateHz / shot.captureRateHz;
   if (playback.ramp.every(({ speed }) => speed >= least)) return [];
@@ -114,7 +114,7 @@ export function noSlower({ shot }: Setup): Adjustment {
 }
 
 /** A shorter action. */
-export function shorter({ shot }: Setup): Adjustment {
+export function shorter({ shot }: Scene): Adjustment {
   return [0.85, 0.7, 0.5, 0.35, 0.25].map((share) => {
     const { timing } = shot;
     const featherInS = Math.round(timing.featherInS * share * 10) / 10;
@@ -130,17 +130,17 @@ export function shorter({ shot }: Setup): Adjustment {
 }
 
 /** A gentler way to go over the ground; riding only where something to ride could go. */
-export function gentlerGait(setup: Setup, gaits: Setup['gait'][]): Adjustment {
-  const { shot, gait } = setup;
+export function gentlerGait(scene: Scene, gaits: Scene['gait'][]): Adjustment {
+  const { shot, gait } = scene;
   return gaits
     .filter((row) => row.bobMm < gait.bobMm && row.usualMps > 0 && row.id !== RIDES.wheels)
-    .filter((row) => row.id !== RIDES.vehicle || vehicleCouldGo(setup))
+    .filter((row) => row.id !== RIDES.vehicle || vehicleCouldGo(scene))
     .sort((a, b) => b.bobMm - a.bobMm)
     .map((row) => ({ shot: { ...shot, gaitId: row.id }, instruction: `Go with ${row.name}` }));
 }
 
 /** Walking, for a camera that is held with the feet planted. */
-export function walkIt({ shot, rig, gait }: Setup, gaits: Setup['gait'][]): Adjustment {
+export function walkIt({ shot, rig, gait }: Scene, gaits: Scene['gait'][]): Adjustment {
   if (envelopeOf(rig, gait).shape !== 'about') return [];
   return gaits
     .filter(({ id }) => id === 'gait-knees' || id === 'gait-walk')
@@ -148,36 +148,36 @@ export function walkIt({ shot, rig, gait }: Setup, gaits: Setup['gait'][]): Adju
 }
 
 /** A slower or faster stick. */
-export function stick({ shot }: Setup): Adjustment {
+export function stick({ shot }: Scene): Adjustment {
   return STICK_SPEEDS.slice(STICK_SPEEDS.indexOf(shot.stick) + 1).map((speed) => ({
     shot: { ...shot, stick: speed },
     instruction: `Fly or steer at ${speed} stick speed`,
   }));
 }
 
-export function shutter({ shot }: Setup, anglesDeg: number[]): Adjustment {
+export function shutter({ shot }: Scene, anglesDeg: number[]): Adjustment {
   return anglesDeg.map((shutterDeg) => ({
     shot: { ...shot, shutterDeg },
     instruction: `Set the shutter to ${shutterDeg}°`,
   }));
 }
 
-export function lower(setup: Setup, units: Units): Adjustment {
-  const groundM = groundUnder(setup);
+export function lower(scene: Scene, units: Units): Adjustment {
+  const groundM = groundUnder(scene);
   return [0.9, 0.6, 0.4, 0.3, 0.2]
-    .filter((aboveM) => aboveM + groundM < heightOf(setup.shot) - 0.05)
-    .map((aboveM) => toHeight(setup, aboveM + groundM, groundM, units));
+    .filter((aboveM) => aboveM + groundM < heightOf(scene.shot) - 0.05)
+    .map((aboveM) => toHeight(scene, aboveM + groundM, groundM, units));
 }
 
-export const atHeight = (setup: Setup, byM: number, units: Units): Adjustment => [
-  toHeight(setup, settable(heightOf(setup.shot) + byM), groundUnder(setup), units),
+export const atHeight = (scene: Scene, byM: number, units: Units): Adjustment => [
+  toHeight(scene, settable(heightOf(scene.shot) + byM), groundUnder(scene), units),
 ];
 
 /** How far the ground under the camera, where the move begins, lies above the subject's base, m. */
-function groundUnder(setup: Setup): number {
-  const ground = groundPieces(setup.pieces);
+function groundUnder(scene: Scene): number {
+  const ground = groundPieces(scene.pieces);
   if (ground.length === 0) return 0;
-  const motion = motionOf(setup);
+  const motion = motionOf(scene);
   const place = new Float64Array(3);
   motion.placeAt(motion.startS, place);
   const aboveM = groundHeightM(ground, place[0], place[1]) - motion.pivot.zM;
@@ -189,7 +189,7 @@ const SAME_GROUND_M = 0.02;
 /**
  * The camera at a height above its subject's base, said above the ground under it; where the two differ, both are said.
  */
-function toHeight({ shot, subject }: Setup, heightM: number, groundM: number, units: Units): Rung {
+function toHeight({ shot, subject }: Scene, heightM: number, groundM: number, units: Units): Rung {
   const verb = heightM < heightOf(shot) ? 'Lower' : 'Raise';
   const height = sayLength(heightM, units);
   const feet = subject?.kind === 'figure' ? `${subject.name}’s feet` : `the foot of ${subject?.name ?? 'the pivot'}`;
@@ -201,7 +201,7 @@ function toHeight({ shot, subject }: Setup, heightM: number, groundM: number, un
   };
 }
 
-export function travel({ shot }: Setup, shares: number[], units: Units): Adjustment {
+export function travel({ shot }: Scene, shares: number[], units: Units): Adjustment {
   const recipe = recipeOf(shot.move);
   return shares.map((share) => {
     const move = recipe.scaleTravel(shot.move, share);
@@ -209,7 +209,7 @@ export function travel({ shot }: Setup, shares: number[], units: Units): Adjustm
   });
 }
 
-export function distance({ shot }: Setup, shares: number[], units: Units): Adjustment {
+export function distance({ shot }: Scene, shares: number[], units: Units): Adjustment {
   const recipe = recipeOf(shot.move);
   return shares.map((share) => {
     const move = recipe.scaleDistance(shot.move, share);
@@ -218,7 +218,7 @@ export function distance({ shot }: Setup, shares: number[], units: Units): Adjus
 }
 
 /** Closer with a shorter lens, so that the subject keeps its size. */
-export function sameFraming({ shot, lens }: Setup, shares: number[], units: Units): Adjustment {
+export function sameFraming({ shot, lens }: Scene, shares: number[], units: Units): Adjustment {
   const recipe = recipeOf(shot.move);
   return shares
     .map((share) => ({ share, focalLengthMm: Math.round(shot.focalLengthMm * share) }))
@@ -232,7 +232,7 @@ export function sameFraming({ shot, lens }: Setup, shares: number[], units: Unit
     });
 }
 
-export function wider({ shot, lens }: Setup): Adjustment {
+export function wider({ shot, lens }: Scene): Adjustment {
   return [0.85, 0.7, 0.6, 0.5, 0.4, 0.3]
     .map((share) => Math.round(shot.focalLengthMm * share))
     .filter((mm) => mm >= lens.focalLengthMinMm)
@@ -243,10 +243,10 @@ export function wider({ shot, lens }: Setup): Adjustment {
  * Another rig that reaches the path, carried as its kind usually is, or walked where planted feet would not get it
  * there.
  */
-export function otherRig(setup: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gaits'>): Adjustment {
-  const { shot, rig, gait, limits } = setup;
-  const samples = filmShot(setup, motionOf(setup));
-  const heights = heightsM(setup, samples);
+export function otherRig(scene: Scene, { rigs, gaits }: Pick<Kit, 'rigs' | 'gaits'>): Adjustment {
+  const { shot, rig, gait, limits } = scene;
+  const samples = filmShot(scene, motionOf(scene));
+  const heights = heightsM(scene, samples);
   const walk = gaits.filter(({ id }) => id === 'gait-knees');
   const travelM = pathLengthM(samples);
   return rigs
@@ -269,7 +269,7 @@ export function otherRig(setup: Setup, { rigs, gaits }: Pick<Kit, 'rigs' | 'gait
     });
 }
 
-export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Adjustment {
+export function otherLens({ shot, lens }: Scene, lenses: Scene['lens'][]): Adjustment {
   return lenses
     .filter((row) => row.id !== lens.id)
     .map((row) => ({
@@ -284,7 +284,7 @@ export function otherLens({ shot, lens }: Setup, lenses: Setup['lens'][]): Adjus
 }
 
 /** A camera that reads its sensor faster. */
-export function otherCamera({ shot, camera }: Setup, cameras: Setup['camera'][]): Adjustment {
+export function otherCamera({ shot, camera }: Scene, cameras: Scene['camera'][]): Adjustment {
   return cameras
     .filter(
       (row) =>
@@ -294,14 +294,14 @@ export function otherCamera({ shot, camera }: Setup, cameras: Setup['camera'][])
 }
 
 /** A camera that has the rate. */
-export function anyCamera({ shot, camera }: Setup, cameras: Setup['camera'][]): Adjustment {
+export function anyCamera({ shot, camera }: Scene, cameras: Scene['camera'][]): Adjustment {
   return cameras
     .filter((row) => row.id !== camera.id && row.frameRatesHz.includes(shot.captureRateHz))
     .map((row) => ({ shot: { ...shot, cameraId: row.id }, instruction: `Take ${row.name}` }));
 }
 
 /** Shorter feathers in the same time: the move is at its pace sooner. */
-export function quicker({ shot }: Setup): Adjustment {
+export function quicker({ shot }: Scene): Adjustment {
   const { timing } = shot;
   return [0.7, 0.5, 0.35].map((share) => {
     const [inS, outS] = [timing.featherInS, timing.featherOutS].map((s) => Math.round(s * share * 10) / 10);
@@ -312,13 +312,13 @@ export function quicker({ shot }: Setup): Adjustment {
   });
 }
 
-export function insideLens({ shot, lens }: Setup): Adjustment {
+export function insideLens({ shot, lens }: Scene): Adjustment {
   const focalLengthMm = Math.min(lens.focalLengthMaxMm, Math.max(lens.focalLengthMinMm, shot.focalLengthMm));
   return [{ shot: { ...shot, focalLengthMm }, instruction: `Set ${trim(focalLengthMm, 1)} mm` }];
 }
 
 /** Both feathers softer, in the same time. */
-export function softerBoth({ shot }: Setup): Adjustment {
+export function softerBoth({ shot }: Scene): Adjustment {
   const { timing } = shot;
   const freeS = timing.durationS - timing.holdStartS - timing.holdEndS;
   return [0.3, 0.4, 0.5]
@@ -330,19 +330,19 @@ export function softerBoth({ shot }: Setup): Adjustment {
     }));
 }
 
-export function higher(setup: Setup, units: Units): Adjustment {
-  const groundM = groundUnder(setup);
-  const aboveM = Math.max(0.3, heightOf(setup.shot) - groundM);
-  return [1.15, 1.3, 1.5, 2, 3].map((times) => toHeight(setup, settable(aboveM * times) + groundM, groundM, units));
+export function higher(scene: Scene, units: Units): Adjustment {
+  const groundM = groundUnder(scene);
+  const aboveM = Math.max(0.3, heightOf(scene.shot) - groundM);
+  return [1.15, 1.3, 1.5, 2, 3].map((times) => toHeight(scene, settable(aboveM * times) + groundM, groundM, units));
 }
 
 /** The same move on the other side of the subject. */
-export function otherWay({ shot }: Setup): Adjustment {
+export function otherWay({ shot }: Scene): Adjustment {
   return [{ shot: { ...shot, move: mirrored(shot.move) }, instruction: 'Go the other way' }];
 }
 
 /** About the subject itself, not a place beside it. */
-export function centred({ shot }: Setup): Adjustment {
+export function centred({ shot }: Scene): Adjustment {
   return [
     {
       shot: { ...shot, move: { ...shot.move, pivotEastM: 0, pivotNorthM: 0 } },
@@ -351,7 +351,7 @@ export function centred({ shot }: Setup): Adjustment {
   ];
 }
 
-export function longerLens({ shot, lens }: Setup): Adjustment {
+export function longerLens({ shot, lens }: Scene): Adjustment {
   return [1.1, 1.2, 1.35, 1.5]
     .map((times) => Math.round(shot.focalLengthMm * times))
     .filter((mm) => mm <= lens.focalLengthMaxMm)
@@ -361,7 +361,7 @@ export function longerLens({ shot, lens }: Setup): Adjustment {
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Recorded at a whole multiple of what is shown. */
-export function evenSteps({ shot, camera }: Setup): Adjustment {
+export function evenSteps({ shot, camera }: Scene): Adjustment {
   return camera.frameRatesHz
     .filter(
       (hz) => hz >= shot.frameRateHz && Math.abs(hz / shot.frameRateHz - Math.round(hz / shot.frameRateHz)) < 1e-3,
@@ -374,7 +374,7 @@ export function evenSteps({ shot, camera }: Setup): Adjustment {
 }
 
 /** A ramp that changes over longer: its points drawn apart about their middle, as far as the action goes. */
-export function gentlerRamp({ shot }: Setup): Adjustment {
+export function gentlerRamp({ shot }: Scene): Adjustment {
   const { playback } = shot;
   if (playback.ramp.length < 2) return [];
   const middle = (playback.ramp[0].atS + playback.ramp[playback.ramp.length - 1].atS) / 2;
@@ -395,7 +395,7 @@ export function gentlerRamp({ shot }: Setup): Adjustment {
 }
 
 /** The same move seen from elsewhere round its subject. */
-export function fromElsewhere({ shot }: Setup): Adjustment {
+export function fromElsewhere({ shot }: Scene): Adjustment {
   const { move } = shot;
   if (!('bearingDeg' in move)) return [];
   return [20, -20, 40, -40, 60, -60, 80, -80].map((byDeg) => {

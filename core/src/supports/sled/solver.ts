@@ -38,9 +38,8 @@ export const BELOW_GIMBAL_MM = 50;
 
 /**
  * The lightest weights, then the shortest post, that let the pivot be set for the wished drop time and the wished lean.
- * `weights`: those of the kit that can be added to the bottom, any
- * number of times. What is set is what is printed (`printedSled`). Gives a sentence when nothing within the sled's
- * travel does it.
+ * `weights`: those of the kit that can be added to the bottom, any number of times. What is set is what is printed
+ * (`printedSled`). Gives a sentence when nothing within the sled's travel does it.
  */
 export function solveSled(
   sled: Sled,

@@ -9,9 +9,8 @@ const END_MM = 90;
 
 /**
  * A sled as people begin with one: the post at its shortest, the stage in its middle, and two of the kit's largest
- * weights at each
- * end of the bottom, nothing else there that is a weight. What was seen of it before no longer holds. Null for other
- * rigs and without a weight in the kit.
+ * weights at each end of the bottom, nothing else there that is a weight. What was seen of it before no longer holds.
+ * Null for other rigs and without a weight in the kit.
  */
 export function startLight(build: Build, kit: Pick<Kit, 'parts'>): Build | null {
   const { support } = build;

@@ -55,8 +55,8 @@ const MOST_TIMES = 5;
 
 /**
  * Lean of a sled of its own rate ω₀ on a deck that rolls as A sin(2πt/T): the pivot, `deckHeightM` above the axis, is
- * carried sideways with A (2π/T)² h at most, which
- * leans what hangs from it by a/g, times 1 / |1 − (ω/ω₀)²| (a driven oscillator, any text of mechanics).
+ * carried sideways with A (2π/T)² h at most, which leans what hangs from it by a/g, times 1 / |1 − (ω/ω₀)²| (a driven
+ * oscillator, any text of mechanics).
  */
 export function deckLeanDeg(
   { deckRollDeg, deckPeriodS, deckHeightM }: Pick<Sled, 'deckRollDeg' | 'deckPeriodS' | 'deckHeightM'>,

@@ -1,6 +1,7 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
-import { nearestTurn, ring } from '../../track';
+import { ring } from '../../track';
+import { nearestTurn } from '../../../site/directions';
 import { clamp, polar, settableDistance, type MoveShape } from '../recipe';
 
 /** What a run round the pivot has: it may change its radius and height, and its centre may slip sideways. */

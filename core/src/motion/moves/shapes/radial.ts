@@ -1,7 +1,8 @@
 import type { Move } from '../../../model/move';
 import { sayLength, type Units } from '../../../model/units';
 import type { MoveFrame } from '../../move-frame';
-import { evenly, fromPivot, line } from '../../track';
+import { evenly, line } from '../../track';
+import { fromPivot } from '../../../site/directions';
 import { clamp, polar, settableDistance, type MoveShape } from '../recipe';
 
 /** What a straight run on the line through the pivot has. */

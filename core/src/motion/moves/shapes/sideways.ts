@@ -1,6 +1,7 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
-import { bearingDeg, fromPivot, line, nearestTurn, type Point3 } from '../../track';
+import { line } from '../../track';
+import { bearingDeg, fromPivot, nearestTurn, type Point3 } from '../../../site/directions';
 import { clamp, polar, settable, settableDistance, type MoveShape } from '../recipe';
 
 /** What a straight run past the pivot has. Moves without a skew or a slope run square-on and level. */

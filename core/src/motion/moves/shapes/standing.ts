@@ -1,6 +1,7 @@
 import type { Move } from '../../../model/move';
 import { sayLength } from '../../../model/units';
-import { fromPivot, spot, type Track } from '../../track';
+import { spot, type Track } from '../../track';
+import { fromPivot } from '../../../site/directions';
 import type { MoveFrame } from '../../move-frame';
 import { clamp, polar, settable, settableDistance, type MoveShape } from '../recipe';
 

@@ -1,0 +1,12 @@
+import { legTimes, type LegTime, type Way } from '../model/shot';
+import { paceOf, type Pace } from './timing';
+
+/** One move of a shot in time: its holds from `fromS` to `toS`, and how far along its track it is at any moment. */
+export interface PacedLeg extends LegTime {
+  pace: Pace;
+}
+
+/** The moves of a shot in order, each with its time and its pace, in seconds of action from the shot's start. */
+export function timelineOf(shot: Pick<Way, 'move' | 'timing' | 'backwards' | 'then'>): PacedLeg[] {
+  return legTimes(shot).map((time) => ({ ...time, pace: paceOf(time.leg.timing, time.fromS) }));
+}
