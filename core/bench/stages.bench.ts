@@ -6,9 +6,9 @@ import { sampleShot } from '../src/motion/shown';
 import { compareLenses } from '../src/reading/compare-lenses';
 import { readFigures } from '../src/reading/read-figures';
 import { readShot } from '../src/reading/read-shot';
-import { rigFindings } from '../src/findings/rig/rig-findings';
+import { pictureFindings, rigFindings } from '../src/findings/all';
 import { heightsM } from '../src/findings/rig/heights';
-import { pictureFindings } from '../src/findings/picture/picture-findings';
+import { rigCase } from '../src/findings/rig/rig-case';
 import { siteMotion } from '../src/image/layer-speed';
 import { LAYER_ROWS_HZ, rasterThrough, measurePicture } from '../src/image/picture';
 import { screenMotion } from '../src/image/screen-motion';
@@ -36,7 +36,8 @@ export function readingStages(): void {
   const seen = () => rasterThrough(scene, samples, subject.depthM, 2);
   const { pointsAt } = seen();
   const heights = heightsM(scene, samples);
-  const picture = measurePicture(plannedFilm(scene), { units: 'metric' });
+  const film = plannedFilm(scene, motion);
+  const picture = measurePicture(film, { units: 'metric' });
   const whole = quickest(ROUNDS, () => readShot(shoot, shot));
   console.log(
     `\na full reading: 10 s at 60 a second (${samples.count} rows), ${scene.pieces.length} pieces, 8 of them figures`,
@@ -60,7 +61,7 @@ export function readingStages(): void {
     ['visible share of the subject', () => visibleShare(scene, samples)],
     ['starts, stops and evenness on screen', () => screenMotion(samples, subject.depthM, picture.site)],
     ['findings of the picture', () => pictureFindings(picture)],
-    ['findings of the rig', () => rigFindings(scene, motion.intent, samples, heights, 'metric')],
+    ['findings of the rig', () => rigFindings(rigCase(film, 'metric', heights))],
   ];
   const round = quickestRound(
     ROUNDS,
@@ -91,7 +92,7 @@ export function readingStages(): void {
   const timing = { ...troubled.shot.timing, durationS: 5, featherInS: 0.4, featherOutS: 0.3 };
   const bad = { ...troubled.shot, timing };
   const troubles = readShot(troubled.shoot, bad).findings.filter((finding) => severity(finding) > 0);
-  const five = new Set(troubles.slice(0, 5).map(({ id }) => id));
+  const five = new Set<string>(troubles.slice(0, 5).map(({ id }) => id));
   let readings = 0;
   const searchMs = quickest(3, () => {
     readings = 0;

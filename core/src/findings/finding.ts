@@ -6,9 +6,9 @@ export type PictureGrade = 'calm' | 'ripple' | 'jolt';
 export type RigGrade = 'fits' | 'tight' | 'cannot';
 
 /** One sentence of a reading. */
-export interface Finding {
+export interface FindingOf<Id extends string = string> {
   /** What it is about, unchanged from one reading to the next: `speed.near`, `stop`, `rig.travel`. */
-  id: string;
+  id: Id;
   grade: PictureGrade | RigGrade;
   /** What will be seen, with its number and limit. */
   sentence: string;
@@ -26,10 +26,10 @@ export interface Finding {
   measure: string;
 }
 
-const SEVERITY: Record<Finding['grade'], 0 | 1 | 2> = { calm: 0, fits: 0, ripple: 1, tight: 1, jolt: 2, cannot: 2 };
+const SEVERITY: Record<FindingOf['grade'], 0 | 1 | 2> = { calm: 0, fits: 0, ripple: 1, tight: 1, jolt: 2, cannot: 2 };
 
 /** 0 for calm and fits, 1 for ripple and tight, 2 for jolt and cannot. */
-export function severity(finding: Pick<Finding, 'grade'>): 0 | 1 | 2 {
+export function severity(finding: Pick<FindingOf, 'grade'>): 0 | 1 | 2 {
   return SEVERITY[finding.grade];
 }
 

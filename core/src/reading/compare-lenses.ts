@@ -8,8 +8,8 @@ import { plannedFilm } from '../motion/film';
 import { smoothed } from '../motion/columns';
 import { pathLengthM, type Samples } from '../motion/sample';
 import { depthOfField } from '../optics/depth-of-field';
-import { rigFindings } from '../findings/rig/rig-findings';
-import { heightsM } from '../findings/rig/heights';
+import { rigFindings } from '../findings/all';
+import { rigCase } from '../findings/rig/rig-case';
 import { fastestRow, layerFigures, SEEN_S, shownShutterDeg } from '../image/figures';
 import { FULL_QUALITY, measurePicture, type Picture } from '../image/picture';
 import { isInFrame, whileInFrame } from '../image/subject-in-frame';
@@ -159,8 +159,7 @@ function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
     (scene.limits.confusionShare * samples.frameWidthMm) / samples.crop[middle],
     samples.focusDistanceM[middle],
   );
-  const { filmed } = picture;
-  const rig = rigFindings(scene, picture.intent, filmed, heightsM(scene, filmed), units);
+  const rig = rigFindings(rigCase(picture, units));
   const worst = Math.max(0, ...rig.map(severity));
   const last = samples.count - 1;
   const scale = (row: number) => samples.focalLengthMm[row] / samples.subjectDistanceM[row];

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { severity, type Finding } from '../findings/finding';
+import { severity } from '../findings/finding';
+import type { Finding } from '../findings/all';
 import { DEFAULT_AIM } from '../model/defaults';
 import type { Move } from '../model/move';
 import { newPiece, type Piece } from '../model/piece';

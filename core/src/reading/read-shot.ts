@@ -1,14 +1,15 @@
-import { severity, type Finding } from '../findings/finding';
+import { severity } from '../findings/finding';
+import type { Finding } from '../findings/all';
 import type { Shoot } from '../model/shoot';
 import { sceneOf } from '../scene/scene';
 import type { Shot } from '../model/shot';
 import type { Units } from '../model/units';
 import { plannedFilm, type Film } from '../motion/film';
 import { cautionsOf, type Caution } from '../findings/people/cautions';
-import { rigFindings } from '../findings/rig/rig-findings';
 import { heightsM } from '../findings/rig/heights';
 import { approachesOf, type Approach } from '../findings/people/approaches';
-import { pictureFindings } from '../findings/picture/picture-findings';
+import { pictureFindings, rigFindings } from '../findings/all';
+import { rigCase } from '../findings/rig/rig-case';
 import { measurePicture, type Picture } from '../image/picture';
 
 /** What the audience will see and what the rig makes of it: the whole reading of one shot. */
@@ -29,10 +30,10 @@ export function readShot(shoot: Shoot, shot: Shot, units: Units = 'metric'): Rea
 
 /** Reads what was filmed, whether it was planned or recorded. */
 export function readFilm(film: Film, units: Units = 'metric'): Reading {
-  const { scene, filmed, intent } = film;
+  const { scene, filmed } = film;
   const picture = measurePicture(film, { units });
   const heights = heightsM(scene, filmed);
-  const findings = [...pictureFindings(picture), ...rigFindings(scene, intent, filmed, heights, units)];
+  const findings = [...pictureFindings(picture), ...rigFindings(rigCase(film, units, heights))];
   findings.sort((a, b) => severity(b) - severity(a));
   const approaches = approachesOf(scene, filmed);
   return { picture, findings, cautions: cautionsOf(scene, filmed, heights, approaches, units), approaches, heights };

@@ -1,4 +1,5 @@
-import { severity, type Finding } from '../findings/finding';
+import { severity } from '../findings/finding';
+import type { Finding } from '../findings/all';
 import type { Shoot } from '../model/shoot';
 import { sceneOf } from '../scene/scene';
 import { ShotSchema, type Shot } from '../model/shot';
@@ -8,7 +9,7 @@ import { readShot } from '../reading/read-shot';
 import { summaryOf, type ReadingSummary } from './reading-summary';
 import { adjustmentsFor } from './adjustments-for';
 import { alsoMends, tradeOffsOf, MENDED_WEIGHT, worsened } from './trade-offs';
-import type { Adjustment, Rung } from './adjustments/moves';
+import type { Adjustment, Rung } from './adjustments/adjustment';
 
 /** One change that was tried through the whole reading and helps. */
 export interface Cure {

@@ -6,7 +6,7 @@
   import { balanceOf } from '@gentle-arc/core/supports/balance';
   import Choice from '$lib/parts/Choice.svelte';
   import GradeMark from '$lib/parts/GradeMark.svelte';
-  import { worstOf } from './verdict';
+  import { worstOf } from '@gentle-arc/core/supports/verdict';
 
   /** What is put together, by what carries it: a list at a desk, a choice on a phone. */
   let { shoot, here, href }: { shoot: Shoot; here: string; href: (id: string) => string } = $props();

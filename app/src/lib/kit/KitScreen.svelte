@@ -32,7 +32,7 @@
   import SledCoach from './SledCoach.svelte';
   import SupportWords from './SupportWords.svelte';
   import { withBuild, withMadeUpKit } from './edits';
-  import { verdictOf } from './verdict';
+  import { buildVerdict } from '@gentle-arc/core/supports/verdict';
   import WindWords from './WindWords.svelte';
 
   /** The kit bench: a rig put together, balanced, and known to stand. */
@@ -133,7 +133,7 @@
 </script>
 
 {#if build && balance}
-  {@const verdict = verdictOf(balance)}
+  {@const verdict = buildVerdict(balance)}
   <main class="sheet">
     <BuildList {shoot} here={build.id} {href} />
     <div class="rig">

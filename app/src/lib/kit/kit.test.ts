@@ -9,7 +9,7 @@ import { withBuild, withMadeUpKit } from './edits';
 import { changedThing, namedBy, THINGS, type ThingList } from './kit-things';
 import { readPartsJson } from '@gentle-arc/core/formats/parts-json';
 import { fieldOf, SUPPORT_WORDS, withField } from './support-words';
-import { verdictOf, worstOf } from './verdict';
+import { buildVerdict, worstOf } from '@gentle-arc/core/supports/verdict';
 
 const built = (id: string) => {
   const found = DEFAULT_BUILDS.find((row) => row.id === `build-${id}`);
@@ -49,7 +49,7 @@ describe('the verdict', () => {
   it('leads with what cannot be', () => {
     const heavy = balanceOf(built('gimbal-long'), DEFAULT_KIT, 'metric');
     expect(worstOf(heavy)).toBe('cannot');
-    expect(verdictOf(heavy)).toMatch(/^Not like this: payload 2\.38 kg of 2\.2 kg\. Over its maker’s payload/);
+    expect(buildVerdict(heavy)).toMatch(/^Not like this: payload 2\.38 kg of 2\.2 kg\. Over its maker’s payload/);
   });
 });
 
@@ -57,7 +57,7 @@ describe('the verdict on a rope', () => {
   it('is none while a second line is on: forces are for a rigger', () => {
     const rope = balanceOf(built('rope'), DEFAULT_KIT, 'metric');
     expect(worstOf(rope)).toBeNull();
-    expect(verdictOf(rope)).toContain('qualified people');
+    expect(buildVerdict(rope)).toContain('qualified people');
   });
 });
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { severity, type Finding } from '@gentle-arc/core/findings/finding';
+  import { severity } from '@gentle-arc/core/findings/finding';
+  import type { Finding } from '@gentle-arc/core/findings/all';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import GradeMark from '$lib/parts/GradeMark.svelte';
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { severity, type Finding } from '@gentle-arc/core/findings/finding';
+  import { severity } from '@gentle-arc/core/findings/finding';
+  import type { Finding } from '@gentle-arc/core/findings/all';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import type { PlanView } from './plan-view.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { limitsHref } from '$lib/links';
   import { onDestroy, tick } from 'svelte';
-  import type { Finding } from '@gentle-arc/core/findings/finding';
+  import type { Finding } from '@gentle-arc/core/findings/all';
   import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/model/variants';
   import { type MoveKind } from '@gentle-arc/core/model/move';
   import type { Shoot } from '@gentle-arc/core/model/shoot';
@@ -18,7 +18,6 @@
   import { newId } from '$lib/store/new-id';
   import type { ShootStore } from '$lib/store/shoot-store.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
-  import { aboutOf } from './about';
   import { addLeg, changePiece, changeWalk, duplicatePiece, movePiece, removeLeg, removePiece } from './edits';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
@@ -241,14 +240,7 @@
     <h1 class="sr-only">Move: {shot.name}</h1>
     <div class="left">
       <div class="picture">
-        <Picture
-          {scene}
-          samples={shown}
-          {row}
-          about={chosen && aboutOf(chosen.id)}
-          playing={playhead.playing}
-          onpick={pick}
-        />
+        <Picture {scene} samples={shown} {row} about={chosen?.about ?? null} playing={playhead.playing} onpick={pick} />
         <div class="flex flex-wrap items-center justify-between gap-x-3 py-1.5">
           <Transport {playhead} {samples} {bodied} />
           <span class="hidden sm:block">{@render variants()}</span>

@@ -3,7 +3,7 @@
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Scene } from '@gentle-arc/core/scene/scene';
-  import type { Finding } from '@gentle-arc/core/findings/finding';
+  import type { Finding } from '@gentle-arc/core/findings/all';
   import { walkAt } from '@gentle-arc/core/scene/walk';
   import type { ShotMotion } from '@gentle-arc/core/motion/legs';
   import type { Samples } from '@gentle-arc/core/motion/sample';

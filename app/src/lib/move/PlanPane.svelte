@@ -1,7 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
-  import type { Finding } from '@gentle-arc/core/findings/finding';
+  import type { Finding } from '@gentle-arc/core/findings/all';
   import { MoveSchema } from '@gentle-arc/core/model/move';
   import { PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
   import type { Shoot } from '@gentle-arc/core/model/shoot';

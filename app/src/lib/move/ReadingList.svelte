@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { severity, type Finding } from '@gentle-arc/core/findings/finding';
+  import { severity } from '@gentle-arc/core/findings/finding';
+  import type { Finding } from '@gentle-arc/core/findings/all';
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { sayLength, saySpeed } from '@gentle-arc/core/model/units';
   import { preferences } from '$lib/store/preferences.svelte';
@@ -8,7 +9,7 @@
   import type { LiveReading } from '$lib/workers/live-reading.svelte';
   import FindingRow from './FindingRow.svelte';
   import Numbers from './Numbers.svelte';
-  import { verdictOf } from './verdict';
+  import { readingVerdict } from '@gentle-arc/core/reading/verdict';
 
   interface Props {
     live: LiveReading;
@@ -24,7 +25,7 @@
   const findings = $derived(live.reading?.findings ?? []);
   const troubles = $derived(findings.filter((finding) => severity(finding) > 0));
   const calm = $derived(findings.filter((finding) => severity(finding) === 0));
-  const verdict = $derived(verdictOf(findings));
+  const verdict = $derived(readingVerdict(findings));
 </script>
 
 {#snippet row(finding: Finding)}

@@ -12,7 +12,7 @@
   import Picture from '$lib/picture/Picture.svelte';
   import type { Playhead } from './playhead.svelte';
   import Strip from './Strip.svelte';
-  import { verdictOf } from './verdict';
+  import { readingVerdict } from '@gentle-arc/core/reading/verdict';
 
   /** Both ways to make a shot: pictures, strips and readings beside each other under one playhead. */
   interface Props {
@@ -60,7 +60,7 @@
   {#each sides as { letter, scene, samples } (letter)}
     {@const row = Math.min(samples.count - 1, Math.round(tS * samples.frameRateHz))}
     {@const live = readings[letter]}
-    {@const verdict = verdictOf(live.reading?.findings ?? [])}
+    {@const verdict = readingVerdict(live.reading?.findings ?? [])}
     <section aria-label="Way {letter}">
       <Picture {scene} {samples} {row} playing={playhead.playing} />
       <h2 class="flex items-center gap-2 py-1 font-display text-lg">

@@ -3,7 +3,7 @@
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { streaker, type Streak } from '@gentle-arc/core/image/streaks';
   import { isInFrame, subjectInFrame } from '@gentle-arc/core/image/subject-in-frame';
-  import type { About } from '$lib/move/about';
+  import type { About } from '@gentle-arc/core/findings/definition';
 
   /**
    * What a chosen finding is about, drawn over the picture: how far still things go about this moment (the dot leads),

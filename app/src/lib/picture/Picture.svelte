@@ -3,7 +3,7 @@
   import type { Scene } from '@gentle-arc/core/scene/scene';
   import type { Samples } from '@gentle-arc/core/motion/sample';
   import { preferences } from '$lib/store/preferences.svelte';
-  import type { About } from '$lib/move/about';
+  import type { About } from '@gentle-arc/core/findings/definition';
   import Guides from './Guides.svelte';
   import Highlight from './Highlight.svelte';
   import type PictureCanvas from './PictureCanvas.svelte';

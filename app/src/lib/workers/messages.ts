@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { ShootSchema } from '@gentle-arc/core/model/shoot';
 import type { AimMode } from '@gentle-arc/core/model/shot';
-import type { Finding } from '@gentle-arc/core/findings/finding';
+import type { Finding } from '@gentle-arc/core/findings/all';
+import type { About } from '@gentle-arc/core/findings/definition';
 import type { Approach } from '@gentle-arc/core/findings/people/approaches';
 import type { Caution } from '@gentle-arc/core/findings/people/cautions';
 import type { Figures } from '@gentle-arc/core/reading/read-figures';
@@ -14,6 +15,9 @@ export const ReadingRequestSchema = z.object({
   units: z.enum(['metric', 'imperial']),
 });
 export type ReadingRequest = z.infer<typeof ReadingRequestSchema>;
+
+/** A finding with where it points in the picture. */
+export type ShownFinding = Finding & { about: About };
 
 /** A reading as the page shows it: columns for the strip, sentences for the list. */
 export interface ShownReading {
@@ -35,7 +39,7 @@ export interface ShownReading {
    * How far the subject leaves its place under each way of turning the camera; null where the moves say where to look.
    */
   drifts: Record<AimMode, number> | null;
-  findings: Finding[];
+  findings: ShownFinding[];
   figures: Figures;
   approaches: Approach[];
   cautions: Caution[];

@@ -1,3 +1,4 @@
+import { kindOf } from '@gentle-arc/core/findings/all';
 import * as Comlink from 'comlink';
 import type { Shot } from '@gentle-arc/core/model/shot';
 import { heightsM } from '@gentle-arc/core/findings/rig/heights';
@@ -49,7 +50,7 @@ const worker: ReadingWorker = {
       columns,
       racks: picture.scene.shot.focus.mode === 'racks' || picture.intent.racksFocus,
       drifts: driftByAim(picture.scene),
-      findings,
+      findings: findings.map((finding) => ({ ...finding, about: kindOf(finding.id).about })),
       figures: readFigures(picture, request.units),
       cautions,
       approaches,

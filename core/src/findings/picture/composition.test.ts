@@ -7,7 +7,8 @@ import type { Shot } from '../../model/shot';
 import { readShot } from '../../reading/read-shot';
 import { filmed, usual, WALK } from '../../testing/filmed';
 import { AROUND, plainPieces } from '../../testing/shoots';
-import { innerArea, placeWords } from './composition';
+import { placeWords } from './composition';
+import { innerArea } from './also-shape';
 import { figureShare, shotSize } from '../../image/shot-size';
 
 const FULL: Move = { kind: 'slide', ...AROUND, heightM: 0.85, distanceM: 5, bearingDeg: 180, travelM: 0.6, skewDeg: 0 };

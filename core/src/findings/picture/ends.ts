@@ -1,7 +1,36 @@
-import { gradeAbove, percent, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, percent, type FindingOf } from '../finding';
 import { CAMERA_SIZE, project, type InPicture } from '../../optics/projection';
 import { depthRasterOf, NOTHING } from '../../image/depth-raster';
 import type { Picture } from '../../image/picture';
+
+const KINDS = {
+  'opening.face': {
+    measures: 'how far the face is outside the first frame, frame heights',
+    limits: [],
+    about: 'subject',
+    cures: ['placeLower', 'standFarther', 'travelLess', 'wider', 'placeHigher', 'aimAtSubject'],
+  },
+  'closing.face': {
+    measures: 'how far the face is outside the last frame, frame heights',
+    limits: [],
+    about: 'subject',
+    cures: ['placeLower', 'standFarther', 'travelLess', 'wider', 'placeHigher', 'aimAtSubject'],
+  },
+  'opening.covered': {
+    measures: 'share of the subject covered in the first frame',
+    limits: ['coveredAtEnd', 'joltFactor'],
+    about: 'subject',
+    cures: ['stepAside', 'higher', 'otherWayRound', 'travelLessOrMore', 'foregroundFarther', 'lower', 'standNearer'],
+  },
+  'closing.covered': {
+    measures: 'share of the subject covered in the last frame',
+    limits: ['coveredAtEnd', 'joltFactor'],
+    about: 'subject',
+    cures: ['stepAside', 'higher', 'otherWayRound', 'travelLessOrMore', 'foregroundFarther', 'lower', 'standNearer'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /**
  * What a viewer sees first and last: who is covered, and whether a figure's face is in the frame where the shot opens
@@ -36,7 +65,7 @@ interface End {
   frame: 'first' | 'last';
 }
 
-export function endFindings(picture: Picture): Finding[] {
+function endFindings(picture: Picture): Found[] {
   const { scene, intent, samples } = picture;
   if (!scene.subject) return [];
   const when = intent.subjectIn;
@@ -54,7 +83,7 @@ export function endFindings(picture: Picture): Finding[] {
 }
 
 /** A figure cut so that its face is outside the frame. */
-function face({ scene, subject, samples }: Picture, { id, row, frame }: End): Finding[] {
+function face({ scene, subject, samples }: Picture, { id, row, frame }: End): Found[] {
   const [top, base] = [subject.topV[row], subject.baseV[row]];
   if (scene.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5))
     return [];
@@ -99,7 +128,7 @@ function face({ scene, subject, samples }: Picture, { id, row, frame }: End): Fi
  * Something that stands before the subject in the frame that is looked at first, or remembered last. Of a figure the
  * upper half counts: legs behind a hedge are a view, a post before the face is in the way.
  */
-function covered(picture: Picture, { id, row, frame }: End): Finding[] {
+function covered(picture: Picture, { id, row, frame }: End): Found[] {
   const { scene, samples, subject } = picture;
   if (!(Math.abs(subject.u[row]) <= 0.5 && Math.abs(subject.v[row]) <= 0.5)) return [];
   const { share, by } = coverAt(picture, row);
@@ -149,3 +178,5 @@ function coverAt({ scene, samples, subject }: Picture, row: number): { share: nu
   const [most] = [...counts].sort((a, b) => b[1] - a[1]);
   return { share: cells > 0 ? hidden / cells : 0, by: most ? scene.pieces[most[0]].name : 'Something' };
 }
+
+export const ends = define(KINDS, endFindings);

@@ -1,9 +1,38 @@
-import { gradeAbove, percent, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, percent, type FindingOf } from '../finding';
 import { largest } from '../../motion/columns';
 import { playingOf } from '../../motion/playback';
 import { rowAt } from '../../motion/shown';
 import type { Picture } from '../../image/picture';
 import { FELT_S } from '../../image/screen-motion';
+
+const KINDS = {
+  start: {
+    measures: 'hardest change of speed at the start, frame widths/s²',
+    limits: ['screenAcceleration', 'accelerationJoltFactor'],
+    about: 'layers',
+    cures: ['softerStart', 'takeALittleLonger', 'softerBoth', 'travelSomewhatLess', 'wider', 'slowMotion'],
+  },
+  join: {
+    measures: 'hardest change of speed where moves join, frame widths/s²',
+    limits: ['screenAcceleration', 'accelerationJoltFactor'],
+    about: 'layers',
+    cures: ['softerStart', 'takeALittleLonger', 'softerBoth', 'travelSomewhatLess', 'wider', 'slowMotion'],
+  },
+  stop: {
+    measures: 'hardest change of speed at the stop, frame widths/s²',
+    limits: ['screenAcceleration', 'accelerationJoltFactor'],
+    about: 'layers',
+    cures: ['softerStop', 'takeALittleLonger', 'softerBoth', 'travelSomewhatLess', 'wider', 'slowMotion'],
+  },
+  ramp: {
+    measures: 'hardest change of speed where a ramp turns, frame widths/s²',
+    limits: ['screenAcceleration', 'accelerationJoltFactor'],
+    about: 'frame',
+    cures: ['gentlerRamp'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 const REASONS = {
   start: 'A camera that is suddenly moving pulls the eye to the camera.',
@@ -17,7 +46,7 @@ const NAMES = { start: 'start', join: 'join', stop: 'stop', ramp: 'change of spe
  * The start, the stop, the joins of a chain, and the corners of a ramp, each by the hardest change of speed that the
  * picture shows there.
  */
-export function featherFindings(picture: Picture): Finding[] {
+function featherFindings(picture: Picture): Found[] {
   const { screen, samples, intent, scene } = picture;
   const { limits } = scene;
   const { strokes } = intent;
@@ -83,3 +112,5 @@ function rampCorners({ scene: { shot, durationS } }: Picture): [number, number][
   }
   return corners;
 }
+
+export const feather = define(KINDS, featherFindings);

@@ -1,4 +1,5 @@
-import { gradeAbove, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, type FindingOf } from '../finding';
 import { sayLength, trim } from '../../model/units';
 import { largest } from '../../motion/columns';
 import { blurDiscMm, depthOfField } from '../../optics/depth-of-field';
@@ -6,8 +7,30 @@ import { fastestPull, pullBy, PULLER_WORDS } from '../../image/focus-pull';
 import type { Picture } from '../../image/picture';
 import { isInFrame } from '../../image/subject-in-frame';
 
+const KINDS = {
+  'focus.sharp': {
+    measures: 'blur of the subject, × what looks sharp',
+    limits: ['confusionShare'],
+    about: 'subject',
+    cures: ['focusFollows', 'stopDown', 'focusOnTheWay', 'wider'],
+  },
+  'focus.rack': {
+    measures: 'how quickly the focus is racked, degrees of the ring or dioptres a second',
+    limits: ['handRing', 'motorRing', 'autofocusRate', 'joltFactor'],
+    about: 'subject',
+    cures: ['longerRacks', 'takeLonger', 'softerBoth', 'otherPuller'],
+  },
+  'focus.pull': {
+    measures: 'how quickly the focus has to follow, degrees of the ring or dioptres a second',
+    limits: ['handRing', 'motorRing', 'autofocusRate', 'joltFactor'],
+    about: 'subject',
+    cures: ['oneFocus', 'takeLonger', 'softerBoth', 'standFarther', 'otherPuller'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
+
 /** Whether the subject is sharp at the start, on the way and at the end, and how quickly the focus has to go. */
-export function focusFindings(picture: Picture): Finding[] {
+function focusFindings(picture: Picture): Found[] {
   const { scene, intent } = picture;
   if (scene.shot.focus.mode === 'racks' || intent.racksFocus) return pullFindings(picture, 'focus.rack');
   return [...sharpnessFindings(picture), ...(scene.subject ? pullFindings(picture, 'focus.pull') : [])];
@@ -35,7 +58,7 @@ export function subjectBlur({ scene, samples, subject }: Picture): Float64Array 
 const MOST_BLUR = 1000;
 const SOFT_FACTOR = 3;
 
-function sharpnessFindings(picture: Picture): Finding[] {
+function sharpnessFindings(picture: Picture): Found[] {
   const { scene, samples, words } = picture;
   const blur = subjectBlur(picture);
   const worst = largest(blur);
@@ -81,7 +104,7 @@ const QUICK_PULL = {
 };
 
 /** How quickly the focus has to go, against who pulls it. */
-function pullFindings({ filmed, scene, intent }: Picture, id: 'focus.rack' | 'focus.pull'): Finding[] {
+function pullFindings({ filmed, scene, intent }: Picture, id: 'focus.rack' | 'focus.pull'): Found[] {
   const { limits, lens, shot } = scene;
   const { focusDistanceM, count } = filmed;
   const pull = fastestPull(filmed, lens);
@@ -121,3 +144,5 @@ function pullFindings({ filmed, scene, intent }: Picture, id: 'focus.rack' | 'fo
     },
   ];
 }
+
+export const focus = define(KINDS, focusFindings);

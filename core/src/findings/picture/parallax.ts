@@ -1,4 +1,5 @@
-import { gradeBelow, speedWords, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeBelow, speedWords, type FindingOf } from '../finding';
 import { largest, smoothed } from '../../motion/columns';
 import { pathLengthM } from '../../motion/sample';
 import { SEEN_S, totalSlide } from '../../image/figures';
@@ -6,13 +7,24 @@ import type { LayerMotion } from '../../image/layer-speed';
 import { whileInFrame } from '../../image/subject-in-frame';
 import type { Picture } from '../../image/picture';
 
+const KINDS = {
+  parallax: {
+    measures: 'speed of near and far against the subject, frame widths a second',
+    limits: ['parallaxWeak', 'parallaxNone'],
+    about: 'layers',
+    cures: ['lower', 'foregroundNearer', 'travelMore', 'nearerInTheSameFraming', 'standNearer'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
+
 const STILL_TRACK_M = 0.01;
 
 /**
  * Whether the move shows depth: near and far against the subject. A camera that does not travel is not judged; one
  * whose zoom holds the subject is judged by its background instead.
  */
-export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
+function parallaxFindings(picture: Picture): Found[] {
+  const held = picture.intent.holdsSize;
   const { limits } = picture.scene;
   const { samples, site } = picture;
   if (pathLengthM(samples) < STILL_TRACK_M) return [];
@@ -52,3 +64,5 @@ export function parallaxFindings(picture: Picture, held: boolean): Finding[] {
     },
   ];
 }
+
+export const parallax = define(KINDS, parallaxFindings);

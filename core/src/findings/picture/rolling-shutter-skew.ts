@@ -1,10 +1,21 @@
-import { gradeAbove, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, type FindingOf } from '../finding';
 import { trim } from '../../model/units';
 import { largest, smoothed } from '../../motion/columns';
 import { recordedFrameMm } from '../../optics/angle-of-view';
 import { SEEN_S } from '../../image/figures';
 import { whileInFrame } from '../../image/subject-in-frame';
 import type { Picture } from '../../image/picture';
+
+const KINDS = {
+  skew: {
+    measures: 'lean of upright things, degrees',
+    limits: ['leanDeg', 'joltFactor'],
+    about: 'layers',
+    cures: ['takeLonger', 'travelLess', 'wider', 'otherCamera'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /**
  * Lean of an upright thing that crosses the frame at a speed (frame widths a second of action) while the frame is read
@@ -15,7 +26,7 @@ export function leanDeg(speed: number, readOutS: number, aspect: number): number
 }
 
 /** How far upright things lean because the sensor is read line by line while the picture moves sideways. */
-export function skewFindings({ scene, samples, site, subject, intent }: Picture): Finding[] {
+function skewFindings({ scene, samples, site, subject, intent }: Picture): Found[] {
   const { camera, limits } = scene;
   // Frame widths a second of action: the sensor is read in its own time, however it is played.
   const fastest = [site.near.rightwards, site.far.rightwards, whileInFrame(subject, subject.rightwards)]
@@ -44,3 +55,5 @@ export function skewFindings({ scene, samples, site, subject, intent }: Picture)
     },
   ];
 }
+
+export const rollingShutterSkew = define(KINDS, skewFindings);

@@ -1,9 +1,20 @@
-import { gradeAbove, percent, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, percent, type FindingOf } from '../finding';
 import { shakeInFrame } from '../../image/shake';
 import type { Picture } from '../../image/picture';
 
+const KINDS = {
+  shake: {
+    measures: 'bob and tremor, frame widths',
+    limits: ['wobble', 'wobbleJoltFactor'],
+    about: 'layers',
+    cures: ['gentlerGait', 'otherRig', 'slowMotion', 'standFarther', 'wider'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
+
 /** How far the body under the camera shakes the picture. Only said when something does. */
-export function shakeFindings({ scene, samples, depthM }: Picture): Finding[] {
+function shakeFindings({ scene, samples, depthM }: Picture): Found[] {
   const { limits } = scene;
   const worst = shakeInFrame(samples, depthM);
   if (!worst || worst.value < 1e-5) return [];
@@ -30,3 +41,5 @@ export function shakeFindings({ scene, samples, depthM }: Picture): Finding[] {
     },
   ];
 }
+
+export const shake = define(KINDS, shakeFindings);

@@ -1,7 +1,32 @@
-import { gradeAbove, lasting, percent, seconds, stretchWords, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, lasting, percent, seconds, stretchWords, type FindingOf } from '../finding';
 import { longestRun } from '../../motion/columns';
 import { playingOf } from '../../motion/playback';
 import type { Picture } from '../../image/picture';
+
+const KINDS = {
+  covered: {
+    measures: 'time that the subject is covered, s',
+    limits: ['coveredS', 'joltFactor'],
+    about: 'subject',
+    cures: ['higher', 'otherWayRound', 'travelMore', 'stepAside', 'foregroundFarther', 'lower', 'standNearer'],
+  },
+  reveal: {
+    measures: 'how much of the subject comes into sight, share',
+    limits: [],
+    about: 'subject',
+    cures: [
+      'fromElsewhere',
+      'travelMore',
+      'slightlySofterStart',
+      'goQuicker',
+      'otherWayRound',
+      'foregroundNearer',
+      'lower',
+    ],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /**
  * A subject is hidden below this visible share; it is shown at nine tenths, or at nearly all that ever shows of it when
@@ -17,7 +42,7 @@ const END_S = 0.5;
 const COVERED = 0.4;
 
 /** Whether a reveal happens, and when; and for other moves, whether something stands before the subject for long. */
-export function sightFindings({ scene, intent, samples, visible }: Picture): Finding[] {
+function sightFindings({ scene, intent, samples, visible }: Picture): Found[] {
   const { limits } = scene;
   if (!scene.subject) return [];
   const { name } = scene.subject;
@@ -67,10 +92,10 @@ function revealFinding(
   screenS: Float64Array,
   frameRateHz: number,
   feathers: FeatherSpan[],
-): Finding {
+): Found {
   const last = visible.length - 1;
   const most = visible.reduce((a, b) => Math.max(a, b), 0);
-  const common = { id: 'reveal', limit: SHOWN, unit: 'share', measure: 'visible share' };
+  const common = { id: 'reveal' as const, limit: SHOWN, unit: 'share', measure: 'visible share' };
   const reason = 'A reveal lives from what cannot be seen first.';
   const shownFrom = Math.min(SHOWN, 0.95 * most);
   // The last time it is hidden before it is shown.
@@ -138,3 +163,5 @@ function revealFinding(
     said: percent(least),
   };
 }
+
+export const sight = define(KINDS, sightFindings);

@@ -1,13 +1,24 @@
-import { percent, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { percent, type FindingOf } from '../finding';
 import { trim } from '../../model/units';
 import { mostRepeats } from '../../motion/shown';
 import type { Picture } from '../../image/picture';
+
+const KINDS = {
+  stagger: {
+    measures: 'how often a frame is shown, or how much steps differ',
+    limits: ['repeats', 'unevenSteps', 'joltFactor'],
+    about: 'layers',
+    cures: ['slowMotion', 'noSlower', 'evenSteps'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /**
  * Frames that are shown more than once, so that motion staggers; and frames that are left out unevenly, so that it
  * stutters.
  */
-export function staggerFindings(picture: Picture): Finding[] {
+function staggerFindings(picture: Picture): Found[] {
   const { scene, samples: shown } = picture;
   const { shot, limits } = scene;
   const value = mostRepeats(shown);
@@ -34,7 +45,7 @@ export function staggerFindings(picture: Picture): Finding[] {
 const SEEN_TO_MOVE = 0.02;
 
 /** Recorded frames from one shown to the next: where that is no whole number, things go now farther, now less far. */
-function unevenSteps({ scene: { shot, limits }, samples: shown, screen }: Picture): Finding[] {
+function unevenSteps({ scene: { shot, limits }, samples: shown, screen }: Picture): Found[] {
   // A ramp changes the step all the time; its own corners are judged apart.
   if (shot.playback.ramp.length > 1 || shown.count < 3) return [];
   const step = shown.captureRateHz / (shown.frameRateHz * shown.slow[0]);
@@ -60,3 +71,5 @@ function unevenSteps({ scene: { shot, limits }, samples: shown, screen }: Pictur
     },
   ];
 }
+
+export const stagger = define(KINDS, staggerFindings);

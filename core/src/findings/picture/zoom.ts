@@ -1,11 +1,35 @@
-import { gradeAbove, gradeBelow, percent, type Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, gradeBelow, percent, type FindingOf } from '../finding';
 import { trim } from '../../model/units';
 import { largest } from '../../motion/columns';
 import { recordedWidthPx } from '../../optics/angle-of-view';
 import type { Picture } from '../../image/picture';
 
+const KINDS = {
+  'zoom.range': {
+    measures: 'focal lengths needed, × of the lens',
+    limits: [],
+    about: 'layers',
+    cures: ['travelLess', 'otherLens', 'standAnywhere'],
+  },
+  'zoom.rate': {
+    measures: 'how quickly the zoom turns, share a second',
+    limits: ['zoomRate', 'joltFactor'],
+    about: 'layers',
+    cures: ['takeLonger', 'travelLess', 'softerBoth'],
+  },
+  'zoom.background': {
+    measures: 'growth of the background, ×',
+    limits: ['backgroundGrowth'],
+    about: 'layers',
+    cures: ['travelMore'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
+
 /** What a held size asks of the lens, how quickly it zooms, and how much the background grows. */
-export function zoomFindings({ samples, scene }: Picture): Finding[] {
+function zoomFindings({ samples, scene, intent }: Picture): Found[] {
+  if (!intent.holdsSize) return [];
   const { limits } = scene;
   const { lens, camera, delivery } = scene;
   const wanted = samples.wantedFocalLengthMm;
@@ -26,7 +50,7 @@ export function zoomFindings({ samples, scene }: Picture): Finding[] {
       ? ` The rest is enlarged ${trim(crop, 2)} times, which leaves ${Math.round(pixels)} of ${delivery.widthPx} pixels across.`
       : '';
   const shortfall = Math.max(lens.focalLengthMinMm / least, crop);
-  const rangeFinding: Finding = {
+  const rangeFinding: Found = {
     id: 'zoom.range',
     grade: tooWide || pixels < delivery.widthPx / 2 ? 'jolt' : softened ? 'ripple' : 'calm',
     sentence: tooWide
@@ -49,7 +73,7 @@ export function zoomFindings({ samples, scene }: Picture): Finding[] {
   const fastest = largest(rate);
   const growth = effective[samples.count - 1] / effective[0];
   const strength = Math.max(growth, 1 / growth);
-  const findings = [rangeFinding];
+  const findings: Found[] = [rangeFinding];
   if (fastest) {
     const limit = limits.zoomRate;
     findings.push({
@@ -80,3 +104,5 @@ export function zoomFindings({ samples, scene }: Picture): Finding[] {
   });
   return findings;
 }
+
+export const zoom = define(KINDS, zoomFindings);

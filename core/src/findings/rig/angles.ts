@@ -1,9 +1,25 @@
-import type { Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene/scene';
 import { largest } from '../../motion/columns';
 import type { Samples } from '../../motion/sample';
 import { rates } from './rates';
 import { about, graded, upTo, type Say } from './use';
+import type { RigCase } from './rig-case';
+
+const KINDS = {
+  'rig.tilt': { measures: 'tilt, degrees', limits: [], about: 'frame', cures: ['otherRig'] },
+  'rig.roll': { measures: 'roll, degrees', limits: ['tightShare'], about: 'frame', cures: ['otherRig'] },
+  'rig.bank': {
+    measures: 'bank in a turn, degrees',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['takeLonger', 'standFarther'],
+  },
+  'rig.turntable': { measures: 'turning, degrees a second', limits: [], about: 'frame', cures: ['otherRig'] },
+  'rig.rope': { measures: 'time of the swing, s', limits: [], about: 'frame', cures: ['otherRig'] },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /** Standard gravity, m/s². */
 export const GRAVITY_MPS2 = 9.80665;
@@ -28,7 +44,7 @@ export function turntableDegps(turnsPerMinute: number): number {
 }
 
 /** Tilt, roll and bank against what head and rig allow, and the two rigs that have a pace of their own. */
-export function angleFindings(scene: Scene, samples: Samples, say: Say): Finding[] {
+function angleFindings(scene: Scene, samples: Samples, say: Say): Found[] {
   const { rig } = scene;
   return [
     ...tiltFindings(rig, samples, say),
@@ -40,7 +56,7 @@ export function angleFindings(scene: Scene, samples: Samples, say: Say): Finding
 
 type Rig = Scene['rig'];
 
-function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
+function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Found[] {
   const up = largest(samples.tiltDeg);
   const down = largest(samples.tiltDeg.map((deg) => -deg));
   if (!up || !down || (up.value <= rig.tiltMaxDeg + 0.01 && -down.value >= rig.tiltMinDeg - 0.01)) return [];
@@ -68,7 +84,7 @@ function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
 /** A lean that the horizon gets from the hand by itself is no demand on the head. */
 const LEVEL_DEG = 8;
 
-function rollFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say): Finding[] {
+function rollFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say): Found[] {
   const most = largest(samples.rollDeg.map(Math.abs));
   if (!most || most.value < LEVEL_DEG) return [];
   const sentence = `The frame rolls to ${degrees(samples.rollDeg[most.row])}; ${rig.name} ${rig.rollMaxDeg > 0 ? `rolls up to ${degrees(rig.rollMaxDeg)} either way` : 'keeps it level'}.`;
@@ -87,7 +103,7 @@ function rollFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say
   ];
 }
 
-function bankFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say): Finding[] {
+function bankFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say): Found[] {
   if (rig.bankMaxDeg === 0) return [];
   const { count, captureRateHz: hz, xM, yM } = samples;
   const bank = new Float64Array(count).fill(NaN);
@@ -118,7 +134,7 @@ function bankFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say
 }
 
 /** A turntable turns at one rate and a rope swings at one pace: the plan has to be theirs. */
-function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
+function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Found[] {
   if (rig.kind === 'turntable') {
     const turn = largest(rates(samples, (i) => Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])));
     if (!turn || turn.value < 1) return [];
@@ -171,3 +187,5 @@ function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Finding[] {
   }
   return [];
 }
+
+export const angle = define(KINDS, ({ scene, filmed, say }: RigCase) => angleFindings(scene, filmed, say));

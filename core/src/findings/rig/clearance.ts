@@ -1,4 +1,5 @@
-import type { Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import type { FindingOf } from '../finding';
 import type { RigKind } from '../../model/kit';
 import type { Piece } from '../../model/piece';
 import type { Scene } from '../../scene/scene';
@@ -9,9 +10,39 @@ import { groundHeightM, groundPieces } from '../../site/ground';
 import { armStandAt } from './travel';
 import { rollsOn } from './riding';
 import { graded, type Say } from './use';
+import type { RigCase } from './rig-case';
+
+const KINDS = {
+  'rig.subject': {
+    measures: 'clearance of the subject, m',
+    limits: [],
+    about: 'subject',
+    cures: ['travelLess', 'standNearerOrFarther', 'otherWayRound', 'stepAside', 'otherRig'],
+  },
+  'rig.clear': {
+    measures: 'clearance of the lens, m',
+    limits: ['clearTightFactor'],
+    about: 'frame',
+    cures: ['travelLess', 'standNearerOrFarther', 'otherWayRound', 'stepAside', 'otherRig'],
+  },
+  'rig.circle': { measures: 'room about a full circle, m', limits: [], about: 'frame', cures: [] },
+  'rig.way': {
+    measures: 'clearance of whoever carries it, m',
+    limits: [],
+    about: 'frame',
+    cures: ['travelLess', 'standNearerOrFarther', 'otherWayRound', 'stepAside', 'otherRig'],
+  },
+  'rig.armClear': {
+    measures: 'clearance of the arm, m',
+    limits: [],
+    about: 'frame',
+    cures: ['travelLess', 'standNearerOrFarther', 'otherWayRound', 'stepAside', 'otherRig'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /** Rigs that somebody walks or rolls over the ground with: their whole height has to pass. */
-const ON_THE_GROUND = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount', 'wheels', 'vehicle']);
+export const ON_THE_GROUND = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount', 'wheels', 'vehicle']);
 /** People step over what is lower than this, m: common practice, no published source. */
 const KNEE_M = 0.35;
 const MOST_ROWS_READ = 240;
@@ -24,22 +55,12 @@ interface Nearest {
 }
 
 /** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
-export function clearanceFindings(
-  scene: Scene,
-  intent: Intent,
-  samples: Samples,
-  heights: Float64Array,
-  say: Say,
-): Finding[] {
-  return [
-    ...throughSubject(scene, samples, say),
-    ...roomFindings(scene, intent, samples, heights, say),
-    ...groundFindings(scene, samples, heights, say),
-  ];
+function clearanceFindings(scene: Scene, intent: Intent, samples: Samples, heights: Float64Array, say: Say): Found[] {
+  return [...throughSubject(scene, samples, say), ...roomFindings(scene, intent, samples, heights, say)];
 }
 
 /** The camera may come close to its subject, but not through it. */
-function throughSubject({ subject, subjectAt }: Scene, samples: Samples, { length }: Say): Finding[] {
+function throughSubject({ subject, subjectAt }: Scene, samples: Samples, { length }: Say): Found[] {
   if (!subject || !subjectAt || isGround(subject, [subject])) return [];
   const spot = new Float64Array(3);
   for (let row = 0; row < samples.count; row += 1) {
@@ -116,13 +137,7 @@ function goesRound({ count, xM, yM }: Samples, { pivot }: Intent): boolean {
   return Math.abs(sweepDeg) >= ONCE_ROUND_DEG;
 }
 
-function roomFindings(
-  scene: Scene,
-  intent: Intent,
-  samples: Samples,
-  heights: Float64Array,
-  { length }: Say,
-): Finding[] {
+function roomFindings(scene: Scene, intent: Intent, samples: Samples, heights: Float64Array, { length }: Say): Found[] {
   const { limits } = scene;
   const { rig } = scene;
   const around = obstacles(
@@ -164,7 +179,7 @@ function roomFindings(
       }
     }
   }
-  const findings: Finding[] = [];
+  const findings: Found[] = [];
   const common = { measure: 'clearance', unit: 'm', say: length };
   if (camera && camera.distanceM < rig.clearM * limits.clearTightFactor) {
     const into = camera.distanceM <= 0;
@@ -239,68 +254,6 @@ function roomFindings(
   return findings;
 }
 
-/** How far a step of the ground and how steep a slope each may be: common practice, no published source. */
-function groundFindings(scene: Scene, samples: Samples, heights: Float64Array, { length, degrees }: Say): Finding[] {
-  const { limits } = scene;
-  const { rig } = scene;
-  if (!ON_THE_GROUND.has(rig.kind)) return [];
-  const wheels = rollsOn(scene) !== null;
-  let step = { value: 0, row: 0 };
-  let slope = { value: 0, row: 0 };
-  const groundM = (row: number) => samples.zM[row] - heights[row];
-  let before = groundM(0);
-  for (let row = 1; row < samples.count; row += 1) {
-    const [dx, dy] = [samples.xM[row] - samples.xM[row - 1], samples.yM[row] - samples.yM[row - 1]];
-    const here = groundM(row);
-    const riseM = Math.abs(here - before);
-    const runM = Math.hypot(dx, dy);
-    before = here;
-    if (riseM < 1e-6) continue;
-    // A rise in less ground than itself is a step; anything gentler is a slope.
-    if (riseM > runM) step = riseM > step.value ? { value: riseM, row } : step;
-    else slope = Math.atan2(riseM, runM) > slope.value ? { value: Math.atan2(riseM, runM), row } : slope;
-  }
-  const findings: Finding[] = [];
-  const mostStepM = wheels ? limits.wheelStepM : limits.footStepM;
-  if (step.value > 0.01) {
-    const sentence = `The ground steps by ${length(step.value)}; ${wheels ? 'wheels take' : 'feet take'} ${length(mostStepM)}.`;
-    findings.push(
-      graded(
-        {
-          id: 'rig.step',
-          measure: 'step',
-          value: step.value,
-          limit: mostStepM,
-          screenS: samples.screenS[step.row],
-          unit: 'm',
-          say: length,
-          sentence,
-          reason: 'Every step of the ground reaches the picture, and eyes on a screen do not see it coming.',
-        },
-        step.value > mostStepM ? 'cannot' : 'tight',
-      ),
-    );
-  }
-  const mostSlopeDeg = wheels ? limits.wheelSlopeDeg : limits.footSlopeDeg;
-  const slopeDeg = (slope.value * 180) / Math.PI;
-  if (slopeDeg > mostSlopeDeg * limits.tightShare) {
-    const sentence = `The ground slopes by ${degrees(slopeDeg)}; ${wheels ? 'wheels hold still' : 'feet go steadily'} up to ${degrees(mostSlopeDeg)}.`;
-    findings.push(
-      graded(
-        {
-          id: 'rig.slope',
-          measure: 'slope',
-          value: slopeDeg,
-          limit: mostSlopeDeg,
-          screenS: samples.screenS[slope.row],
-          unit: 'deg',
-          say: degrees,
-          sentence,
-          reason: 'Weight runs downhill.',
-        },
-        slopeDeg > mostSlopeDeg ? 'cannot' : 'tight',
-      ),
-    );
-  }
-  return findings;
-}
+export const clearance = define(KINDS, ({ scene, intent, filmed, heights, say }: RigCase) =>
+  clearanceFindings(scene, intent, filmed, heights, say),
+);

@@ -1,15 +1,22 @@
-import type { Finding } from '../finding';
+import { define, type FindingKinds, type Numbered } from '../definition';
+import type { FindingOf } from '../finding';
 import { LEAST_TRAVEL_M, type Intent } from '../../motion/intent';
 import type { Samples } from '../../motion/sample';
 import { rowAt } from '../../motion/shown';
+import type { RigCase } from './rig-case';
+
+const KINDS = {
+  travel: { measures: 'length of a move that lives from travel, m', limits: [], about: 'frame', cures: [] },
+} satisfies FindingKinds;
+type Found = FindingOf<Numbered<keyof typeof KINDS>>;
 
 /** A move that lives from travel and has none: its length, or its time, is nothing. */
-export function travelFindings({ strokes }: Intent, samples: Samples): Finding[] {
+function travelFindings({ strokes }: Intent, samples: Samples): Found[] {
   return strokes.flatMap(({ goesNowhere, fromS }, k) => {
     if (!goesNowhere) return [];
     const { name, lengthM, noTime } = goesNowhere;
     return {
-      id: strokes.length > 1 ? `travel.${k + 1}` : 'travel',
+      id: strokes.length > 1 ? (`travel.${k + 1}` as const) : ('travel' as const),
       grade: noTime ? ('cannot' as const) : ('tight' as const),
       sentence: noTime
         ? `${name} has no time to happen: the holds fill the whole duration. Shorten the holds or take longer.`
@@ -26,3 +33,5 @@ export function travelFindings({ strokes }: Intent, samples: Samples): Finding[]
     };
   });
 }
+
+export const goesNowhere = define(KINDS, ({ intent, filmed }: RigCase) => travelFindings(intent, filmed));

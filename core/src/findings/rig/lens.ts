@@ -1,19 +1,27 @@
-import type { Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene/scene';
 import { trim } from '../../model/units';
 import { largest } from '../../motion/columns';
 import type { Intent } from '../../motion/intent';
 import type { Samples } from '../../motion/sample';
 import { graded, SLACK, type Say } from './use';
+import type { RigCase } from './rig-case';
+
+const KINDS = {
+  'rig.lens': { measures: 'focal length, mm', limits: [], about: 'frame', cures: ['insideTheLens', 'otherLens'] },
+  'rig.focus': {
+    measures: 'closest focus needed, m',
+    limits: [],
+    about: 'frame',
+    cures: ['standFarther', 'otherLens'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /** Focal length and closest focus against the lens. A zoom that holds a size is judged by what it shows. */
-export function lensFindings(
-  { shot, lens, subject }: Scene,
-  intent: Intent,
-  samples: Samples,
-  { length }: Say,
-): Finding[] {
-  const findings: Finding[] = [];
+function lensFindings({ shot, lens, subject }: Scene, intent: Intent, samples: Samples, { length }: Say): Found[] {
+  const findings: Found[] = [];
   const mm = (value: number) => `${trim(value, 1)} mm`;
   const { focalLengthMinMm, focalLengthMaxMm } = lens;
   const asked = [shot.focalLengthMm, ...intent.focalLengthsMm];
@@ -62,3 +70,7 @@ export function lensFindings(
   }
   return findings;
 }
+
+export const lensReach = define(KINDS, ({ scene, intent, filmed, say }: RigCase) =>
+  lensFindings(scene, intent, filmed, say),
+);

@@ -1,17 +1,60 @@
-import type { Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene/scene';
 import { largest } from '../../motion/columns';
 import type { Samples } from '../../motion/sample';
 import { stickShare, upTo, type Say } from './use';
+import type { RigCase } from './rig-case';
+
+const KINDS = {
+  'rig.speed': {
+    measures: 'speed of the camera, m/s',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['takeLonger', 'otherStick', 'travelLess', 'otherRig'],
+  },
+  'rig.climb': {
+    measures: 'climbing or sinking, m/s',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['takeLonger', 'otherStick', 'travelLess', 'otherRig'],
+  },
+  'rig.acceleration': {
+    measures: 'acceleration of the camera, m/s²',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['softerStart', 'softerStop', 'takeLonger', 'otherRig'],
+  },
+  'rig.pan': {
+    measures: 'turning, degrees a second',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['takeLonger', 'otherStick', 'travelLess', 'otherRig'],
+  },
+  'rig.tiltRate': {
+    measures: 'tilting, degrees a second',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['takeLonger', 'otherStick', 'travelLess', 'otherRig'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /** Speeds, accelerations and turning rates of the camera against the rig, in real time. */
-export function rateFindings({ rig, shot, limits }: Scene, samples: Samples, { speed, degrees }: Say): Finding[] {
+function rateFindings({ rig, shot, limits }: Scene, samples: Samples, { speed, degrees }: Say): Found[] {
   const { xM, yM, zM, panDeg, tiltDeg } = samples;
   const { flight, turning, words } = stickShare(rig, shot.stick);
-  const findings: Finding[] = [];
+  const findings: Found[] = [];
   const check = (
     column: Float64Array,
-    use: { id: string; measure: string; limit: number; unit: string; say: (value: number) => string; reason: string },
+    use: {
+      id: Found['id'];
+      measure: string;
+      limit: number;
+      unit: string;
+      say: (value: number) => string;
+      reason: string;
+    },
     sentence: (said: string, most: string) => string,
   ) => {
     const peak = largest(column);
@@ -113,3 +156,5 @@ function accelerations({ count, captureRateHz, xM, yM, zM }: Samples): Float64Ar
       (hS * hS);
   return out;
 }
+
+export const rate = define(KINDS, ({ scene, filmed, say }: RigCase) => rateFindings(scene, filmed, say));

@@ -1,11 +1,29 @@
-import type { Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene/scene';
 import { trim } from '../../model/units';
 import type { Samples } from '../../motion/sample';
 import { graded, upTo } from './use';
+import type { RigCase } from './rig-case';
+
+const KINDS = {
+  'rig.frames': {
+    measures: 'frames recorded a second',
+    limits: [],
+    about: 'frame',
+    cures: ['fewerFrames', 'anyCamera'],
+  },
+  'rig.buffer': {
+    measures: 'time in the buffer, s',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['takeLess', 'fewerFrames'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /** Whether the camera records the rate that is asked for, for as long as the move lasts. */
-export function recordingFindings({ camera, shot, limits }: Scene, filmed: Samples): Finding[] {
+function recordingFindings({ camera, shot, limits }: Scene, filmed: Samples): Found[] {
   const seconds = (s: number) => `${trim(s, 1)} s`;
   const frames = (hz: number) => `${trim(hz, 0)} frames a second`;
   const highest = Math.max(...camera.frameRatesHz);
@@ -42,3 +60,5 @@ export function recordingFindings({ camera, shot, limits }: Scene, filmed: Sampl
     }),
   ];
 }
+
+export const recording = define(KINDS, ({ scene, filmed }: RigCase) => recordingFindings(scene, filmed));

@@ -1,15 +1,28 @@
-import type { Finding } from '../finding';
+import { define, type FindingKinds } from '../definition';
+import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene/scene';
 import { largest } from '../../motion/columns';
 import type { Intent } from '../../motion/intent';
 import { pathLengthM, type Samples } from '../../motion/sample';
 import { graded, upTo, type Say } from './use';
+import type { RigCase } from './rig-case';
+
+const KINDS = {
+  'rig.travel': {
+    measures: 'length of the path, m',
+    limits: ['tightShare'],
+    about: 'frame',
+    cures: ['travelAsFarAsItReaches', 'otherRig'],
+  },
+  'rig.arm': { measures: 'length of the arm that a move needs, m', limits: [], about: 'frame', cures: ['otherRig'] },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
 
 /** Travel of the path against the rig's, and a move's own arm against the rig's arm. */
-export function pathFindings({ rig, limits }: Scene, intent: Intent, samples: Samples, { length }: Say): Finding[] {
+function pathFindings({ rig, limits }: Scene, intent: Intent, samples: Samples, { length }: Say): Found[] {
   const lengthM = pathLengthM(samples);
   const common = { screenS: samples.screenS[samples.count - 1], unit: 'm', say: length };
-  const findings = [
+  const findings: Found[] = [
     upTo(limits, {
       ...common,
       id: 'rig.travel',
@@ -27,7 +40,7 @@ export function pathFindings({ rig, limits }: Scene, intent: Intent, samples: Sa
       const sentence = `The arm would have to be ${length(reach.value)} long; that of ${rig.name} is ${length(rig.armM)}.`;
       const use = {
         ...common,
-        id: 'rig.arm',
+        id: 'rig.arm' as const,
         measure: 'arm',
         value: reach.value,
         limit: rig.armM,
@@ -54,4 +67,14 @@ function armLengthM(arms: ReturnType<typeof armsOf>, tS: number, { xM, yM, zM }:
 /** Where the arm's own stand is at a moment; null when no arm carries the camera then. */
 export function armStandAt(intent: Intent, tS: number) {
   return armsOf(intent).find(({ fromS, toS }) => tS >= fromS && tS <= toS)?.base ?? null;
+}
+
+export const travel = define(KINDS, ({ scene, intent, filmed, say }: RigCase) =>
+  pathFindings(scene, intent, filmed, say),
+);
+
+/** One trouble is told once: what stays where it stands, and an arm that is too short for its own move, say it all. */
+export function travelSaysItAll({ scene, intent, filmed, say }: RigCase): boolean {
+  const ways = pathFindings(scene, intent, filmed, say);
+  return ways.some(({ grade, limit }) => grade === 'cannot' && (limit === 0 || ways.length > 1));
 }

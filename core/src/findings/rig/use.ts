@@ -1,12 +1,12 @@
-import type { Finding, RigGrade } from '../finding';
+import type { FindingOf, RigGrade } from '../finding';
 import type { Rig } from '../../model/kit';
 import type { Limits } from '../../model/limits';
 import type { StickSpeed } from '../../model/shot';
 import { sayLength, saySpeed, trim, type Units } from '../../model/units';
 
 /** A value held against what the rig can do, and how to say it. */
-export interface Use {
-  id: string;
+export interface Use<Id extends string> {
+  id: Id;
   measure: string;
   value: number;
   limit: number;
@@ -19,10 +19,14 @@ export interface Use {
 
 export const SLACK = 1e-6;
 
-export const graded = ({ say, ...use }: Use, grade: RigGrade): Finding => ({ ...use, grade, said: say(use.value) });
+export const graded = <Id extends string>({ say, ...use }: Use<Id>, grade: RigGrade): FindingOf<Id> => ({
+  ...use,
+  grade,
+  said: say(use.value),
+});
 
 /** Grades a use that the rig limits from above: tight from a share of its reach on. */
-export function upTo(limits: Pick<Limits, 'tightShare'>, use: Use): Finding {
+export function upTo<Id extends string>(limits: Pick<Limits, 'tightShare'>, use: Use<Id>): FindingOf<Id> {
   const { value, limit } = use;
   return graded(
     use,
@@ -31,7 +35,7 @@ export function upTo(limits: Pick<Limits, 'tightShare'>, use: Use): Finding {
 }
 
 /** Grades a use that has to come near one value: fits within `fitShare` of it, tight within `tightShare`. */
-export function about(use: Use, fitShare: number, tightShare: number): Finding {
+export function about<Id extends string>(use: Use<Id>, fitShare: number, tightShare: number): FindingOf<Id> {
   const off = Math.abs(use.value / use.limit - 1);
   return graded(use, off <= fitShare ? 'fits' : off <= tightShare ? 'tight' : 'cannot');
 }

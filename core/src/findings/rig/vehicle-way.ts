@@ -2,11 +2,11 @@ import { usualRig } from '../../model/default-rigs';
 import type { Scene } from '../../scene/scene';
 import { motionOf } from '../../motion/legs';
 import { filmShot, pathLengthM } from '../../motion/sample';
-import { clearanceFindings } from './clearance';
-import { heightsM } from './heights';
-import { envelopeOf, outsideReach } from './reach';
+import { clearance } from './clearance';
+import { ground } from './ground';
+import { rigCase } from './rig-case';
+import { envelopeOf, outsideReach } from './envelope';
 import { tightestTurnM, VEHICLE_TURN_M } from './riding';
-import { sayIn } from './use';
 
 /** Less way than this is not worth a vehicle, m: common practice, no published source. */
 const LEAST_WAY_M = 3;
@@ -17,19 +17,17 @@ const LEAST_WAY_M = 3;
  */
 export function vehicleCouldGo(scene: Scene): boolean {
   const motion = motionOf(scene);
-  const samples = filmShot(scene, motion);
-  const heights = heightsM(scene, samples);
+  const filmed = filmShot(scene, motion);
   const vehicle = {
     ...usualRig('vehicle', { id: scene.rig.id, name: scene.rig.name }),
     heightMaxM: Infinity,
     heightMinM: 0,
   };
+  const measured = rigCase({ scene: { ...scene, rig: vehicle }, filmed, intent: motion.intent }, 'metric');
   return (
-    pathLengthM(samples) >= LEAST_WAY_M &&
-    outsideReach(envelopeOf(vehicle, scene.gait), samples, heights).value <= scene.limits.straightnessM &&
-    tightestTurnM(samples) >= VEHICLE_TURN_M &&
-    clearanceFindings({ ...scene, rig: vehicle }, motion.intent, samples, heights, sayIn('metric')).every(
-      ({ grade }) => grade !== 'cannot',
-    )
+    pathLengthM(filmed) >= LEAST_WAY_M &&
+    outsideReach(envelopeOf(vehicle, scene.gait), filmed, measured.heights).value <= scene.limits.straightnessM &&
+    tightestTurnM(filmed) >= VEHICLE_TURN_M &&
+    [...clearance.find(measured), ...ground.find(measured)].every(({ grade }) => grade !== 'cannot')
   );
 }

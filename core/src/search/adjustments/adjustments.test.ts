@@ -10,7 +10,8 @@ import { followed } from '../../testing/followed';
 import { AROUND, plainPieces } from '../../testing/shoots';
 import { focusBetween, modes, placeAcross, placeUp, stopDown, tighterHead } from './aim-and-focus';
 import { aside, foreground } from './foreground';
-import { atHeight, centred, lower as lowerTo, otherWay, softerBoth } from './moves';
+import { softerBoth } from './time';
+import { atHeight, centred, lower as lowerTo, otherWay } from './way';
 import { searchCures } from '../cures';
 
 const slide: Move = { kind: 'slide', ...AROUND, heightM: 1.2, distanceM: 5, bearingDeg: 180, travelM: 2, skewDeg: 0 };

@@ -2,7 +2,7 @@ import type { Scene } from '../../scene/scene';
 import { percent } from '../../findings/finding';
 import { AIM_MODES, type Aim, type AimMode } from '../../model/shot';
 import { sayLength, trim, type Units } from '../../model/units';
-import type { Adjustment } from './moves';
+import type { Adjustment } from './adjustment';
 
 /** Changes of where the camera looks and what is sharp. */
 

@@ -2,7 +2,7 @@ import type { Piece } from '../../model/piece';
 import type { Scene } from '../../scene/scene';
 import { sayLength, type Units } from '../../model/units';
 import { motionOf } from '../../motion/legs';
-import type { Adjustment } from './moves';
+import type { Adjustment } from './adjustment';
 
 /** What two people lift and set down elsewhere: common practice, no published source. */
 const MOVABLE_M = 2;

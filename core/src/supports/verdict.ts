@@ -1,4 +1,4 @@
-import type { Balance, Fact } from '@gentle-arc/core/supports/fact';
+import type { Balance, Fact } from './fact';
 
 type Grade = NonNullable<Fact['grade']>;
 const RANK: Record<Grade, number> = { cannot: 0, tight: 1, fits: 2 };
@@ -14,7 +14,7 @@ export const worstOf = (balance: Balance): Grade | null =>
  * One sentence on a build: the first thing that cannot be, else what is tight, else that nothing is in its way. Forces
  * on a rope are for a rigger: no verdict.
  */
-export function verdictOf(balance: Balance): string {
+export function buildVerdict(balance: Balance): string {
   const worst = worstOf(balance);
   if (worst === null) return 'No verdict is given here: these numbers are for the qualified people who decide.';
   if (worst === 'fits') return 'Nothing here is in its way: go through the steps and the checklist.';

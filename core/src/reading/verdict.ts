@@ -1,7 +1,8 @@
-import { severity, type Finding } from '@gentle-arc/core/findings/finding';
+import { severity } from '../findings/finding';
+import type { Finding } from '../findings/all';
 
 /** The whole reading in a few words. */
-export function verdictOf(findings: readonly Finding[]): { grade: 'calm' | 'ripple' | 'jolt'; text: string } {
+export function readingVerdict(findings: readonly Finding[]): { grade: 'calm' | 'ripple' | 'jolt'; text: string } {
   const counted = (n: number) => `${n} ${n === 1 ? 'thing' : 'things'}`;
   const hard = findings.filter((finding) => severity(finding) === 2).length;
   const soft = findings.filter((finding) => severity(finding) === 1).length;

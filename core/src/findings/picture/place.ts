@@ -1,0 +1,49 @@
+import { define, type FindingKinds } from '../definition';
+import { gradeAbove, percent, speedWords, type FindingOf } from '../finding';
+import { largest, smoothed } from '../../motion/columns';
+import { SEEN_S } from '../../image/figures';
+import type { Picture } from '../../image/picture';
+
+const KINDS = {
+  place: {
+    measures: 'drift of a held subject, frame widths',
+    limits: ['placeDrift'],
+    about: 'subject',
+    cures: ['aimAtSubject', 'tighterHead', 'takeLonger', 'travelLess'],
+  },
+} satisfies FindingKinds;
+type Found = FindingOf<keyof typeof KINDS>;
+
+/** Is the subject kept in its place? Only asked when the aim promises it. */
+function findPlace({ scene, subject, samples, intent }: Picture): Found[] {
+  const { limits } = scene;
+  const promised = scene.shot.aim.mode !== 'locked' && intent.keepsPlace;
+  if (!scene.subject || !promised) return [];
+  const { u, v } = scene.shot.aim.place;
+  const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const drift = largest(subject.u.map((value, row) => Math.hypot(value - u, (subject.v[row] - v) / aspect)));
+  if (!drift) return [];
+  const limit = limits.placeDrift;
+  const fastest = largest(smoothed(subject.speed, SEEN_S * samples.frameRateHz));
+  const quick = fastest && drift.value > 0.001 ? `, at up to ${speedWords(fastest.value)}` : '';
+  const grade = gradeAbove(drift.value, limit, limit * 4);
+  return [
+    {
+      id: 'place',
+      grade,
+      sentence:
+        grade === 'calm'
+          ? `${scene.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
+          : `${scene.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up to ${percent(limit)} is not noticed.`,
+      reason: 'A subject that keeps its place gives the eye something to rest on.',
+      screenS: samples.screenS[drift.row],
+      value: drift.value,
+      limit,
+      unit: 'frame widths',
+      said: percent(drift.value),
+      measure: 'drift',
+    },
+  ];
+}
+
+export const place = define(KINDS, findPlace);

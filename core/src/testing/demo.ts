@@ -1,0 +1,7 @@
+import { readFileSync } from 'node:fs';
+import { readShootFile } from '../formats/shoot-file';
+import type { Shoot } from '../model/shoot';
+
+/** The demo shoot as it ships. */
+export const demoShoot = (): Shoot =>
+  readShootFile(readFileSync(new URL('../../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
