@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { number } from './facts';
 
 export const COMPARE_BY = ['framing', 'spot'] as const;
 export const BENCH_SKIES = ['clear', 'partly', 'cloudy'] as const;
@@ -26,25 +27,25 @@ export const BenchSchema = z.strictObject({
   focalLengthsMm: z.array(z.number().min(1).max(3000)).min(1).max(MOST_FOCALS).nullable(),
   compareBy: z.enum(COMPARE_BY),
   measure: z.enum(BENCH_MEASURES),
-  stabilisingPercent: z.number().min(0).max(40),
-  barsPercent: z.number().min(0).max(40),
+  stabilisingPercent: number('Kept back for stabilising', 'percent', 0, 40, 1),
+  barsPercent: number('Black bars', 'percent', 0, 40, 1),
   /**
    * A thing of known height: how high (null: as the subject), how much of the frame height it fills, how far away it
    * is.
    */
-  knownHeightM: z.number().min(0.01).max(500).nullable(),
-  fillsPercent: z.number().min(1).max(500),
-  distanceM: z.number().min(0.1).max(5000),
-  apartM: z.number().min(0.1).max(1000),
-  alikePercent: z.number().min(1).max(100),
-  sunDeg: z.number().min(0).max(90),
+  knownHeightM: number('Known height', 'm', 0.01, 500, 0.1).nullable(),
+  fillsPercent: number('Share of the frame height', 'percent', 1, 500, 5),
+  distanceM: number('Distance', 'm', 0.1, 5000, 0.5),
+  apartM: number('Apart in depth', 'm', 0.1, 1000, 0.5),
+  alikePercent: number('Sizes alike within', 'percent', 1, 100, 1),
+  sunDeg: number('Height of the sun', 'deg', 0, 90, 5),
   sky: z.enum(BENCH_SKIES),
-  fullFocalLengthMm: z.number().min(1).max(3000),
-  fullFNumber: z.number().min(0.5).max(64),
+  fullFocalLengthMm: number('Focal length on full frame', 'mm', 1, 3000, 1),
+  fullFNumber: number('Stop on full frame', 'plain', 0.5, 64, 0.1),
   /** Seconds wanted on screen; null: the usual five. */
-  wantedS: z.number().min(0.1).max(100_000).nullable(),
+  wantedS: number('Seconds on screen', 's', 0.1, 100_000, 0.5).nullable(),
   /** The focus ring that the printed strip goes round. */
-  ringAcrossMm: z.number().min(20).max(200),
+  ringAcrossMm: number('Ring diameter', 'mm', 20, 200, 1),
   /** Lines on the photograph, from its top, as shares of its height. */
   photoTop: z.number().min(0).max(1),
   photoFoot: z.number().min(0).max(1),

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { number, whole } from './facts';
 import { BuildSchema, PartSchema } from './build';
 import { idText, nameText } from './text';
 
@@ -8,18 +9,18 @@ const named = { id: idText, name: nameText(80) };
 export const CameraSchema = z
   .strictObject({
     ...named,
-    sensorWidthMm: z.number().min(1).max(120),
-    sensorHeightMm: z.number().min(1).max(120),
-    pictureWidthPx: z.number().int().min(160).max(20000),
-    pictureHeightPx: z.number().int().min(120).max(20000),
+    sensorWidthMm: number('Sensor, wide', 'mm', 1, 120, 0.1),
+    sensorHeightMm: number('Sensor, high', 'mm', 1, 120, 0.1),
+    pictureWidthPx: whole('Pixels wide', 160, 20000),
+    pictureHeightPx: whole('Pixels high', 120, 20000),
     frameRatesHz: z.array(z.number().min(1).max(2000)).min(1).max(100),
     /** Pictures of another size that it writes from a frame rate on, slowest first. */
     picturesFrom: z
       .array(
         z.strictObject({
-          fromHz: z.number().min(1).max(2000),
-          widthPx: z.number().int().min(160).max(20000),
-          heightPx: z.number().int().min(120).max(20000),
+          fromHz: number('Rate of another picture', 'hz', 1, 2000, 1),
+          widthPx: whole('Pixels wide from that rate on', 160, 20000),
+          heightPx: whole('Pixels high from that rate on', 120, 20000),
         }),
       )
       .max(8),
@@ -27,13 +28,13 @@ export const CameraSchema = z
      * From the first line of the recorded picture to the last: upright things lean by it when the camera turns. 0: all
      * at once.
      */
-    readOutMs: z.number().min(0).max(200),
+    readOutMs: number('Read out from first line to last, ms', 'plain', 0, 200, 1),
     /** What it writes to its card at its first frame rate; more frames write more. */
-    dataRateMbps: z.number().min(1).max(20000),
+    dataRateMbps: number('Mb a second', 'plain', 1, 20000, 10),
     /** Above this rate it records only into a buffer. */
-    bufferAboveHz: z.number().min(1).max(2000),
+    bufferAboveHz: number('Frames a second before it buffers', 'plain', 1, 2000, 1),
     /** How long the buffer lasts, s of action. */
-    bufferS: z.number().min(0.1).max(3600),
+    bufferS: number('Buffer', 's', 0.1, 3600, 1),
   })
   .superRefine(({ picturesFrom }, context) => {
     picturesFrom.forEach(({ fromHz }, i) => {
@@ -50,13 +51,13 @@ export const CameraSchema = z
 export const LensSchema = z
   .strictObject({
     ...named,
-    focalLengthMinMm: z.number().min(1).max(3000),
-    focalLengthMaxMm: z.number().min(1).max(3000),
-    closestFocusM: z.number().min(0).max(50),
+    focalLengthMinMm: number('Shortest focal length', 'mm', 1, 3000, 1),
+    focalLengthMaxMm: number('Longest focal length', 'mm', 1, 3000, 1),
+    closestFocusM: number('Focuses from', 'm', 0, 50, 0.01),
     /** Widest opening. */
-    fNumberMin: z.number().min(0.5).max(45),
+    fNumberMin: number('Widest opening, f/', 'plain', 0.5, 45, 0.1),
     /** How far the focus ring turns from its closest distance to infinity. */
-    ringDeg: z.number().min(10).max(720),
+    ringDeg: number('Focus ring turns', 'deg', 10, 720, 5),
   })
   .refine((lens) => lens.focalLengthMaxMm >= lens.focalLengthMinMm, {
     path: ['focalLengthMaxMm'],
@@ -88,33 +89,33 @@ export const RigSchema = z
     ...named,
     kind: z.enum(RIG_KINDS),
     /** Longest travel in one go. 0: it stays where it stands. */
-    travelM: z.number().min(0).max(5000),
-    heightMinM: z.number().min(0).max(500),
-    heightMaxM: z.number().min(0).max(500),
-    speedMaxMps: z.number().min(0).max(60),
-    climbMaxMps: z.number().min(0).max(30),
-    accelerationMaxMps2: z.number().min(0.05).max(50),
+    travelM: number('Longest travel', 'm', 0, 5000, 0.1),
+    heightMinM: number('Lens at least this high', 'm', 0, 500, 0.05),
+    heightMaxM: number('Lens at most this high', 'm', 0, 500, 0.1),
+    speedMaxMps: number('Steady up to', 'mps', 0, 60, 0.1),
+    climbMaxMps: number('Climbs up to', 'mps', 0, 30, 0.1),
+    accelerationMaxMps2: number('Gains up to, each second', 'mps', 0.05, 50, 0.1),
     /** Of the head, the motors or the hand. A turntable turns at just this rate. */
-    panRateMaxDegps: z.number().min(1).max(1000),
-    tiltRateMaxDegps: z.number().min(1).max(1000),
-    tiltMinDeg: z.number().min(-90).max(90),
-    tiltMaxDeg: z.number().min(-90).max(90),
+    panRateMaxDegps: number('Pans at up to', 'degps', 1, 1000, 5),
+    tiltRateMaxDegps: number('Tilts at up to', 'degps', 1, 1000, 5),
+    tiltMinDeg: number('Tilts down to', 'deg', -90, 90, 5),
+    tiltMaxDeg: number('Tilts up to', 'deg', -90, 90, 5),
     /** Farthest roll to either side. 0: the frame stays level. */
-    rollMaxDeg: z.number().min(0).max(360),
+    rollMaxDeg: number('Rolls either way to', 'deg', 0, 360, 5),
     /** Farthest lean in a turn. 0: it does not bank. */
-    bankMaxDeg: z.number().min(0).max(80),
+    bankMaxDeg: number('Banks up to (0: does not)', 'deg', 0, 80, 1),
     /** Arm, pole or rope between its stand and the camera. 0: none. */
-    armM: z.number().min(0).max(50),
+    armM: number('Arm, pole or rope (0: none)', 'm', 0, 50, 0.1),
     /** Room it needs about the lens: rotor disc, cage, hands. */
-    clearM: z.number().min(0).max(10),
+    clearM: number('Room it needs about the lens', 'm', 0, 10, 0.05),
     /** Slow and normal stick or joystick speed as shares of the limits above. */
-    slowShare: z.number().min(0.01).max(1),
-    normalShare: z.number().min(0.01).max(1),
+    slowShare: number('Slow stick, part of the limits', 'plain', 0.01, 1, 0.05),
+    normalShare: number('Normal stick, part of the limits', 'plain', 0.01, 1, 0.05),
     /** How long it runs on one battery, or how long arms hold it. 0: does not matter. */
-    runMin: z.number().min(0).max(1000),
+    runMin: number('One go lasts, minutes (0: no end)', 'plain', 0, 1000, 1),
     /** Shares of the body's up and down, and of its shaking, that reach the camera. */
-    bobShare: z.number().min(0).max(2),
-    shakeShare: z.number().min(0).max(2),
+    bobShare: number('Part of the body’s bob that gets through', 'plain', 0, 2, 0.05),
+    shakeShare: number('Part of its shaking that gets through', 'plain', 0, 2, 0.01),
   })
   .refine((rig) => rig.heightMaxM >= rig.heightMinM, {
     path: ['heightMaxM'],
@@ -132,16 +133,16 @@ export const RigSchema = z
 export const GaitSchema = z.strictObject({
   ...named,
   /** Steps a second, or the beat of the wheels. */
-  stepRateHz: z.number().min(0.1).max(60),
-  bobMm: z.number().min(0).max(500),
+  stepRateHz: number('Steps a second', 'plain', 0.1, 60, 0.1),
+  bobMm: number('Up and down, peak to peak', 'size', 0, 500, 1),
   /** Side to side, at half the step rate. */
-  swayMm: z.number().min(0).max(500),
+  swayMm: number('Side to side', 'size', 0, 500, 1),
   /** Lean from side to side, at half the step rate. */
-  leanDeg: z.number().min(0).max(45),
+  leanDeg: number('Lean from side to side', 'tenth', 0, 45, 0.1),
   /** The speed these figures belong to. 0: they do not depend on speed. */
-  usualMps: z.number().min(0).max(30),
+  usualMps: number('At this speed (0: at any)', 'mps', 0, 30, 0.1),
   /** Tremor of the hands, root mean square, at rest too. */
-  shakeDeg: z.number().min(0).max(20),
+  shakeDeg: number('Tremor of the hands', 'tenth', 0, 20, 0.1),
 });
 
 export const FILTER_KINDS = ['nd', 'variableNd', 'polariser'] as const;
@@ -151,8 +152,8 @@ export const FilterSchema = z
   .strictObject({
     ...named,
     kind: z.enum(FILTER_KINDS),
-    stopsMin: z.number().min(0).max(24),
-    stopsMax: z.number().min(0).max(24),
+    stopsMin: number('Stops at least', 'plain', 0, 24, 0.5),
+    stopsMax: number('Stops at most', 'plain', 0, 24, 0.5),
   })
   .refine((filter) => filter.stopsMax >= filter.stopsMin, {
     path: ['stopsMax'],

@@ -3,7 +3,7 @@ import { AROUND_SCHEMAS } from './moves/around';
 import { DOLLY_ZOOM_SCHEMAS } from './moves/dolly-zoom';
 import { FreeSchema } from './moves/free';
 import { LINE_SCHEMAS } from './moves/line';
-import type { ChoiceFacts, NumberFacts } from './moves/parameter';
+import { factsOf, type Fact, type NumberFact } from './facts';
 import { REVEAL_SCHEMAS } from './moves/reveals';
 import { TURNING_SCHEMAS } from './moves/turning';
 import { VERTICAL_SCHEMAS } from './moves/vertical';
@@ -27,43 +27,14 @@ export type Move = z.infer<typeof MoveSchema>;
 export type MoveKind = Move['kind'];
 export type MoveOf<K extends MoveKind> = Extract<Move, { kind: K }>;
 
-/** A number of a move that a person reads and types. */
-export interface NumberParameter extends NumberFacts {
-  type: 'number';
-  key: string;
-  min: number;
-  max: number;
-}
-/** A choice of a move. */
-export interface ChoiceParameter extends ChoiceFacts {
-  type: 'choice';
-  key: string;
-}
-/** A piece that a move names; null stands for the subject. */
-export interface PieceParameter {
-  type: 'piece';
-  key: string;
-  label: string;
-}
-export type Parameter = NumberParameter | ChoiceParameter | PieceParameter;
+/** What a person is told of one parameter of a move. */
+export type Parameter = Fact & { key: string };
+export type NumberParameter = NumberFact & { key: string };
 
 const HEIGHT_ORDER = ['heightM', 'toHeightM'];
 const parametersByKind = new Map<string, Parameter[]>(
   MOVE_SCHEMAS.map((schema) => {
-    const parameters: Parameter[] = [];
-    for (const [key, field] of Object.entries(schema.shape as Record<string, z.ZodType>)) {
-      const facts = field.meta();
-      if (facts && field instanceof z.ZodNumber)
-        parameters.push({
-          type: 'number',
-          key,
-          min: field.minValue ?? -Infinity,
-          max: field.maxValue ?? Infinity,
-          ...(facts as unknown as NumberFacts),
-        });
-      else if (facts?.names) parameters.push({ type: 'choice', key, ...(facts as unknown as ChoiceFacts) });
-      else if (facts?.piece) parameters.push({ type: 'piece', key, label: String(facts.label) });
-    }
+    const parameters = Object.entries(factsOf(schema)).map(([key, fact]) => ({ ...fact, key }));
     // A person says how high last.
     parameters.sort((a, b) => HEIGHT_ORDER.indexOf(a.key) - HEIGHT_ORDER.indexOf(b.key));
     return [schema.shape.kind.value, parameters];

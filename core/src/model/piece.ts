@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { number } from './facts';
 import { idText, nameText } from './text';
 
 export const LAYERS = ['auto', 'near', 'subject', 'far'] as const;
@@ -10,23 +11,23 @@ export const LAYERS = ['auto', 'near', 'subject', 'far'] as const;
 const placed = {
   id: idText,
   name: nameText(80),
-  xM: z.number().min(-5000).max(5000),
-  yM: z.number().min(-5000).max(5000),
-  zM: z.number().min(-500).max(500),
-  headingDeg: z.number().min(-360).max(360),
-  lengthM: z.number().min(0.02).max(2000),
-  depthM: z.number().min(0.02).max(2000),
-  heightM: z.number().min(0.02).max(500),
+  xM: number('East', 'm', -5000, 5000, 0.1),
+  yM: number('North', 'm', -5000, 5000, 0.1),
+  zM: number('Base height', 'm', -500, 500, 0.1),
+  headingDeg: number('Heading', 'deg', -360, 360, 5),
+  lengthM: number('Length', 'm', 0.02, 2000, 0.1),
+  depthM: number('Depth', 'm', 0.02, 2000, 0.1),
+  heightM: number('Height', 'm', 0.02, 500, 0.1),
   /** Whether it counts as near, with the subject, or far on screen; auto goes by its distance in every frame. */
   layer: z.enum(LAYERS),
 };
 
 /** An opening in a wall: its centre along the wall from the middle, its width, its head height and its sill height. */
 export const OpeningSchema = z.strictObject({
-  offsetM: z.number().min(-1000).max(1000),
-  widthM: z.number().min(0).max(1000),
-  heightM: z.number().min(0).max(500),
-  sillM: z.number().min(0).max(500),
+  offsetM: number('Opening offset', 'm', -1000, 1000, 0.1),
+  widthM: number('Opening width', 'm', 0, 1000, 0.1),
+  heightM: number('Opening head', 'm', 0, 500, 0.1),
+  sillM: number('Opening sill', 'm', 0, 500, 0.1),
 });
 
 const plain = (kind: 'figure' | 'post' | 'hedge' | 'box' | 'slab' | 'tree' | 'ridge') =>

@@ -1,11 +1,12 @@
 import * as z from 'zod';
+import { number, whole } from './facts';
 import { BenchSchema } from './bench';
 import { MoveSchema } from './move';
 import { idText, nameText } from './text';
 
 /** A subject is here at this time. Times run from the start of the shot and may begin before it or end after it. */
 export const WalkPointSchema = z.strictObject({
-  tS: z.number().min(-36000).max(36000),
+  tS: number('Time of the point', 's', -36000, 36000, 0.5),
   xM: z.number().min(-50000).max(50000),
   yM: z.number().min(-50000).max(50000),
   zM: z.number().min(-5000).max(9000),
@@ -31,11 +32,11 @@ export const FEATHER_SHAPES = ['minimumJerk', 'cosine', 'constantAcceleration'] 
 /** Hold, feather in, cruise, feather out, hold: the holds and feathers lie inside the duration. */
 export const TimingSchema = z
   .strictObject({
-    durationS: z.number().min(0.2).max(600),
-    holdStartS: z.number().min(0).max(300),
-    featherInS: z.number().min(0).max(300),
-    featherOutS: z.number().min(0).max(300),
-    holdEndS: z.number().min(0).max(300),
+    durationS: number('Duration', 's', 0.2, 600, 0.5),
+    holdStartS: number('Hold at the start', 's', 0, 300, 0.1),
+    featherInS: number('Feather in', 's', 0, 300, 0.1),
+    featherOutS: number('Feather out', 's', 0, 300, 0.1),
+    holdEndS: number('Hold at the end', 's', 0, 300, 0.1),
     featherShape: z.enum(FEATHER_SHAPES),
   })
   .refine((t) => t.holdStartS + t.featherInS + t.featherOutS + t.holdEndS <= t.durationS + 1e-9, {
@@ -44,7 +45,10 @@ export const TimingSchema = z
   });
 
 /** Where the subject's middle sits: u to the right in frame widths, v up in frame heights, both from the centre. */
-export const PlaceSchema = z.strictObject({ u: z.number().min(-0.5).max(0.5), v: z.number().min(-0.5).max(0.5) });
+export const PlaceSchema = z.strictObject({
+  u: number('Subject across the frame, % right of the middle', 'share', -0.5, 0.5, 0.01),
+  v: number('Subject up the frame, % above the middle', 'share', -0.5, 0.5, 0.01),
+});
 
 export const AIM_MODES = ['subject', 'locked', 'panFollow', 'panTiltFollow', 'allFollow'] as const;
 
@@ -57,9 +61,9 @@ export const AIM_MODES = ['subject', 'locked', 'panFollow', 'panTiltFollow', 'al
 export const AimSchema = z.strictObject({
   mode: z.enum(AIM_MODES),
   place: PlaceSchema,
-  smoothingS: z.number().min(0).max(5),
-  deadBandDeg: z.number().min(0).max(45),
-  rateMaxDegps: z.number().min(1).max(1000),
+  smoothingS: number('Smoothing time', 's', 0, 5, 0.05),
+  deadBandDeg: number('Dead band', 'tenth', 0, 45, 0.5),
+  rateMaxDegps: number('Turning limit', 'degps', 1, 1000, 10),
 });
 
 /**
@@ -70,12 +74,12 @@ export const LegSchema = z.strictObject({
   move: MoveSchema,
   timing: TimingSchema,
   backwards: z.boolean(),
-  overlapS: z.number().min(0).max(60),
+  overlapS: number('Overlap with the move before', 's', 0, 60, 0.1),
 });
 
 export const STICK_SPEEDS = ['slow', 'normal', 'fast'] as const;
 
-const focusDistanceM = z.number().min(0.05).max(10000);
+const focusDistanceM = number('Focus distance', 'm', 0.05, 10000, 0.1);
 
 /** What the focus rests on: the subject or a piece wherever it is, or a distance. */
 export const FocusTargetSchema = z.discriminatedUnion('on', [
@@ -86,8 +90,8 @@ export const FocusTargetSchema = z.discriminatedUnion('on', [
 
 /** The focus leaves what it rests on at a moment of action and has come to the next thing so long after. */
 export const RackSchema = z.strictObject({
-  atS: z.number().min(0).max(600),
-  overS: z.number().min(0).max(300),
+  atS: number('Rack starts at', 's', 0, 600, 0.1),
+  overS: number('Rack takes', 's', 0, 300, 0.1),
   to: FocusTargetSchema,
 });
 
@@ -119,8 +123,8 @@ export const PULLERS = ['hand', 'motor', 'autofocus'] as const;
  * Between two moments the speed changes evenly.
  */
 export const RampPointSchema = z.strictObject({
-  atS: z.number().min(0).max(600),
-  speed: z.number().min(0.01).max(100),
+  atS: number('Speed at', 's', 0, 600, 0.1),
+  speed: number('Speed', 'share', 0.01, 100, 0.05),
 });
 
 /** How what was filmed is played. Without a ramp one recorded frame is shown after the other. */
@@ -139,8 +143,8 @@ export const PlaybackSchema = z
 
 /** Brightness of the scene as exposure value at ISO 100, and what the camera is set to. */
 export const LightSchema = z.strictObject({
-  ev100: z.number().min(-10).max(24),
-  iso: z.number().min(6).max(1_000_000),
+  ev100: number('Scene brightness, EV at ISO 100', 'plain', -10, 24, 0.5),
+  iso: number('ISO', 'plain', 6, 1_000_000, 100),
 });
 
 /** How a shot is made: everything about it but its name. */
@@ -152,22 +156,22 @@ const plan = {
   rigId: z.string().min(1),
   gaitId: z.string().min(1),
   /** Which of many equal bodies carries the camera: the same seed shakes the same way. */
-  bodySeed: z.number().int().min(0).max(999_999),
+  bodySeed: whole('Body number', 0, 999_999),
   stick: z.enum(STICK_SPEEDS),
-  focalLengthMm: z.number().min(1).max(3000),
+  focalLengthMm: number('Focal length', 'mm', 1, 3000, 1),
   /**
    * Frames the camera records a second, and frames the audience sees a second: more recorded than shown is slow motion.
    */
-  captureRateHz: z.number().min(1).max(2000),
-  frameRateHz: z.number().min(1).max(1000),
-  shutterDeg: z.number().min(1).max(360),
+  captureRateHz: number('Capture rate', 'hz', 1, 2000, 1),
+  frameRateHz: number('Frame rate', 'hz', 1, 1000, 1),
+  shutterDeg: number('Shutter', 'shutter', 1, 360, 5),
   move: MoveSchema,
   timing: TimingSchema,
   backwards: z.boolean(),
   /** Moves that follow in the same shot, each from where the one before it ended. */
   then: z.array(LegSchema).max(12),
   aim: AimSchema,
-  fNumber: z.number().min(0.5).max(64),
+  fNumber: number('Stop', 'plain', 0.5, 64, 0.1),
   focus: FocusSchema,
   /** Who or what turns the focus. */
   puller: z.enum(PULLERS),

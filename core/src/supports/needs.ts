@@ -1,4 +1,6 @@
-import type { Build, SupportKind } from '../model/build';
+import type { Build } from '../model/build';
+import { supportOf } from './all';
+import type { RefitOf } from './definition';
 import type { Kit } from '../model/kit';
 import type { Shoot } from '../model/shoot';
 import type { Shot } from '../model/shot';
@@ -7,7 +9,7 @@ import { zoomShare } from './masses';
 
 /** One thing that has to be changed on a build for a shot, and what has to be balanced again for it. */
 export interface Refit {
-  what: 'camera' | 'lens' | 'filter' | 'zoom';
+  what: RefitOf;
   said: string;
   redo: string;
   minutes: number;
@@ -20,56 +22,11 @@ export interface Need {
   minutes: number;
 }
 
-/** How long balancing again takes, minutes, by what changed: common practice, no published source. */
-const MINUTES: Record<SupportKind, Record<Refit['what'], number>> = {
-  sled: { camera: 25, lens: 12, filter: 5, zoom: 6 },
-  motorGimbal: { camera: 12, lens: 6, filter: 2, zoom: 2 },
-  jib: { camera: 8, lens: 4, filter: 1, zoom: 0 },
-  slider: { camera: 4, lens: 2, filter: 1, zoom: 0 },
-  arm: { camera: 5, lens: 3, filter: 1, zoom: 0 },
-  rope: { camera: 10, lens: 5, filter: 2, zoom: 1 },
-  drone: { camera: 10, lens: 5, filter: 2, zoom: 0 },
-  wheels: { camera: 6, lens: 4, filter: 1, zoom: 0 },
-  improvised: { camera: 3, lens: 2, filter: 1, zoom: 0 },
-};
-
-const REDO: Record<SupportKind, Record<Refit['what'], string>> = {
-  sled: {
-    camera: 'balance the sled from the beginning',
-    lens: 'stage fore and aft, pivot, drop time',
-    filter: 'stage fore and aft',
-    zoom: 'stage fore and aft, then tape the zoom',
-  },
-  motorGimbal: {
-    camera: 'all four balances',
-    lens: 'tilt fore and aft, then pan',
-    filter: 'tilt fore and aft',
-    zoom: 'tilt fore and aft, then tape the zoom',
-  },
-  jib: { camera: 'counterweight and level', lens: 'counterweight', filter: 'a look at the balance', zoom: 'nothing' },
-  slider: { camera: 'bags and level', lens: 'level', filter: 'a look at the level', zoom: 'nothing' },
-  arm: { camera: 'bag and level', lens: 'bag and level', filter: 'a look at the level', zoom: 'nothing' },
-  rope: {
-    camera: 'the rigger’s forces',
-    lens: 'the rigger’s forces',
-    filter: 'a look at how it hangs',
-    zoom: 'how it hangs',
-  },
-  drone: { camera: 'gimbal, and take-off mass', lens: 'gimbal', filter: 'a look at the gimbal', zoom: 'nothing' },
-  wheels: { camera: 'straps', lens: 'straps', filter: 'a look at the straps', zoom: 'nothing' },
-  improvised: { camera: 'tape', lens: 'tape', filter: 'a look at the tape', zoom: 'nothing' },
-};
-
 /** What a shot changes on a build. */
 export function refitsFor(build: Build, kit: Kit, shot: Shot): Refit[] {
   const on = kit.parts.filter((part) => build.parts.some(({ partId }) => partId === part.id));
-  const kind = build.support.kind;
-  const change = (what: Refit['what'], said: string): Refit => ({
-    what,
-    said,
-    redo: REDO[kind][what],
-    minutes: MINUTES[kind][what],
-  });
+  const { refits } = supportOf(build.support.kind);
+  const change = (what: RefitOf, said: string): Refit => ({ what, said, ...refits[what] });
   const nameOf = (rows: { id: string; name: string }[], id: string) => rows.find((row) => row.id === id)?.name ?? id;
   const changes: Refit[] = [];
   const camera = on.find((part) => part.kind === 'camera');

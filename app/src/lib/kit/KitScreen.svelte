@@ -13,7 +13,7 @@
   import { balanceOf } from '@gentle-arc/core/supports/balance';
   import { checklistOf } from '@gentle-arc/core/supports/checklist';
   import { disturbedAxes } from '@gentle-arc/core/supports/motor-gimbal/disturbed';
-  import { viewsOf } from '@gentle-arc/core/supports/drawing';
+  import { viewsOf } from '@gentle-arc/core/supports/views';
   import { needOf, shotsOf } from '@gentle-arc/core/supports/needs';
   import { startLight } from '@gentle-arc/core/supports/sled/start-light';
   import { setAsTold } from '@gentle-arc/core/supports/set-as-told';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Build } from '@gentle-arc/core/model/build';
-  import { draggedTo, type DrawingGrip, type RigView, type Drawn } from '@gentle-arc/core/supports/drawing';
+  import { draggedTo } from '@gentle-arc/core/supports/views';
+  import type { DrawingGrip, RigView, Drawn } from '@gentle-arc/core/supports/drawing';
 
   /** One view of the rig to scale. Parts and pivots can be dragged, or moved with the arrow keys by a millimetre. */
   interface Props {

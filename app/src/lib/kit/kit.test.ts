@@ -3,7 +3,7 @@ import { BuildSchema, SupportSchema } from '@gentle-arc/core/model/build';
 import { DEFAULT_BUILDS, DEFAULT_PARTS } from '@gentle-arc/core/model/default-builds';
 import { DEFAULT_KIT, newShoot } from '@gentle-arc/core/model/defaults';
 import { balanceOf } from '@gentle-arc/core/supports/balance';
-import { draggedTo, viewsOf } from '@gentle-arc/core/supports/drawing';
+import { draggedTo, viewsOf } from '@gentle-arc/core/supports/views';
 import { setAsTold } from '@gentle-arc/core/supports/set-as-told';
 import { withBuild, withMadeUpKit } from './edits';
 import { changedThing, namedBy, THINGS, type ThingList } from './kit-things';

@@ -1,6 +1,4 @@
-import { IMPROVISED, type Support, type SupportKind } from '@gentle-arc/core/model/build';
-import { improvisedName } from '@gentle-arc/core/supports/improvised/told';
-import { GROUND_NAMES } from '@gentle-arc/core/supports/wheels/told';
+import { ImprovisedSchema, WheelsSchema, type Support, type SupportKind } from '@gentle-arc/core/model/build';
 import { BELOW_GIMBAL_MM } from '@gentle-arc/core/supports/sled/solver';
 import type { Unit } from '$lib/parts/quantities';
 
@@ -249,7 +247,7 @@ export const SUPPORT_WORDS: Record<SupportKind, Token[][]> = {
     ],
     [
       'Ground:',
-      choice('ground', 'Ground', GROUND_NAMES),
+      choice('ground', 'Ground', (WheelsSchema.shape.ground.meta() as { names: Record<string, string> }).names),
       ', at most',
       number('downhillDeg', 'Downhill', 'deg', 0, 45, 1),
       'downhill.',
@@ -258,7 +256,7 @@ export const SUPPORT_WORDS: Record<SupportKind, Token[][]> = {
   ],
   improvised: [
     [
-      choice('what', 'What it is', Object.fromEntries(IMPROVISED.map((what) => [what, improvisedName(what)]))),
+      choice('what', 'What it is', (ImprovisedSchema.shape.what.meta() as { names: Record<string, string> }).names),
       'of',
       mm('lengthMm', 'Length', 10, 5000, 10),
       ', over',

@@ -4,7 +4,7 @@
   import type { Cure } from '@gentle-arc/core/search/cures';
   import { sayLength, saySpeed } from '@gentle-arc/core/model/units';
   import { preferences } from '$lib/store/preferences.svelte';
-  import { DECIDES } from '@gentle-arc/core/findings/people/cautions';
+  import { DECIDES } from '@gentle-arc/core/model/caution';
   import GradeMark from '$lib/parts/GradeMark.svelte';
   import type { LiveReading } from '$lib/workers/live-reading.svelte';
   import FindingRow from './FindingRow.svelte';

@@ -1,3 +1,4 @@
+import { DECIDES } from '../../model/caution';
 import type { Rig, RigKind } from '../../model/kit';
 import type { Scene } from '../../scene/scene';
 import { sayLength, saySpeed, type Units } from '../../model/units';
@@ -16,8 +17,6 @@ export interface Caution {
   strongest: boolean;
 }
 
-/** Every caution ends with who decides. */
-export const DECIDES = 'Local law, the location’s rules and licensed or qualified people decide.';
 const ON_FOOT = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount']);
 /** In the air or on an arm over whatever is below. */
 const OVERHEAD = new Set<RigKind>(['drone', 'jib', 'rope', 'rollLever', 'tableTopArm']);

@@ -3,46 +3,38 @@ import { sayLength, sayMass, saySpeed, trim, type Units } from '../../model/unit
 import { fact, type Fact } from '../fact';
 
 /** What home-made rigs need: tries and tape are common practice, no published source. */
-const KNOWN: Record<Improvised['what'], { name: string; tries: number; tape: string[]; note: string }> = {
+const KNOWN: Record<Improvised['what'], { tries: number; tape: string[]; note: string }> = {
   turntable: {
-    name: 'Turntable',
     tries: 3,
     tape: ['the camera’s plate to the platter', 'the cable out of the way', 'the lens ring'],
     note: 'Fine pointing at a ceiling; far too fast to sweep a room.',
   },
   floatingPlate: {
-    name: 'Plate on water',
     tries: 8,
     tape: ['the camera into a bag', 'a line to the plate'],
     note: 'Draughts turn it: pull it by a thread, slowly.',
   },
   towel: {
-    name: 'Towel on a hard floor',
     tries: 5,
     tape: ['two legs to the towel', 'the start and stop on the floor'],
     note: 'Pull from low down and in one line; lean on nothing.',
   },
   bookOnWheels: {
-    name: 'Book on wheels with a spring tape',
     tries: 6,
     tape: ['the camera to the book', 'the tape’s hook to the book', 'the lens ring'],
     note: 'The tape pulls hardest at first: hold it back with a finger, let go slowly.',
   },
   hingedPole: {
-    name: 'Hinged pole',
     tries: 6,
     tape: ['the camera’s screw', 'the monitor’s cable along the pole'],
     note: 'Cut on the moment that it is upside down.',
   },
   beltTripod: {
-    name: 'Tripod on the belt',
     tries: 4,
     tape: ['two legs to the belt', 'the head’s locks'],
     note: 'Walk from the hips; the legs shake with the breath on a long lens.',
   },
 };
-
-export const improvisedName = (what: Improvised['what']): string => KNOWN[what].name;
 
 /**
  * A full sweep that an audience can follow, degrees a second: the crossing rule for a wide lens, rounded (common

@@ -1,3 +1,4 @@
+import type { SupportCase } from '../definition';
 import type { Part, Sled } from '../../model/build';
 import { sayExactMm, sayInertia, sayMass, sayMm, saySpeed, trim, type Units } from '../../model/units';
 import type { Lump } from '../masses';
@@ -5,7 +6,7 @@ import { sledBalance } from './statics';
 import { coach } from './coach';
 import { sayAdded, solveSled, type SledSolution } from './solver';
 import { sayWind } from '../wind';
-import { fact, type Fact } from '../fact';
+import { fact, type Fact, type Told } from '../fact';
 
 /** A lean that does not show, and one that does: common practice, no published source. */
 const LEAN_DEG = { workable: 1, shows: 3 };
@@ -204,4 +205,12 @@ export function sledSteps(sled: Sled, { sled: to, added }: SledSolution, units: 
     `Hold it level and let it drop: ${trim(sled.wishS, 1)} s to upright. Then check that it ${rests}, and lock everything.`,
   );
   return steps;
+}
+
+/** A sled as it stands: from the table of parts, or from what was seen at the real one once something was. */
+export function sledTold({ support, placed, kit, units }: SupportCase<Sled>): Told {
+  const facts = sledFacts(support, placed, units);
+  if (support.log.length > 0) return { facts, steps: coachedSteps(support, placed, units) };
+  const solution = solutionFor(support, placed, kit.parts, units);
+  return { facts, steps: 'cannot' in solution ? [solution.cannot] : sledSteps(support, solution, units) };
 }

@@ -1,4 +1,5 @@
-import type { Wheels } from '../../model/build';
+import { WheelsSchema, type Wheels } from '../../model/build';
+import { optionWords } from '../../model/facts';
 import { sayLength, trim, type Units } from '../../model/units';
 import { GRAVITY } from '../elliptic';
 import { wheelsStop } from './statics';
@@ -9,13 +10,6 @@ import type { Grade } from '../grade';
 const SAND_WHEEL_MM = 350;
 /** Slopes on which one holds a loaded cart, and on which two do: common practice, no published source. */
 const SLOPE_DEG = { one: 4, two: 10 };
-
-export const GROUND_NAMES: Record<Wheels['ground'], string> = {
-  hard: 'hard and dry',
-  loose: 'gravel or grass',
-  sand: 'sand',
-  wet: 'wet',
-};
 
 function groundFact({ ground, wheelMm }: Wheels): [Grade, string] {
   switch (ground) {
@@ -61,7 +55,7 @@ export function wheelsTold(wheels: Wheels, units: Units): Told {
         stops ? null : 'cannot',
         stops ? '' : 'Another way, or another rig: brakes do not hold here.',
       ),
-      fact('ground', 'Ground', GROUND_NAMES[wheels.ground], null, ground, mend),
+      fact('ground', 'Ground', optionWords(WheelsSchema.shape.ground, wheels.ground), null, ground, mend),
       fact(
         'energyJ',
         'Energy at that speed',
