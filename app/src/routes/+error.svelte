@@ -1,7 +1,7 @@
 <script lang="ts">
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
-  import Mark from '$lib/parts/Mark.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
 </script>
 
 <main class="mx-auto max-w-xl p-8">

@@ -2,13 +2,16 @@
   import '@fontsource-variable/atkinson-hyperlegible-next';
   import '@fontsource-variable/fraunces';
   import '../app.css';
-  import { opening } from '$lib/files/opening.svelte';
-  import OpeningWords from '$lib/files/OpeningWords.svelte';
-  import NoticeWords from '$lib/parts/NoticeWords.svelte';
-  import ScreenBoundary from '$lib/parts/ScreenBoundary.svelte';
-  import { preferences } from '$lib/store/preferences.svelte';
+  import { opening } from '$lib/session/files/opening.svelte';
+  import NoticeWords from '$lib/ui/NoticeWords.svelte';
+  import ScreenBoundary from '$lib/ui/ScreenBoundary.svelte';
+  import { pressShortcut, shortcuts } from '$lib/ui/shortcuts.svelte';
+  import { preferences } from '$lib/session/store/preferences.svelte';
 
   let { children } = $props();
+
+  let help = $state(false);
+  shortcuts(() => [{ key: '?', does: 'These keys', press: () => (help = !help) }]);
 
   $effect(() => {
     document.documentElement.classList.toggle('dim', preferences.light === 'dim');
@@ -29,6 +32,7 @@
 
 <svelte:head><title>Gentle Arc</title></svelte:head>
 <svelte:window
+  onkeydown={pressShortcut}
   ondragover={(event) => {
     if (!files(event)) return;
     event.preventDefault();
@@ -39,7 +43,11 @@
 />
 
 <ScreenBoundary>{@render children()}</ScreenBoundary>
-<OpeningWords />
+{#if opening.hasWords}{#await import('$lib/session/files/OpeningWords.svelte') then { default: OpeningWords }}<OpeningWords
+    />{/await}{/if}
+{#if help}{#await import('$lib/ui/ShortcutHelp.svelte') then { default: ShortcutHelp }}<ShortcutHelp
+      onclose={() => (help = false)}
+    />{/await}{/if}
 <NoticeWords />
 {#if over}<p
     class="pointer-events-none fixed inset-3 z-50 grid place-content-center rounded-2xl border-4 border-dashed border-subject bg-raised/80 font-display text-2xl"

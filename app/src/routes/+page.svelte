@@ -8,17 +8,17 @@
   import { differencesOf } from '@gentle-arc/core/model/differences';
   import type { Shoot } from '@gentle-arc/core/model/shoot';
   import { lengthOnScreenS } from '@gentle-arc/core/motion/playback';
-  import { opening } from '$lib/files/opening.svelte';
-  import PlanThumb from '$lib/home/PlanThumb.svelte';
-  import { openHref, shotsHref } from '$lib/links';
-  import Mark from '$lib/parts/Mark.svelte';
-  import { exportShoot } from '$lib/shots/exports';
-  import { bringBack, listShoots, removeShoot, saveShoot, type Listed } from '$lib/store/database';
-  import { DEMO_ID, fetchDemo } from '$lib/store/demo';
-  import { allInMemory, forgetMemory, keepInMemory } from '$lib/store/memory';
-  import { newId } from '$lib/store/new-id';
-  import { hearTabs } from '$lib/store/tabs';
-  import { storageTrouble } from '$lib/store/trouble';
+  import { opening } from '$lib/session/files/opening.svelte';
+  import PlanThumb from '$lib/screens/home/PlanThumb.svelte';
+  import { openHref, shotsHref } from '$lib/session/links';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { exportShoot } from '$lib/session/exports';
+  import { bringBack, listShoots, removeShoot, saveShoot, type Listed } from '$lib/session/store/database';
+  import { DEMO_ID, fetchDemo } from '$lib/session/store/demo';
+  import { allInMemory, forgetMemory, keepInMemory } from '$lib/session/store/memory';
+  import { newId } from '$lib/session/store/new-id';
+  import { hearTabs } from '$lib/session/store/tabs';
+  import { storageTrouble } from '$lib/session/store/trouble';
 
   let shipped: Shoot | null = $state.raw(null);
   let rows: Listed[] = $state.raw([]);

@@ -1,4 +1,4 @@
-import { withVariant } from '../model/variants';
+import { withVariant } from '../edit/ways';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import geodesic from 'geographiclib-geodesic';

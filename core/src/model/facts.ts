@@ -92,6 +92,8 @@ export const pieceOrSubject = (label: string) => z.string().min(1).nullable().me
 
 /** What a person is told of one field; null where the schema says nothing. */
 export function factOf(field: z.ZodType): Fact | null {
+  // What may be missing is told as what it is when it is there.
+  if (field instanceof z.ZodNullable && !field.meta()) return factOf(field.unwrap() as z.ZodType);
   const facts = field.meta();
   if (!facts) return null;
   if (field instanceof z.ZodNumber)

@@ -1,8 +1,6 @@
 import * as z from 'zod';
-import { number } from './facts';
+import { choice, number } from './facts';
 import { idText, nameText } from './text';
-
-export const LAYERS = ['auto', 'near', 'subject', 'far'] as const;
 
 /**
  * A thing on the site. Every piece has a base point (metres, x east, y north, z up), a heading (degrees clockwise from
@@ -19,7 +17,12 @@ const placed = {
   depthM: number('Depth', 'm', 0.02, 2000, 0.1),
   heightM: number('Height', 'm', 0.02, 500, 0.1),
   /** Whether it counts as near, with the subject, or far on screen; auto goes by its distance in every frame. */
-  layer: z.enum(LAYERS),
+  layer: choice('Layer', {
+    auto: 'its distance says',
+    near: 'near, always',
+    subject: 'with the subject',
+    far: 'far, always',
+  }),
 };
 
 /** An opening in a wall: its centre along the wall from the middle, its width, its head height and its sill height. */

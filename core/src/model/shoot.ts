@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { choice } from './facts';
 import { limitsOf, OwnLimitsSchema, type Limits } from './limits';
 import { cameraAt, KitSchema, type Camera, type Filter, type Gait, type Lens, type Rig } from './kit';
 import { PieceSchema, type Piece } from './piece';
@@ -9,14 +10,17 @@ import { idText, nameText } from './text';
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
 export const SHOOT_VERSION = 7;
 
-export const ALSO_SHAPES = ['none', 'upright', 'wide', 'square'] as const;
-
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
   widthPx: z.number().int().min(160).max(20000),
   heightPx: z.number().int().min(120).max(20000),
   /** Another shape that is cut from the middle later: what matters stays inside it. */
-  alsoShape: z.enum(ALSO_SHAPES),
+  alsoShape: choice('Also cut as', {
+    none: 'in no other shape',
+    upright: 'and cut upright later',
+    wide: 'and cut wide later',
+    square: 'and cut square later',
+  }),
 });
 
 export const SiteSchema = z.strictObject({ pieces: z.array(PieceSchema).max(2000) });

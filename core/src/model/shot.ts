@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { number, whole } from './facts';
+import { choice, number, whole } from './facts';
 import { BenchSchema } from './bench';
 import { MoveSchema } from './move';
 import { idText, nameText } from './text';
@@ -27,8 +27,6 @@ export const WalkSchema = z
     });
   });
 
-export const FEATHER_SHAPES = ['minimumJerk', 'cosine', 'constantAcceleration'] as const;
-
 /** Hold, feather in, cruise, feather out, hold: the holds and feathers lie inside the duration. */
 export const TimingSchema = z
   .strictObject({
@@ -37,7 +35,11 @@ export const TimingSchema = z
     featherInS: number('Feather in', 's', 0, 300, 0.1),
     featherOutS: number('Feather out', 's', 0, 300, 0.1),
     holdEndS: number('Hold at the end', 's', 0, 300, 0.1),
-    featherShape: z.enum(FEATHER_SHAPES),
+    featherShape: choice('Feather shape', {
+      minimumJerk: 'softest',
+      cosine: 'cosine',
+      constantAcceleration: 'a steady push',
+    }),
   })
   .refine((t) => t.holdStartS + t.featherInS + t.featherOutS + t.holdEndS <= t.durationS + 1e-9, {
     path: ['durationS'],
@@ -50,8 +52,6 @@ export const PlaceSchema = z.strictObject({
   v: number('Subject up the frame, % above the middle', 'share', -0.5, 0.5, 0.01),
 });
 
-export const AIM_MODES = ['subject', 'locked', 'panFollow', 'panTiltFollow', 'allFollow'] as const;
-
 /**
  * Who turns the camera. `subject`: a sensor or an operator keeps the subject at its place. `locked`: one bearing and
  * tilt, with the subject at its place halfway. The three follow modes turn as the hand turns towards the subject: pan
@@ -59,7 +59,13 @@ export const AIM_MODES = ['subject', 'locked', 'panFollow', 'panTiltFollow', 'al
  * smoothing time, does not stir within the dead band, and turns no faster than the limit.
  */
 export const AimSchema = z.strictObject({
-  mode: z.enum(AIM_MODES),
+  mode: choice('Aim', {
+    subject: 'tracks the subject',
+    locked: 'is locked on one bearing',
+    panFollow: 'follows the hand in pan',
+    panTiltFollow: 'follows in pan and tilt',
+    allFollow: 'follows on all axes, horizon free',
+  }),
   place: PlaceSchema,
   smoothingS: number('Smoothing time', 's', 0, 5, 0.05),
   deadBandDeg: number('Dead band', 'tenth', 0, 45, 0.5),
@@ -76,8 +82,6 @@ export const LegSchema = z.strictObject({
   backwards: z.boolean(),
   overlapS: number('Overlap with the move before', 's', 0, 60, 0.1),
 });
-
-export const STICK_SPEEDS = ['slow', 'normal', 'fast'] as const;
 
 const focusDistanceM = number('Focus distance', 'm', 0.05, 10000, 0.1);
 
@@ -115,8 +119,6 @@ export const FocusSchema = z.discriminatedUnion('mode', [
       });
     }),
 ]);
-
-export const PULLERS = ['hand', 'motor', 'autofocus'] as const;
 
 /**
  * From a moment of action on it plays at this share of life: 1 as it was, 0.25 four times slower, 2 twice as fast.
@@ -157,7 +159,7 @@ const plan = {
   gaitId: z.string().min(1),
   /** Which of many equal bodies carries the camera: the same seed shakes the same way. */
   bodySeed: whole('Body number', 0, 999_999),
-  stick: z.enum(STICK_SPEEDS),
+  stick: choice('Stick speed', { slow: 'slow', normal: 'normal', fast: 'fast' }),
   focalLengthMm: number('Focal length', 'mm', 1, 3000, 1),
   /**
    * Frames the camera records a second, and frames the audience sees a second: more recorded than shown is slow motion.
@@ -174,7 +176,7 @@ const plan = {
   fNumber: number('Stop', 'plain', 0.5, 64, 0.1),
   focus: FocusSchema,
   /** Who or what turns the focus. */
-  puller: z.enum(PULLERS),
+  puller: choice('Who pulls', { hand: 'a hand', motor: 'a motor', autofocus: 'autofocus' }),
   light: LightSchema,
   /** What is before the lens. */
   filterIds: z.array(z.string().min(1)).max(6),
@@ -200,15 +202,19 @@ export type WalkPoint = z.infer<typeof WalkPointSchema>;
 export type Walk = z.infer<typeof WalkSchema>;
 export type Timing = z.infer<typeof TimingSchema>;
 export type FeatherShape = Timing['featherShape'];
+export const FEATHER_SHAPES = TimingSchema.shape.featherShape.options;
 export type Place = z.infer<typeof PlaceSchema>;
 export type Aim = z.infer<typeof AimSchema>;
 export type AimMode = Aim['mode'];
+export const AIM_MODES = AimSchema.shape.mode.options;
 export type Leg = z.infer<typeof LegSchema>;
 export type StickSpeed = Shot['stick'];
+export const STICK_SPEEDS = WaySchema.shape.stick.options;
 export type Focus = Shot['focus'];
 export type FocusTarget = z.infer<typeof FocusTargetSchema>;
 export type Rack = z.infer<typeof RackSchema>;
 export type Puller = Shot['puller'];
+export const PULLERS = WaySchema.shape.puller.options;
 export type RampPoint = z.infer<typeof RampPointSchema>;
 export type Playback = z.infer<typeof PlaybackSchema>;
 export type Way = z.infer<typeof WaySchema>;

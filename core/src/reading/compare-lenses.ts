@@ -1,3 +1,4 @@
+import { takeFocalLength } from '../edit/setup';
 import type { Lens } from '../model/kit';
 import { percent, severity } from '../findings/finding';
 import type { Shoot } from '../model/shoot';
@@ -95,7 +96,7 @@ export function lensFor(shoot: Shoot, shot: Shot, focalLengthMm: number): Lens {
  */
 function taken(shoot: Shoot, shot: Shot, focalLengthMm: number, by: CompareBy): { shot: Shot; off: number } {
   const lens = lensFor(shoot, shot, focalLengthMm);
-  const changed = { ...shot, focalLengthMm, lensId: lens.id, fNumber: Math.max(shot.fNumber, lens.fNumberMin) };
+  const changed = takeFocalLength(shot, focalLengthMm, lens);
   return by === 'spot' || focalLengthMm === shot.focalLengthMm
     ? { shot: changed, off: 0 }
     : sameFraming(shoot, shot, changed);

@@ -1,4 +1,5 @@
-import { numbersOf, type Move } from '../model/move';
+import { withNumbers } from '../edit/transform';
+import type { Move } from '../model/move';
 import type { Shoot } from '../model/shoot';
 import { sceneOf } from '../scene/scene';
 import { legsOf, withLeg, type Shot } from '../model/shot';
@@ -15,14 +16,9 @@ const HEIGHTS = new Set(['heightM', 'toHeightM']);
 /** To the millimetre: enough for any eye, and for a field. */
 const mm = (value: number) => Math.round(value * 1000) / 1000;
 
-/** Numbers of a move changed one by one, within what each may be. */
-function changed(move: Move, edit: (value: number, key: string, unit: string) => number): Move {
-  const numbers = move as unknown as Numbers;
-  const next: Numbers = {};
-  for (const { key, unit, min, max } of numbersOf(move.kind))
-    next[key] = Math.min(max, Math.max(min, mm(edit(numbers[key], key, unit))));
-  return { ...move, ...next } as Move;
-}
+/** Numbers of a move changed one by one, to the millimetre. */
+const changed = (move: Move, edit: (value: number, key: string, unit: string) => number): Move =>
+  withNumbers(move, (value, { key, unit }) => mm(edit(value, key, unit)));
 
 /** Nearer or farther by a share, the travel as it is. */
 function nearer(move: Move, share: number): Move {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Move } from '../model/move';
 import { severity } from '../findings/finding';
 import { recipeOf } from '../motion/moves';
-import { raised } from '../motion/moves/transform';
+import { raised } from '../edit/transform';
 import type { Shot } from '../model/shot';
 import { filmed, usual, wallBetween } from '../testing/filmed';
 import { AROUND, plainPieces } from '../testing/shoots';

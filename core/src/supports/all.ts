@@ -1,4 +1,5 @@
-import type { Support, SupportKind } from '../model/build';
+import { SupportSchema, type Support, type SupportKind } from '../model/build';
+import { factsOf, type Fact } from '../model/facts';
 import { arm } from './arm';
 import type { SupportDefinition } from './definition';
 import { drone } from './drone';
@@ -24,3 +25,8 @@ const SUPPORTS: { [K in SupportKind]: SupportDefinition<Extract<Support, { kind:
 
 /** What is known of a kind of support. The pair always belongs together, which the compiler cannot follow. */
 export const supportOf = (kind: SupportKind): SupportDefinition => SUPPORTS[kind] as unknown as SupportDefinition;
+
+const factsByKind = new Map(SupportSchema.options.map((schema) => [schema.shape.kind.value, factsOf(schema)]));
+
+/** What a person is told of each field of a kind of support. */
+export const supportFacts = (kind: SupportKind): Record<string, Fact> => factsByKind.get(kind) ?? {};

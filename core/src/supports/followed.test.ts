@@ -8,7 +8,7 @@ import { gimbalBalance } from './motor-gimbal/statics';
 import { sledBalance } from './sled/statics';
 import { jibStand } from './jib/statics';
 import { balanceOf } from './balance';
-import { startLight } from './sled/start-light';
+import { startLight } from '../edit/start-light';
 
 /**
  * Steps followed to the letter: a rig is set with the numbers as they are printed, in their order, by somebody who

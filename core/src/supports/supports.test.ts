@@ -6,7 +6,7 @@ import { DEFAULT_KIT, newShoot } from '../model/defaults';
 import { newPiece } from '../model/piece';
 import type { Shoot } from '../model/shoot';
 import { deckLeanDeg } from './sled/statics';
-import { setAsTold } from './set-as-told';
+import { setAsTold } from '../edit/set-as-told';
 import { balanceOf } from './balance';
 import { checklistOf } from './checklist';
 import { asFor, disturbedAxes } from './motor-gimbal/disturbed';

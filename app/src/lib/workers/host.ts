@@ -1,4 +1,7 @@
 import * as Comlink from 'comlink';
+import { patchBetween } from '@gentle-arc/core/edit/patch';
+import type { Shoot } from '@gentle-arc/core/model/shoot';
+import type { KeepsShoot } from './kept-shoot';
 
 /** A worker that could not be started, or that died while it worked. */
 export class WorkerGone extends Error {
@@ -68,5 +71,27 @@ export class WorkerHost<Api> {
     this.worker.addEventListener('messageerror', () => this.end(`${this.what} was asked something it cannot be told.`));
     this.remote = Comlink.wrap<Api>(this.worker);
     return this.remote;
+  }
+}
+
+/** A worker that keeps the shoot: it is sent once, and then what changed since; all of it again to one that is new. */
+export class ShootWorkerHost<Api extends KeepsShoot> extends WorkerHost<Api> {
+  private sent: { to: unknown; shoot: Shoot } | null = null;
+
+  /** Asks something about a shoot. */
+  ask<Answer>(shoot: Shoot, work: (remote: Comlink.Remote<Api>) => Promise<Answer>): Promise<Answer> {
+    return this.call(async (remote) => {
+      const patch = patchBetween(this.sent?.to === remote ? this.sent.shoot : null, shoot);
+      this.sent = { to: remote, shoot };
+      try {
+        // The worker takes its messages in order: what it is asked comes after what it is to know.
+        const synced = patch ? (remote as unknown as Comlink.Remote<KeepsShoot>).sync(patch) : undefined;
+        const [answer] = await Promise.all([work(remote), synced]);
+        return answer;
+      } catch (error) {
+        this.sent = null;
+        throw error;
+      }
+    });
   }
 }

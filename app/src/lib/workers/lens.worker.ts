@@ -1,13 +1,15 @@
 import * as Comlink from 'comlink';
 import { compareLenses } from '@gentle-arc/core/reading/compare-lenses';
-import { LensRequestSchema, type LensWorker } from './lens-messages';
+import { KeptShoot } from './kept-shoot';
+import { LensQuestionSchema, type LensWorker } from './lens-messages';
+
+const kept = new KeptShoot();
 
 const worker: LensWorker = {
+  sync: (patch) => kept.sync(patch),
   async compare(message) {
-    const { shoot, shotId, units, focalLengthsMm, by } = LensRequestSchema.parse(message);
-    const shot = shoot.shots.find((row) => row.id === shotId);
-    if (!shot) throw new RangeError(`No shot ${shotId} in this shoot.`);
-    return compareLenses(shoot, shot, focalLengthsMm, by, units);
+    const { shotId, units, focalLengthsMm, by } = LensQuestionSchema.parse(message);
+    return compareLenses(kept.shoot, kept.shot(shotId), focalLengthsMm, by, units);
   },
 };
 

@@ -1,24 +1,27 @@
 import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
-import { WorkerHost } from './host';
+import type { Shoot } from '@gentle-arc/core/model/shoot';
+import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
-import type { LensRequest, LensWorker } from './lens-messages';
+import type { LensQuestion, LensWorker } from './lens-messages';
+
+type Asked = LensQuestion & { shoot: Shoot };
 
 /**
  * A shot through several focal lengths, read off the page's main thread: `shown` for the pictures, `spread` for the
  * chart.
  */
 export class LiveLenses {
-  private readonly host = new WorkerHost<LensWorker>(
+  private readonly host = new ShootWorkerHost<LensWorker>(
     () => new Worker(new URL('./lens.worker.ts', import.meta.url), { type: 'module' }),
     'The comparison',
   );
 
-  readonly shown = new Latest<LensRequest, LensColumn[]>((request) =>
-    this.host.call((remote) => remote.compare(request)),
-  );
-  readonly spread = new Latest<LensRequest, LensColumn[]>((request) =>
-    this.host.call((remote) => remote.compare(request)),
-  );
+  readonly shown = new Latest<Asked, LensColumn[]>((asked) => this.compare(asked));
+  readonly spread = new Latest<Asked, LensColumn[]>((asked) => this.compare(asked));
+
+  private compare({ shoot, ...question }: Asked): Promise<LensColumn[]> {
+    return this.host.ask(shoot, (remote) => remote.compare(question));
+  }
 
   close(): void {
     this.shown.close();

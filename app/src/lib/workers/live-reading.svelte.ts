@@ -3,14 +3,16 @@ import { severity } from '@gentle-arc/core/findings/finding';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
 import type { Units } from '@gentle-arc/core/model/units';
 import type { Cure, SearchStep } from '@gentle-arc/core/search/cures';
-import { WorkerHost } from './host';
+import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
-import type { ReadingRequest, ReadingWorker, ShownReading } from './messages';
+import type { Drifts, ReadingWorker, ShotQuestion, ShownReading } from './messages';
 
 const REST_MS = 350;
 
+type Asked = ShotQuestion & { shoot: Shoot };
+
 const start = (what: string) =>
-  new WorkerHost<ReadingWorker>(
+  new ShootWorkerHost<ReadingWorker>(
     () => new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' }),
     what,
   );
@@ -26,14 +28,18 @@ export class LiveReading {
   /** The last search was called off before its end. */
   calledOff = $state(false);
 
+  /** How far the subject leaves its place under each way of turning the camera, once it was asked for. */
+  drifts: Drifts | null = $state.raw(null);
+
   private searchProblem: string | null = $state(null);
   private readonly reader = start('The reading');
-  private readonly searcher: WorkerHost<ReadingWorker> | null;
-  private readonly latest = new Latest<ReadingRequest, ShownReading>((request) =>
-    this.reader.call((remote) => remote.read(request)),
+  private readonly searcher: ShootWorkerHost<ReadingWorker> | null;
+  private readonly latest = new Latest<Asked, ShownReading>(({ shoot, ...question }) =>
+    this.reader.ask(shoot, (remote) => remote.read(question)),
   );
   private searching = false;
   private asked = 0;
+  private askedDrifts = 0;
   private rest: ReturnType<typeof setTimeout> | undefined;
 
   /** `withCures`: changes that help are looked for whenever the shot rests. */
@@ -70,6 +76,20 @@ export class LiveReading {
     this.searcher?.end();
   }
 
+  /** Asks how each way of turning the camera keeps the subject; the answer to what was asked last is shown. */
+  async askDrifts(shoot: Shoot, shotId: string): Promise<void> {
+    this.askedDrifts += 1;
+    const number = this.askedDrifts;
+    try {
+      const drifts = await this.reader.ask(shoot, (remote) => remote.drifts({ shotId, units: 'metric' }));
+      if (number === this.askedDrifts) this.drifts = drifts;
+    } catch (error) {
+      // A worker that is gone says so with the reading; the ways are then named without their drift.
+      if (number === this.askedDrifts && (error as Error).name === 'WorkerGone') this.drifts = null;
+      else throw error;
+    }
+  }
+
   /** Calls the search off. What it has found so far stays. */
   callOff(): void {
     this.asked += 1;
@@ -91,7 +111,7 @@ export class LiveReading {
     this.progress = null;
   }
 
-  private async search(request: ReadingRequest, number: number): Promise<void> {
+  private async search(request: Asked, number: number): Promise<void> {
     if (!this.searcher || !this.reading?.findings.some((finding) => severity(finding) > 0)) return;
     this.searching = true;
     this.progress = { done: 0, of: 0 };
@@ -101,7 +121,8 @@ export class LiveReading {
       if (step.found) this.cures = new Map(this.cures).set(step.found.findingId, step.found.cures);
     };
     try {
-      await this.searcher.call((remote) => remote.search(request, Comlink.proxy(tell)));
+      const { shoot, ...question } = request;
+      await this.searcher.ask(shoot, (remote) => remote.search(question, Comlink.proxy(tell)));
       this.searchProblem = null;
     } catch (error) {
       if (number === this.asked)

@@ -1,20 +1,18 @@
 import * as z from 'zod';
-import { ShootSchema } from '@gentle-arc/core/model/shoot';
 import type { AimMode } from '@gentle-arc/core/model/shot';
 import type { Finding } from '@gentle-arc/core/findings/all';
 import type { About } from '@gentle-arc/core/findings/definition';
 import type { Approach } from '@gentle-arc/core/findings/people/approaches';
 import type { Caution } from '@gentle-arc/core/findings/people/cautions';
 import type { Figures } from '@gentle-arc/core/reading/read-figures';
+import type { KeepsShoot } from './kept-shoot';
 import type { SearchStep } from '@gentle-arc/core/search/cures';
 
-/** What the page asks the reading worker. */
-export const ReadingRequestSchema = z.object({
-  shoot: ShootSchema,
-  shotId: z.string(),
-  units: z.enum(['metric', 'imperial']),
-});
-export type ReadingRequest = z.infer<typeof ReadingRequestSchema>;
+/** What the page asks about a shot of the shoot that a worker keeps. */
+export const ShotQuestionSchema = z.object({ shotId: z.string(), units: z.enum(['metric', 'imperial']) });
+export type ShotQuestion = z.infer<typeof ShotQuestionSchema>;
+
+export type Drifts = Record<AimMode, number>;
 
 /** A finding with where it points in the picture. */
 export type ShownFinding = Finding & { about: About };
@@ -35,10 +33,6 @@ export interface ShownReading {
   };
   /** The shot racks its focus. */
   racks: boolean;
-  /**
-   * How far the subject leaves its place under each way of turning the camera; null where the moves say where to look.
-   */
-  drifts: Record<AimMode, number> | null;
   findings: ShownFinding[];
   figures: Figures;
   approaches: Approach[];
@@ -47,12 +41,14 @@ export interface ShownReading {
   tookMs: number;
 }
 
-export interface ReadingWorker {
-  read(request: ReadingRequest): Promise<ShownReading>;
+export interface ReadingWorker extends KeepsShoot {
+  read(question: ShotQuestion): Promise<ShownReading>;
+  /** How far the subject leaves its place under each way of turning the camera; null where the moves say where to look. */
+  drifts(question: ShotQuestion): Promise<Drifts | null>;
   /**
    * Looks for changes that help, telling of every step it takes; resolves to false when it was called off. A new search
    * calls off the one before.
    */
-  search(request: ReadingRequest, onStep: (step: SearchStep) => void): Promise<boolean>;
+  search(question: ShotQuestion, onStep: (step: SearchStep) => void): Promise<boolean>;
   callOff(): Promise<void>;
 }

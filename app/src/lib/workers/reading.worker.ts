@@ -1,8 +1,7 @@
 import { kindOf } from '@gentle-arc/core/findings/all';
 import * as Comlink from 'comlink';
-import type { Shot } from '@gentle-arc/core/model/shot';
 import { heightsM } from '@gentle-arc/core/findings/rig/heights';
-import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { Readings } from '@gentle-arc/core/reading/readings';
 import { smoothed } from '@gentle-arc/core/motion/columns';
 import { readFigures } from '@gentle-arc/core/reading/read-figures';
 import { SEEN_S } from '@gentle-arc/core/image/figures';
@@ -10,28 +9,24 @@ import { driftByAim } from '@gentle-arc/core/image/aim-drift';
 import { cameraSpeedMps } from '@gentle-arc/core/findings/picture/evenness';
 import { whileInFrame } from '@gentle-arc/core/image/subject-in-frame';
 import { searchCures } from '@gentle-arc/core/search/cures';
-import { ReadingRequestSchema, type ReadingRequest, type ReadingWorker, type ShownReading } from './messages';
-
-function shotOf({ shoot, shotId }: ReadingRequest): Shot {
-  const shot = shoot.shots.find((row) => row.id === shotId);
-  if (!shot) throw new RangeError(`No shot ${shotId} in this shoot.`);
-  return shot;
-}
+import { sceneOf } from '@gentle-arc/core/scene/scene';
+import { KeptShoot } from './kept-shoot';
+import { ShotQuestionSchema, type ReadingWorker, type ShownReading } from './messages';
 
 /** How often a search listens, and how often it tells how far it is, ms. */
 const REST_MS = 25;
 const TELL_MS = 100;
 let searches = 0;
 
+const kept = new KeptShoot();
+const readings = new Readings();
+
 const worker: ReadingWorker = {
+  sync: (patch) => kept.sync(patch),
   async read(message) {
     const from = performance.now();
-    const request = ReadingRequestSchema.parse(message);
-    const { picture, findings, cautions, approaches, heights } = readShot(
-      request.shoot,
-      shotOf(request),
-      request.units,
-    );
+    const { shotId, units } = ShotQuestionSchema.parse(message);
+    const { picture, findings, cautions, approaches, heights } = readings.read(kept.shoot, kept.shot(shotId), units);
     const { samples, site, subject } = picture;
     const columns: ShownReading['columns'] = {
       // As they are judged: a shorter flicker is not seen as motion.
@@ -39,19 +34,18 @@ const worker: ReadingWorker = {
       subjectSpeed: smoothed(whileInFrame(subject, subject.speed), SEEN_S * samples.frameRateHz),
       farSpeed: smoothed(site.far.speed, SEEN_S * samples.frameRateHz),
       subjectHeight: whileInFrame(subject, subject.height),
-      visible: picture.visible,
+      visible: picture.visible.slice(),
       cameraSpeedMps: cameraSpeedMps(samples),
-      cameraHeightM: samples === picture.filmed ? heights : heightsM(picture.scene, samples),
-      focusDistanceM: samples.focusDistanceM,
-      focalLengthMm: samples.focalLengthMm,
+      cameraHeightM: samples === picture.filmed ? heights.slice() : heightsM(picture.scene, samples),
+      focusDistanceM: samples.focusDistanceM.slice(),
+      focalLengthMm: samples.focalLengthMm.slice(),
     };
     const reading: ShownReading = {
       frameRateHz: samples.frameRateHz,
       columns,
       racks: picture.scene.shot.focus.mode === 'racks' || picture.intent.racksFocus,
-      drifts: driftByAim(picture.scene),
       findings: findings.map((finding) => ({ ...finding, about: kindOf(finding.id).about })),
-      figures: readFigures(picture, request.units),
+      figures: readFigures(picture, units),
       cautions,
       approaches,
       tookMs: performance.now() - from,
@@ -61,12 +55,16 @@ const worker: ReadingWorker = {
       Object.values(columns).map((column) => column.buffer as ArrayBuffer),
     );
   },
+  async drifts(message) {
+    const { shotId } = ShotQuestionSchema.parse(message);
+    return driftByAim(sceneOf(kept.shoot, kept.shot(shotId)));
+  },
   async search(message, onStep) {
-    const request = ReadingRequestSchema.parse(message);
+    const { shotId, units } = ShotQuestionSchema.parse(message);
     searches += 1;
     const number = searches;
     let [restedMs, toldMs] = [performance.now(), 0];
-    for (const step of searchCures(request.shoot, shotOf(request), request.units)) {
+    for (const step of searchCures(kept.shoot, kept.shot(shotId), units)) {
       const nowMs = performance.now();
       if (step.found || nowMs - toldMs > TELL_MS) {
         onStep(step);

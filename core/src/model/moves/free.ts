@@ -1,5 +1,12 @@
 import * as z from 'zod';
-import { around } from './parameter';
+import { around, degrees, metres } from './parameter';
+
+/** Where the camera looks at a point, degrees: clockwise from north, up, clockwise seen from behind. */
+export const LookSchema = z.strictObject({
+  panDeg: degrees('Pan', -720, 720),
+  tiltDeg: degrees('Tilt', -90, 90),
+  rollDeg: degrees('Roll', -360, 360),
+});
 
 /**
  * A point of a drawn path, from the pivot: metres east and north, the lens above the subject's base, and where it looks
@@ -8,14 +15,8 @@ import { around } from './parameter';
 export const FreePointSchema = z.strictObject({
   eastM: z.number().min(-5000).max(5000),
   northM: z.number().min(-5000).max(5000),
-  heightM: z.number().min(-50).max(500),
-  look: z
-    .strictObject({
-      panDeg: z.number().min(-720).max(720),
-      tiltDeg: z.number().min(-90).max(90),
-      rollDeg: z.number().min(-360).max(360),
-    })
-    .nullable(),
+  heightM: metres('Lens height', -50, 500),
+  look: LookSchema.nullable(),
 });
 
 export const LEAST_APART_M = 0.01;

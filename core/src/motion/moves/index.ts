@@ -1,5 +1,4 @@
 import type { Move, MoveKind, MoveOf } from '../../model/move';
-import type { Shot } from '../../model/shot';
 import { arc, driftingOrbit, helix, lowOrbit, orbit, spiralOverhead, tableTopArm } from './circles';
 import { stillMoveFrame } from '../move-frame';
 import { free } from './free';
@@ -82,12 +81,6 @@ export function asKind(move: Move, kind: MoveKind): Move {
   if (move.kind === kind) return move;
   const { pivotEastM, pivotNorthM } = move;
   return RECIPES[kind].startingFrom(recipeOf(move).stand(move), { pivotEastM, pivotNorthM });
-}
-
-/** A shot whose move is of another kind, from where it stands, with the timing that kind usually has. */
-export function withKind(shot: Shot, kind: MoveKind): Shot {
-  const timing = RECIPES[kind].usualTiming?.(shot.timing) ?? shot.timing;
-  return { ...shot, move: asKind(shot.move, kind), timing: shot.move.kind === kind ? shot.timing : timing };
 }
 
 const ELSEWHERE = { xM: 12.345, yM: -6.789, zM: 3.21 };

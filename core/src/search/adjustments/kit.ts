@@ -1,5 +1,6 @@
 import { heightOf, type Adjustment } from './adjustment';
 import { USUAL_GAIT } from '../../model/default-rigs';
+import { takeLens } from '../../edit/setup';
 import { motionOf } from '../../motion/legs';
 import { filmShot, pathLengthM } from '../../motion/sample';
 import { heightsM } from '../../findings/rig/heights';
@@ -101,12 +102,7 @@ export function otherLens({ shot, lens }: Scene, lenses: Scene['lens'][]): Adjus
   return lenses
     .filter((row) => row.id !== lens.id)
     .map((row) => ({
-      shot: {
-        ...shot,
-        lensId: row.id,
-        focalLengthMm: Math.min(row.focalLengthMaxMm, Math.max(row.focalLengthMinMm, shot.focalLengthMm)),
-        fNumber: Math.max(shot.fNumber, row.fNumberMin),
-      },
+      shot: takeLens(shot, row),
       instruction: `Take ${row.name}`,
     }));
 }

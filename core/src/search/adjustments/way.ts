@@ -5,7 +5,7 @@ import type { Scene } from '../../scene/scene';
 import { sayLength, type Units } from '../../model/units';
 import { settable } from '../../motion/moves/recipe';
 import { recipeOf } from '../../motion/moves';
-import { mirrored, raised } from '../../motion/moves/transform';
+import { mirrored, raised } from '../../edit/transform';
 
 /** How high, how far, from where, and which way round. */
 export function lower(scene: Scene, units: Units): Adjustment {

@@ -4,7 +4,7 @@ import { completeK, GRAVITY } from '../elliptic';
 import { DEFAULT_BUILDS } from '../../model/default-builds';
 import { DEFAULT_KIT } from '../../model/defaults';
 import { balanceOf } from '../balance';
-import { setAsTold } from '../set-as-told';
+import { setAsTold } from '../../edit/set-as-told';
 import { heapOf, partLumps, pitchInertia, sledLumps, type Lump } from '../masses';
 import { coach } from './coach';
 import { learnOffsets } from './learning';

@@ -1,20 +1,22 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
+  import { provideEditing } from '$lib/ui/editing';
+  import { shortcuts } from '$lib/ui/shortcuts.svelte';
   import { resolve } from '$app/paths';
   import { page } from '$app/state';
-  import BrokenShoot from '$lib/home/BrokenShoot.svelte';
-  import { shotsHref } from '$lib/links';
-  import ScreenBoundary from '$lib/parts/ScreenBoundary.svelte';
-  import { findShoot, loadShoot, type Kept, type Listed } from '$lib/store/database';
-  import { DEMO_ID, fetchDemo } from '$lib/store/demo';
-  import { provideStore } from '$lib/store/context';
-  import { fromMemory } from '$lib/store/memory';
-  import { ShootStore } from '$lib/store/shoot-store.svelte';
-  import { hearTabs } from '$lib/store/tabs';
-  import { storageTrouble } from '$lib/store/trouble';
-  import ElsewhereBar from '$lib/shots/ElsewhereBar.svelte';
-  import { exportShoot } from '$lib/shots/exports';
-  import ShootHeader from '$lib/shots/ShootHeader.svelte';
+  import BrokenShoot from '$lib/screens/home/BrokenShoot.svelte';
+  import { shotsHref } from '$lib/session/links';
+  import ScreenBoundary from '$lib/ui/ScreenBoundary.svelte';
+  import { findShoot, loadShoot, type Kept, type Listed } from '$lib/session/store/database';
+  import { DEMO_ID, fetchDemo } from '$lib/session/store/demo';
+  import { provideStore } from '$lib/session/store/context';
+  import { fromMemory } from '$lib/session/store/memory';
+  import { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import { hearTabs } from '$lib/session/store/tabs';
+  import { storageTrouble } from '$lib/session/store/trouble';
+  import ElsewhereBar from '$lib/screens/frame/ElsewhereBar.svelte';
+  import { exportShoot } from '$lib/session/exports';
+  import ShootHeader from '$lib/screens/frame/ShootHeader.svelte';
 
   let { children } = $props();
 
@@ -59,13 +61,25 @@
     }
   }
 
-  function keys(event: KeyboardEvent) {
-    if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || event.defaultPrevented || typing)
-      return;
-    event.preventDefault();
-    if (event.shiftKey) holder.store?.redo();
-    else holder.store?.undo();
-  }
+  const free = () => !typing;
+  shortcuts(() => [
+    {
+      key: 'z',
+      ctrl: true,
+      does: 'Undo',
+      when: (event) => free() && !event.shiftKey,
+      press: () => holder.store?.undo(),
+    },
+    {
+      key: 'z',
+      shown: 'Shift Z',
+      ctrl: true,
+      does: 'Redo',
+      when: (event) => free() && event.shiftKey,
+      press: () => holder.store?.redo(),
+    },
+  ]);
+  provideEditing({ settle: () => holder.store?.settle() });
 
   /** What is typed and not taken yet, and what a pointer holds: nothing of another tab comes in meanwhile. */
   let typing = false;
@@ -101,7 +115,6 @@
 </script>
 
 <svelte:window
-  onkeydown={keys}
   onkeydowncapture={ended}
   onpagehide={leave}
   onfocus={look}

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import ShotList from '$lib/shots/ShotList.svelte';
-  import { openStore } from '$lib/store/context';
+  import ShotList from '$lib/screens/shots/ShotList.svelte';
+  import { openStore } from '$lib/session/store/context';
 
   const store = openStore();
 </script>

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import KitScreen from '$lib/kit/KitScreen.svelte';
-  import { openStore } from '$lib/store/context';
+  import KitScreen from '$lib/screens/kit/KitScreen.svelte';
+  import { openStore } from '$lib/session/store/context';
 
   const store = openStore();
 </script>

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import LimitsScreen from '$lib/limits/LimitsScreen.svelte';
-  import { openStore } from '$lib/store/context';
+  import LimitsScreen from '$lib/screens/limits/LimitsScreen.svelte';
+  import { openStore } from '$lib/session/store/context';
 
   const store = openStore();
 </script>

@@ -1,6 +1,5 @@
 <script lang="ts">
-  import MoveScreen from '$lib/move/MoveScreen.svelte';
-  import WithShot from '$lib/shots/WithShot.svelte';
+  import MoveScreen from '$lib/screens/move/MoveScreen.svelte';
 </script>
 
-<WithShot>{#snippet screen(store, shot)}<MoveScreen {store} shotId={shot.id} />{/snippet}</WithShot>
+<MoveScreen />

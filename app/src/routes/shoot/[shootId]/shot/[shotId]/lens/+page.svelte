@@ -1,6 +1,5 @@
 <script lang="ts">
-  import LensScreen from '$lib/lens/LensScreen.svelte';
-  import WithShot from '$lib/shots/WithShot.svelte';
+  import LensScreen from '$lib/screens/lens/LensScreen.svelte';
 </script>
 
-<WithShot>{#snippet screen(store, shot)}<LensScreen {store} shotId={shot.id} />{/snippet}</WithShot>
+<LensScreen />

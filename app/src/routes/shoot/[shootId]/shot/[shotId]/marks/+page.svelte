@@ -1,6 +1,5 @@
 <script lang="ts">
-  import MarksSheet from '$lib/lens/MarksSheet.svelte';
-  import WithShot from '$lib/shots/WithShot.svelte';
+  import MarksSheet from '$lib/screens/lens/MarksSheet.svelte';
 </script>
 
-<WithShot>{#snippet screen(store, shot)}<MarksSheet {store} {shot} />{/snippet}</WithShot>
+<MarksSheet />

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import { resolve } from '$app/paths';
+  import { page } from '$app/state';
+  import { AdjustmentsHorizontalOutline, FileExportOutline, RedoOutline, UndoOutline } from 'flowbite-svelte-icons';
+  import { exportPath, exportShoot } from '../../session/exports';
+  import { kitHref, lensHref, limitsHref, moveHref, shotsHref } from '$lib/session/links';
+  import EarlierStates from './EarlierStates.svelte';
+  import Menu from '$lib/ui/Menu.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Mark from '$lib/ui/Mark.svelte';
+  import { keepPreferences, preferences } from '$lib/session/store/preferences.svelte';
+  import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+
+  let { store }: { store: ShootStore } = $props();
+
+  const shotId = $derived(page.params.shotId);
+  const bench = $derived(/\/(lens|marks)$/.test(page.route.id ?? ''));
+  const kit = $derived(page.route.id?.endsWith('/kit') ?? false);
+  const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
+  const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
+  const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
+
+  let goingBack = $state(false);
+
+  function set(change: Partial<typeof preferences>) {
+    Object.assign(preferences, change);
+    keepPreferences();
+  }
+</script>
+
+<header class="flex h-12 print:hidden items-center gap-1 px-2 md:gap-2 md:px-4">
+  <a
+    href={resolve('/')}
+    class="quiet-button !px-1 {shotId ? 'hidden md:inline-flex' : ''}"
+    aria-label="All shoots"
+    title="All shoots"><Mark /></a
+  >
+  <TextField
+    class="shoot-name hidden font-display text-lg md:block"
+    label="Name of the shoot"
+    most={120}
+    value={store.shoot.name}
+    onchange={(name) => store.change({ ...store.shoot, name })}
+    size={Math.max(6, store.shoot.name.length)}
+  />
+  <nav class="flex min-w-0 items-center gap-1" aria-label="Screens">
+    <a
+      class="quiet-button shrink-0"
+      href={shotsHref(store.shoot.id)}
+      aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a
+    >
+    <a
+      class="quiet-button tab shrink-0 {shotId ? 'hidden md:inline-flex' : ''}"
+      href={kitHref(store.shoot.id)}
+      aria-current={kit ? 'page' : undefined}>Kit</a
+    >
+    {#if limits}<span class="text-soft" aria-hidden="true">›</span>
+      <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
+    {#if shotId && shot}
+      <span class="hidden min-w-0 truncate sm:inline"
+        ><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span
+      >
+      {#each [{ name: 'Move', href: moveHref(store.shoot.id, shotId), here: !bench }, { name: 'Lens', href: lensHref(store.shoot.id, shotId), here: bench }] as tab (tab.name)}
+        <a class="quiet-button tab" href={tab.href} aria-current={tab.here ? 'page' : undefined}>{tab.name}</a>
+      {/each}
+    {/if}
+  </nav>
+  <span class="flex-1"></span>
+  <button
+    class="quiet-button"
+    disabled={!store.canUndo}
+    onclick={() => store.undo()}
+    aria-label="Undo"
+    title="Undo (Ctrl Z)"><UndoOutline class="h-5 w-5" /></button
+  >
+  <button
+    class="quiet-button"
+    disabled={!store.canRedo}
+    onclick={() => store.redo()}
+    aria-label="Redo"
+    title="Redo (Ctrl Shift Z)"><RedoOutline class="h-5 w-5" /></button
+  >
+  <Menu
+    id="export"
+    label="Export: take it away as a file"
+    width="w-72"
+    items={[
+      { name: 'The whole shoot (.arc.json)', onpress: () => exportShoot(store.shoot) },
+      ...(shotId && shot
+        ? [
+            { name: 'This camera path as CSV', onpress: () => void exportPath(store.shoot, shot, 'csv') },
+            { name: 'This camera and site as glTF', onpress: () => void exportPath(store.shoot, shot, 'gltf') },
+          ]
+        : []),
+    ]}><FileExportOutline class="h-5 w-5" /><span class="hidden md:inline">Export</span></Menu
+  >
+  <Menu
+    id="view"
+    label="View"
+    title="Units, light, limits, earlier states"
+    items={[
+      {
+        name: preferences.units === 'metric' ? 'Show feet and inches' : 'Show metres',
+        onpress: () => set({ units: preferences.units === 'metric' ? 'imperial' : 'metric' }),
+      },
+      {
+        name: preferences.light === 'paper' ? 'Dim, for a dark stage' : 'Paper, for daylight',
+        onpress: () => set({ light: preferences.light === 'paper' ? 'dim' : 'paper' }),
+      },
+      {
+        name: preferences.guides ? 'Hide level and thirds' : 'Show level and thirds',
+        onpress: () => set({ guides: !preferences.guides }),
+      },
+      { name: 'Go back to…', onpress: () => (goingBack = true) },
+      { name: 'Limits of the reading', href: limitsHref(store.shoot.id) },
+    ]}><AdjustmentsHorizontalOutline class="h-5 w-5" /></Menu
+  >
+</header>
+<EarlierStates {store} bind:open={goingBack} />
+
+<style>
+  .tab {
+    flex-shrink: 0;
+    min-width: 0;
+    padding: 0 0.4rem;
+  }
+  .tab[aria-current] {
+    box-shadow: inset 0 -2px 0 var(--subject);
+    border-radius: 0;
+  }
+  header :global(.shoot-name) {
+    border: 0;
+    padding: 0.1rem 0.3rem;
+    background: transparent;
+    border-radius: 6px;
+    color: inherit;
+    max-width: 16rem;
+  }
+  header :global(.shoot-name:hover) {
+    background: color-mix(in srgb, var(--subject) 9%, transparent);
+  }
+</style>

@@ -1,0 +1,25 @@
+import { resolve } from '$app/paths';
+import { WindForecastSchema, type WindForecast } from '@gentle-arc/core/light/wind-forecast';
+
+import { keepText, keptText } from '$lib/session/store/preferences.svelte';
+
+const KEPT = 'gentle-arc-wind';
+
+/**
+ * The wind of a day at a place: from the service, or, where there is no network, the copy this browser kept of it.
+ * Gives a sentence when there is neither.
+ */
+export async function windOf(place: string, day: string): Promise<{ forecast: WindForecast; kept: boolean } | string> {
+  const key = `${KEPT}:${place}:${day}`;
+  try {
+    const answer = await fetch(`${resolve('/api/wind')}?place=${encodeURIComponent(place)}&day=${day}`);
+    if (!answer.ok) throw new Error(`the service answered ${answer.status}`);
+    const forecast = WindForecastSchema.parse(await answer.json());
+    keepText(key, JSON.stringify(forecast));
+    return { forecast, kept: false };
+  } catch (error) {
+    const copy = keptText(key);
+    if (copy) return { forecast: WindForecastSchema.parse(JSON.parse(copy)), kept: true };
+    return `There is no forecast for that day here (${(error as Error).message}): type the wind you measured.`;
+  }
+}

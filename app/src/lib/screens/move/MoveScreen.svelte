@@ -1,0 +1,328 @@
+<script lang="ts">
+  import { onDestroy, tick } from 'svelte';
+  import type { Finding } from '@gentle-arc/core/findings/all';
+  import { takeCure } from '@gentle-arc/core/edit/cure';
+  import { addLeg, chooseMove, removeLeg } from '@gentle-arc/core/edit/legs';
+  import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/edit/ways';
+  import { pieceAtPoint } from '@gentle-arc/core/image/pick';
+  import { playingOf } from '@gentle-arc/core/motion/playback';
+  import { limitsHref } from '$lib/session/links';
+  import { playKeys } from '$lib/session/play-keys';
+  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { shotSession } from '$lib/session/shot-session.svelte';
+  import { shortcuts } from '$lib/ui/shortcuts.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Picture from '$lib/views/picture/Picture.svelte';
+  import Transport from '$lib/views/picture/Transport.svelte';
+  import Strip from '$lib/views/strip/Strip.svelte';
+  import AimWords from './AimWords.svelte';
+  import CameraWords from './CameraWords.svelte';
+  import HandWords from './HandWords.svelte';
+  import LegBar from './LegBar.svelte';
+  import MoveChooser from './MoveChooser.svelte';
+  import MoveWords from './MoveWords.svelte';
+  import PieceSentence from './PieceSentence.svelte';
+  import PlanPane from './PlanPane.svelte';
+  import ReadingList from './ReadingList.svelte';
+  import ShotSentence from './ShotSentence.svelte';
+  import SideBySide from './SideBySide.svelte';
+  import TimingWords from './TimingWords.svelte';
+  import Variants from './Variants.svelte';
+  import Verdict from './Verdict.svelte';
+  import WordBar, { type Word } from './WordBar.svelte';
+
+  /**
+   * One shot at a glance: its picture, its plan, the verdict and the shot in one sentence stay in sight; everything else
+   * is one press away under a word.
+   */
+  const session = shotSession();
+  const { playhead, live, changeShot } = session;
+  const { shoot, shot, scene, samples, motion, row } = $derived(session);
+
+  let screen: HTMLElement | undefined = $state();
+  let open = $state<Word>('reading');
+  let choosing = $state(false);
+  let selectedId: string | null = $state(null);
+  /** What a press on the plan adds a point to. */
+  let drawing: 'walk' | 'path' | null = $state(null);
+  /** The finding that is pointed at in the picture. */
+  let chosenId: string | null = $state(null);
+  /** Both ways to make the shot are shown beside each other. */
+  let beside = $state(false);
+
+  const selected = $derived(scene.pieces.find(({ id }) => id === selectedId) ?? null);
+  const chosen = $derived(live.reading?.findings.find(({ id }) => id === chosenId) ?? null);
+  const shownWord: Word = $derived(open === 'piece' && !selected ? 'reading' : open);
+
+  $effect(() => {
+    if (!beside) session.fit();
+  });
+  $effect(() => live.ask(shoot, shot.id, preferences.units));
+  onDestroy(() => playhead.pause());
+
+  function show(word: Word) {
+    open = word;
+    choosing = false;
+    if (word !== 'piece' && drawing === 'walk') drawing = null;
+  }
+  function choose(finding: Finding) {
+    session.seek(finding.screenS);
+    chosenId = chosenId === finding.id ? null : finding.id;
+  }
+  function chooseMoves() {
+    open = 'move';
+    choosing = true;
+  }
+  function addMove() {
+    if (!changeShot(addLeg)) return;
+    session.chosenLeg = motion.legs.length;
+    choosing = true;
+  }
+  function select(id: string | null) {
+    selectedId = id;
+    drawing = null;
+    if (id !== null) open = 'piece';
+  }
+
+  /** The focus goes back to what led here, so that the keyboard goes on from there. */
+  async function focusOn(selector: string) {
+    await tick();
+    screen?.querySelector<HTMLElement>(selector)?.focus();
+  }
+  function closeChooser() {
+    choosing = false;
+    void focusOn('.leg[aria-pressed="true"], .leg');
+  }
+  function unselect() {
+    const id = selectedId;
+    select(null);
+    if (id !== null) void focusOn(`[data-piece="${CSS.escape(id)}"]`);
+  }
+
+  playKeys(session);
+  shortcuts(() => [
+    { key: 'v', does: 'The other way to make it', when: () => shot.other !== null, press: () => changeShot(flicked) },
+    {
+      key: 'Escape',
+      does: 'Back to the whole shot',
+      press: () => {
+        if (beside) beside = false;
+        else if (choosing) closeChooser();
+        else unselect();
+        chosenId = null;
+      },
+    },
+  ]);
+</script>
+
+{#snippet variants()}
+  <Variants
+    {shot}
+    {beside}
+    onkeep={() => changeShot(withVariant)}
+    onflick={() => changeShot(flicked)}
+    onbeside={() => (beside = !beside)}
+    ondrop={() => changeShot(withoutVariant)}
+  />
+{/snippet}
+
+{#if beside && shot.other}
+  <main class="screen beside">
+    <h1 class="sr-only">{shot.name}, two ways side by side</h1>
+    <div class="flex flex-wrap items-center justify-between gap-x-3">
+      <Transport {playhead} {samples} bodied={false} />
+      {@render variants()}
+    </div>
+    <SideBySide
+      ontake={(letter) => {
+        if (shot.variant !== letter) changeShot(flicked);
+        beside = false;
+      }}
+    />
+  </main>
+{:else}
+  <main class="screen" bind:this={screen}>
+    <h1 class="sr-only">Move: {shot.name}</h1>
+    <div class="left">
+      <div class="picture">
+        <Picture
+          {scene}
+          samples={session.shown}
+          {row}
+          about={chosen?.about ?? null}
+          playing={playhead.playing}
+          onpick={(across, down) => select(pieceAtPoint(scene, samples, row, across, down))}
+        />
+        <div class="flex flex-wrap items-center justify-between gap-x-3 py-1">
+          <Transport {playhead} {samples} bodied={session.bodied} />
+          <span class="hidden sm:block">{@render variants()}</span>
+        </div>
+      </div>
+      <div class="sentence"><ShotSentence onmove={chooseMoves} /></div>
+      <div class="strip">
+        <Strip
+          {samples}
+          reading={live.reading}
+          {playhead}
+          {chosenId}
+          joinsS={motion.legs.slice(1).map(({ fromS }) => playingOf(shot, motion.durationS).screenAt(fromS))}
+        />
+      </div>
+    </div>
+
+    <div class="right">
+      <PlanPane {selected} {drawing} onselect={select} />
+      <div class="verdict"><Verdict onmore={() => show('reading')} /></div>
+      <WordBar open={shownWord} piece={selected?.name ?? null} onopen={show} />
+      <div class="words">
+        {#if shownWord === 'reading'}
+          {#if scene.pieces.length === 0}
+            <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
+              Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s
+              path, a post or a hedge row, so that the move shows depth.
+            </p>
+          {/if}
+          <ReadingList
+            {chosenId}
+            limitsHref={limitsHref(shoot.id)}
+            onchoose={choose}
+            oncure={(cure) => session.change(takeCure(shoot, cure))}
+          />
+        {:else if shownWord === 'move'}
+          {#if choosing}
+            <MoveChooser
+              kind={session.leg.move.kind}
+              onchoose={(kind) => {
+                drawing = null;
+                changeShot((given) => chooseMove(given, session.active, kind));
+              }}
+              onclose={closeChooser}
+            />
+          {:else}
+            <LegBar
+              legs={motion.legs}
+              active={session.active}
+              onselect={(index) => (session.chosenLeg = index)}
+              onchange={() => (choosing = true)}
+              onadd={addMove}
+              onremove={(index) => {
+                changeShot((given) => removeLeg(given, index));
+                session.chosenLeg = Math.max(0, index - 1);
+              }}
+            />
+            <MoveWords drawing={drawing === 'path'} ondraw={() => (drawing = drawing === 'path' ? null : 'path')} />
+          {/if}
+        {:else if shownWord === 'time'}<TimingWords />
+        {:else if shownWord === 'aim'}<AimWords />
+        {:else if shownWord === 'camera'}<CameraWords />
+        {:else if shownWord === 'rig'}<HandWords />
+        {:else if shownWord === 'note'}
+          <TextField
+            class="note"
+            label="Note for this shot"
+            placeholder="A note for this shot"
+            most={2000}
+            blank
+            value={shot.note}
+            onchange={(note) => changeShot((given) => ({ ...given, note }))}
+          />
+          <span class="sm:hidden">{@render variants()}</span>
+        {:else if selected}
+          <PieceSentence
+            piece={selected}
+            drawingWalk={drawing === 'walk'}
+            ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
+            onselect={select}
+            onclose={unselect}
+          />
+        {/if}
+      </div>
+    </div>
+  </main>
+{/if}
+
+<style>
+  .screen {
+    display: flex;
+    gap: 1.1rem;
+    height: calc(100dvh - 3rem);
+    padding: 0 1rem 0.5rem;
+  }
+  .beside {
+    flex-direction: column;
+    gap: 0.4rem;
+  }
+  .left {
+    flex: 1.72;
+    min-width: 0;
+    display: flex;
+    flex-direction: column;
+  }
+  .right {
+    flex: 1;
+    min-width: 20rem;
+    display: flex;
+    flex-direction: column;
+    gap: 0.4rem;
+  }
+  .sentence {
+    padding: 0.2rem 0 0.4rem;
+    font-size: 1.1rem;
+  }
+  .strip {
+    flex: 1;
+    min-height: 0;
+    overflow: hidden auto;
+  }
+  .words {
+    flex: 1;
+    min-height: 0;
+    overflow-y: auto;
+    padding-right: 0.3rem;
+  }
+  .words :global(.note) {
+    width: 100%;
+    padding: 0.3rem 0.5rem;
+    border: 1px solid var(--hairline);
+    border-radius: 6px;
+    background: transparent;
+  }
+  @media (max-width: 799px) {
+    .screen {
+      flex-direction: column;
+      gap: 0.5rem;
+      height: auto;
+      padding: 0 0.75rem 2rem;
+    }
+    .left,
+    .right {
+      display: contents;
+    }
+    .picture {
+      position: sticky;
+      top: 0;
+      z-index: 20;
+      background: var(--paper);
+    }
+    .verdict {
+      order: 1;
+    }
+    .sentence {
+      order: 2;
+    }
+    .right :global(.plan) {
+      order: 3;
+    }
+    .right :global(.bar-of-words) {
+      order: 4;
+    }
+    .words,
+    .strip {
+      order: 5;
+      overflow: visible;
+    }
+    .strip {
+      order: 6;
+    }
+  }
+</style>

@@ -1,0 +1,79 @@
+<script lang="ts">
+  import { mirrored } from '@gentle-arc/core/edit/transform';
+  import { numbersOf, parametersOf, type Move } from '@gentle-arc/core/model/move';
+  import { givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { shotSession } from '$lib/session/shot-session.svelte';
+  import Sentence from '$lib/ui/Sentence.svelte';
+  import FreePoints from './FreePoints.svelte';
+
+  /**
+   * Everything that a move says of itself, as a sentence. A move that goes on from another takes its beginning from
+   * there. `drawing`: presses on the plan draw the path on.
+   */
+  let { drawing, ondraw }: { drawing: boolean; ondraw: () => void } = $props();
+
+  const session = shotSession();
+  const { leg, scene } = $derived(session);
+  const move = $derived(leg.move);
+  const isFirst = $derived(session.active === 0);
+  const recipe = $derived(recipeOf(move));
+  const given = $derived(isFirst ? new Set<string>() : givenByTheLegBefore(move));
+  const shown = $derived(parametersOf(move.kind).filter(({ key }) => !key.startsWith('pivot') && !given.has(key)));
+  const offPivot = $derived(isFirst && (move.pivotEastM !== 0 || move.pivotNorthM !== 0));
+  const handed = $derived(move.kind === 'free' || numbersOf(move.kind).some(({ mirror }) => mirror === 'side'));
+
+  const facts = $derived(Object.fromEntries(shown.map((row) => [row.key, row])));
+  const text = $derived(shown.map(({ key, label }) => `${label} {${key}}`).join(', '));
+  const pieceItems = $derived([
+    { value: '', name: 'the subject' },
+    ...scene.pieces.filter(({ id }) => id !== scene.subject?.id).map(({ id, name }) => ({ value: id, name })),
+  ]);
+  const items = $derived(
+    Object.fromEntries(shown.filter(({ type }) => type === 'piece').map(({ key }) => [key, pieceItems])),
+  );
+  const change = (key: string, value: number | string, join: string | null) =>
+    session.changeLeg(
+      (row) => ({ ...row, move: { ...row.move, [key]: value === '' ? null : value } as Move }),
+      join && `move.${join}`,
+    );
+</script>
+
+<p class="said">
+  <b>{isFirst ? recipe.title : `Then ${recipe.title.toLowerCase()}`}</b>{#if text}: <Sentence
+      {text}
+      {facts}
+      values={move}
+      {items}
+      onchange={change}
+    />{/if}.
+  {#if offPivot}
+    <span class="text-soft"
+      >It goes by a point beside the subject. <button
+        class="link"
+        onclick={() => session.changeLeg((row) => ({ ...row, move: { ...row.move, pivotEastM: 0, pivotNorthM: 0 } }))}
+        >Back onto it</button
+      ></span
+    >
+  {/if}
+  <span class="whitespace-nowrap">
+    {#if handed}<button
+        class="link"
+        onclick={() => session.changeLeg((row) => ({ ...row, move: mirrored(row.move) }))}
+        title="Left for right, clockwise for anticlockwise">To the other side</button
+      >{/if}
+    <button
+      class="link"
+      aria-pressed={leg.backwards}
+      onclick={() => session.changeLeg((row) => ({ ...row, backwards: !row.backwards }))}
+      title="From its end to its start">{leg.backwards ? 'Forwards again' : 'Run it backwards'}</button
+    >
+  </span>
+</p>
+{#if move.kind === 'free'}
+  <FreePoints
+    {move}
+    {drawing}
+    {ondraw}
+    onchange={(next, join) => session.changeLeg((row) => ({ ...row, move: next }), join)}
+  />
+{/if}

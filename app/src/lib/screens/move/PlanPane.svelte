@@ -1,0 +1,191 @@
+<script lang="ts">
+  import { tick } from 'svelte';
+  import { PlusOutline } from 'flowbite-svelte-icons';
+  import { MoveSchema } from '@gentle-arc/core/model/move';
+  import { PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
+  import type { Shot } from '@gentle-arc/core/model/shot';
+  import { momentsOf } from '@gentle-arc/core/motion/legs';
+  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { turned } from '@gentle-arc/core/edit/transform';
+  import Menu from '$lib/ui/Menu.svelte';
+  import { newId } from '$lib/session/store/new-id';
+  import { addPathPoint } from '@gentle-arc/core/edit/legs';
+  import { addPiece, changePiece, movePiece, removePiece, spotFor } from '@gentle-arc/core/edit/pieces';
+  import { addWalkPoint, moveWalkPoint } from '@gentle-arc/core/edit/walks';
+  import { shotSession } from '$lib/session/shot-session.svelte';
+  import { shortcuts } from '$lib/ui/shortcuts.svelte';
+  import Plan from '../../views/plan/Plan.svelte';
+
+  /** The plan, and what a hand does on it: dragging, turning and adding, as changes of the shoot. */
+  interface Props {
+    selected: Piece | null;
+    /** What a press adds a point to. */
+    drawing: 'walk' | 'path' | null;
+    onselect: (id: string | null) => void;
+  }
+  let { selected, drawing, onselect }: Props = $props();
+
+  const session = shotSession();
+  const { shoot, scene, motion, samples, row, active } = $derived(session);
+  const { change: onchange, changeLeg: onleg, seek: onseek } = session;
+  const findings = $derived(session.live.reading?.findings ?? []);
+
+  let plan: ReturnType<typeof Plan> | undefined = $state();
+  let host: HTMLElement | undefined = $state();
+
+  const shot = $derived(scene.shot);
+  const cm = (m: number) => Math.round(m * 100) / 100;
+  const rounded = (value: unknown) => (typeof value === 'number' ? cm(value) : value);
+
+  /** The handles are those of the move as it is made, begun where the one before it ended. */
+  function moveHandle(id: string, xM: number, yM: number) {
+    const made = motion.legs[active];
+    const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.moveFrame, momentsOf(made));
+    const tidy = (
+      move.kind === 'free'
+        ? {
+            ...move,
+            points: move.points.map((point) => ({ ...point, eastM: cm(point.eastM), northM: cm(point.northM) })),
+          }
+        : Object.fromEntries(Object.entries(move).map(([key, value]) => [key, rounded(value)]))
+    ) as Shot['move'];
+    if (MoveSchema.safeParse(tidy).success) onleg((leg) => ({ ...leg, move: tidy }), `handle.${id}`);
+  }
+
+  function movePivot(xM: number, yM: number) {
+    const { pivot } = motion.legs[active].moveFrame;
+    const limited = (m: number) => Math.min(2000, Math.max(-2000, cm(m)));
+    onleg((leg) => {
+      const { pivotEastM, pivotNorthM } = leg.move;
+      return {
+        ...leg,
+        move: {
+          ...leg.move,
+          pivotEastM: limited(pivotEastM + xM - pivot.xM),
+          pivotNorthM: limited(pivotNorthM + yM - pivot.yM),
+        },
+      };
+    }, 'pivot');
+  }
+
+  function place(xM: number, yM: number) {
+    if (drawing === 'walk' && selected) onchange(addWalkPoint(shoot, shot.id, selected, xM, yM), null);
+    else if (drawing === 'path') {
+      const { pivot } = motion.legs[active].moveFrame;
+      onleg((leg) => ({ ...leg, move: addPathPoint(leg.move, cm(xM - pivot.xM), cm(yM - pivot.yM)) }), null);
+    }
+  }
+
+  const edit = (id: string, change: (piece: Piece) => Piece, join: string) =>
+    onchange(changePiece(shoot, id, change), `${join}.${id}`);
+
+  /** Two fingers turn the chosen piece, or the whole move about its pivot. */
+  function twist(byDeg: number) {
+    if (selected)
+      edit(selected.id, (piece) => ({ ...piece, headingDeg: (piece.headingDeg + byDeg + 360) % 360 }), 'turn');
+    else onleg((leg) => ({ ...leg, move: turned(leg.move, byDeg) }), 'twist');
+  }
+
+  async function add(kind: PieceKind) {
+    const id = newId('piece');
+    const middle = Math.floor(samples.count / 2);
+    const { xM, yM } = spotFor(
+      kind,
+      { xM: samples.xM[middle], yM: samples.yM[middle] },
+      motion.pivot,
+      shoot.site.pieces,
+    );
+    const next = addPiece(shoot, kind, id, xM, yM);
+    const firstSubject = kind === 'figure' && shot.subjectId === null;
+    const added = onchange(
+      firstSubject
+        ? { ...next, shots: next.shots.map((other) => (other.id === shot.id ? { ...other, subjectId: id } : other)) }
+        : next,
+      null,
+    );
+    if (!added) return;
+    onselect(id);
+    await tick();
+    plan?.fit();
+    // Whoever adds by key goes on with what was added.
+    host?.querySelector<SVGElement>(`[data-piece="${CSS.escape(id)}"]`)?.focus();
+  }
+
+  function remove() {
+    if (selected && onchange(removePiece(shoot, selected.id), null)) onselect(null);
+  }
+  // For whoever is on the plan, not for a button that happens to have the focus.
+  const onPlan = ({ target }: KeyboardEvent) =>
+    target === document.body || (target instanceof Element && target.closest('[role=application]') !== null);
+  shortcuts(() =>
+    ['Delete', 'Backspace'].map((key) => ({
+      key,
+      does: 'Take the chosen piece away',
+      when: (event: KeyboardEvent) => selected !== null && onPlan(event),
+      press: remove,
+    })),
+  );
+</script>
+
+<div class="plan" bind:this={host}>
+  <Plan
+    bind:this={plan}
+    {scene}
+    {motion}
+    {samples}
+    {row}
+    {active}
+    {findings}
+    selectedId={selected?.id ?? null}
+    drawing={drawing !== null}
+    {onselect}
+    {onseek}
+    ontwist={twist}
+    onplace={place}
+    onmovehandle={moveHandle}
+    onmovepivot={movePivot}
+    onmovepiece={(id, xM, yM) => onchange(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
+    onturnpiece={(id, headingDeg) => edit(id, (piece) => ({ ...piece, headingDeg }), 'turn')}
+    onresizepiece={(id, lengthM, depthM) =>
+      edit(
+        id,
+        (piece) =>
+          PIECE_KINDS[piece.kind].round ? { ...piece, lengthM: depthM, depthM } : { ...piece, lengthM, depthM },
+        'size',
+      )}
+    onmovewalkpoint={(pieceId, index, xM, yM) =>
+      onchange(moveWalkPoint(shoot, shot.id, pieceId, index, xM, yM), `walkpoint.${pieceId}.${index}`)}
+  />
+  <div class="add">
+    <Menu
+      id="add-piece"
+      label="Add a piece"
+      width="w-56"
+      items={Object.entries(PIECE_KINDS).map(([kind, facts]) => ({
+        name: facts.label,
+        onpress: () => void add(kind as PieceKind),
+      }))}><PlusOutline class="h-4 w-4" />Add a piece</Menu
+    >
+  </div>
+</div>
+
+<style>
+  .plan {
+    position: relative;
+    height: 35%;
+    min-height: 12rem;
+  }
+  .add {
+    position: absolute;
+    top: 6px;
+    left: 6px;
+    border-radius: 999px;
+    background: color-mix(in srgb, var(--raised) 86%, transparent);
+    font-size: 0.9rem;
+  }
+  @media (max-width: 799px) {
+    .plan {
+      height: 19rem;
+    }
+  }
+</style>

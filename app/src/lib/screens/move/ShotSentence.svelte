@@ -1,0 +1,67 @@
+<script lang="ts">
+  import { withTiming } from '@gentle-arc/core/edit/timing';
+  import { factsOf, type Fact } from '@gentle-arc/core/model/facts';
+  import type { Move } from '@gentle-arc/core/model/move';
+  import { TimingSchema, WaySchema } from '@gentle-arc/core/model/shot';
+  import { givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { gistOf } from '@gentle-arc/core/motion/moves/gist';
+  import { shotSession } from '$lib/session/shot-session.svelte';
+  import Sentence from '$lib/ui/Sentence.svelte';
+
+  /**
+   * The shot in one sentence: what it does, on whom, from where to where, with which focal length, in how long. Of a
+   * chain, the move that is being shaped. The move's name leads to the other moves.
+   */
+  let { onmove }: { onmove: () => void } = $props();
+
+  const session = shotSession();
+  const { changeShot, changeLeg } = session;
+  const shot = $derived(session.shot);
+  const leg = $derived(session.leg);
+  const recipe = $derived(recipeOf(leg.move));
+  const isFirst = $derived(session.active === 0);
+  const given = $derived(isFirst ? new Set<string>() : givenByTheLegBefore(leg.move));
+  const gist = $derived(gistOf(leg.move.kind).filter(({ key }) => !given.has(key)));
+
+  const { focalLengthMm } = factsOf(WaySchema);
+  const { durationS } = factsOf(TimingSchema);
+  const facts: Record<string, Fact> = $derived({
+    ...Object.fromEntries(gist.map((row) => [row.key, row])),
+    subjectId: { type: 'piece', label: 'Subject' },
+    focalLengthMm,
+    durationS,
+  });
+  const text = $derived(
+    `${recipe.joins} {subjectId}: ${gist.map(({ key, label }) => `${label} {${key}}, `).join('')}` +
+      'through {focalLengthMm}, in {durationS}.',
+  );
+  const subjects = $derived([
+    { value: '', name: 'no subject' },
+    ...session.scene.pieces.map(({ id, name }) => ({ value: id, name })),
+  ]);
+  const { lens } = $derived(session.scene);
+  const range = (key: string) =>
+    key === 'focalLengthMm' ? { min: lens.focalLengthMinMm, max: lens.focalLengthMaxMm } : {};
+
+  function change(key: string, value: number | string, join: string | null) {
+    if (key === 'subjectId') changeShot((row) => ({ ...row, subjectId: `${value}` || null }));
+    else if (key === 'focalLengthMm') changeShot((row) => ({ ...row, focalLengthMm: Number(value) }), 'focal');
+    else if (key === 'durationS')
+      changeLeg((row) => ({ ...row, timing: withTiming(row.timing, key, Number(value)) }), 'timing.durationS');
+    else changeLeg((row) => ({ ...row, move: { ...row.move, [key]: value } as Move }), join && `move.${join}`);
+  }
+</script>
+
+<p class="said" aria-label="The shot in one sentence" role="group">
+  <button class="link font-bold" title="Choose another move" onclick={onmove}
+    >{isFirst ? recipe.title : `Then ${recipe.title.toLowerCase()}`}</button
+  >
+  <Sentence
+    {text}
+    {facts}
+    values={{ ...leg.move, ...leg.timing, focalLengthMm: shot.focalLengthMm, subjectId: shot.subjectId }}
+    {range}
+    items={{ subjectId: subjects }}
+    onchange={change}
+  />
+</p>

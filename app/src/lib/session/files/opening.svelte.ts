@@ -1,0 +1,126 @@
+import { goto } from '$app/navigation';
+import type { FileKind } from '@gentle-arc/core/formats/any-file';
+import { differencesOf } from '@gentle-arc/core/model/differences';
+import type { Shoot } from '@gentle-arc/core/model/shoot';
+import { openHref } from '$lib/session/links';
+import { findShoot, loadShoot, saveShoot, stateOf, type Kept } from '$lib/session/store/database';
+import { DEMO_ID, fetchDemo } from '$lib/session/store/demo';
+import { keepInMemory } from '$lib/session/store/memory';
+import { newId } from '$lib/session/store/new-id';
+import { storageTrouble } from '$lib/session/store/trouble';
+import { readFile } from '$lib/workers/read-file';
+import { takers } from './takers.svelte';
+
+interface Said {
+  text: string;
+  undo?: () => Promise<void>;
+}
+/** A shoot of a file, and another state of it that lies here. */
+interface Question {
+  shoot: Shoot;
+  here: Kept | null;
+  differences: string[];
+}
+
+/** Files that are chosen or dropped anywhere, and what is said of them. */
+class Opening {
+  problem: string | null = $state(null);
+  said: Said | null = $state.raw(null);
+  question: Question | null = $state.raw(null);
+
+  /** There is something to say, or to ask. */
+  get hasWords(): boolean {
+    return this.problem !== null || this.said !== null || this.question !== null;
+  }
+
+  /** Takes a file in: a shoot is opened, anything else goes to the screen that is shown. */
+  async take(file: File, wanted: FileKind | null = null): Promise<void> {
+    this.problem = null;
+    this.said = null;
+    if (takers.photo && file.type.startsWith('image/')) {
+      takers.photo(file);
+      return;
+    }
+    const contents = await readFile(file, wanted, takers.walk?.landing);
+    if (typeof contents === 'string') this.problem = contents;
+    else if (contents.kind === 'shoot') await this.open(contents.shoot);
+    else if (contents.kind === 'parts') {
+      if (takers.parts) takers.parts(contents.parts);
+      else this.problem = `“${file.name}” holds parts: drop it on the Kit screen of a shoot.`;
+    } else if (takers.walk) takers.walk.take(contents.points);
+    else this.problem = `“${file.name}” holds a walk: choose a piece on the Move screen of a shot, then drop it there.`;
+  }
+
+  /** The person has chosen what becomes of a shoot that is here already. */
+  async answer(which: 'both' | 'replace'): Promise<void> {
+    const { question } = this;
+    this.question = null;
+    if (!question) return;
+    const { shoot, here } = question;
+    if (which === 'both')
+      await this.keep({
+        shoot: { ...shoot, id: newId('shoot'), name: `${shoot.name.slice(0, 110)} (opened)` },
+        rev: null,
+        past: [],
+        future: [],
+      });
+    else
+      await this.keep(
+        {
+          shoot,
+          rev: here?.rev ?? (await stateOf(shoot.id)),
+          past: here ? [...here.past, here.shoot] : [],
+          future: [],
+        },
+        here?.shoot,
+      );
+  }
+
+  private async open(shoot: Shoot): Promise<void> {
+    try {
+      const lies = await findShoot(shoot.id);
+      if (lies === null && shoot.id !== DEMO_ID) return await this.keep({ shoot, rev: null, past: [], future: [] });
+      if (lies?.problem) {
+        this.question = {
+          shoot,
+          here: null,
+          differences: [`What lies here under this name cannot be read: ${lies.problem}`],
+        };
+        return;
+      }
+      const here = (await loadShoot(shoot.id)) ?? { shoot: await fetchDemo(), rev: null, past: [], future: [] };
+      const differences = differencesOf(here.shoot, shoot, { one: 'here', other: 'in the file' });
+      if (differences.length > 0) {
+        this.question = { shoot, here, differences };
+        return;
+      }
+      await goto(openHref(shoot));
+      this.said = { text: `“${shoot.name}” is here already and nothing differs.` };
+    } catch (error) {
+      await this.onlyHere(shoot, error);
+    }
+  }
+
+  private async keep(kept: Kept, before: Shoot | null = null): Promise<void> {
+    try {
+      const saved = await saveShoot(kept, before);
+      if (saved.outcome !== 'saved') {
+        // Another tab was quicker: compare again with what lies here now.
+        await this.open(kept.shoot);
+        return;
+      }
+      await goto(openHref(kept.shoot));
+      this.said = { text: `“${kept.shoot.name}” is open.` };
+    } catch (error) {
+      await this.onlyHere(kept.shoot, error);
+    }
+  }
+
+  private async onlyHere(shoot: Shoot, error: unknown): Promise<void> {
+    keepInMemory(shoot);
+    await goto(openHref(shoot));
+    this.problem = `“${shoot.name}” is open, but cannot be kept. ${storageTrouble(error)} Take it away as a file before you leave.`;
+  }
+}
+
+export const opening = new Opening();

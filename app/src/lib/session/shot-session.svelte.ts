@@ -1,0 +1,94 @@
+import { getContext, onDestroy, setContext } from 'svelte';
+import type { Leg, Shot } from '@gentle-arc/core/model/shot';
+import type { Bench } from '@gentle-arc/core/model/bench';
+import { withLeg } from '@gentle-arc/core/model/shot';
+import type { Kit } from '@gentle-arc/core/model/kit';
+import type { Shoot } from '@gentle-arc/core/model/shoot';
+import { motionOf } from '@gentle-arc/core/motion/legs';
+import { withBody } from '@gentle-arc/core/motion/sample';
+import { sampleShot } from '@gentle-arc/core/motion/shown';
+import { sceneOf } from '@gentle-arc/core/scene/scene';
+import { LiveReading } from '$lib/workers/live-reading.svelte';
+import { Playhead } from './playhead.svelte';
+import { preferences } from './store/preferences.svelte';
+import type { ShootStore } from './store/shoot-store.svelte';
+
+/** Changes what is worked out for a shot; changes that follow each other under one `join` name are one step of undo. */
+export type SetBench = (edit: Partial<Bench>, join?: string | null) => void;
+
+/**
+ * The open shot: compiled and sampled once for everything on the page, with the one playhead that pictures, strips and
+ * drawings stand by, its reading, and the ways to change it. Screens take it from context.
+ */
+export class ShotSession {
+  readonly playhead = new Playhead();
+  /** The reading of the shot; it is asked for by the screens that show one. */
+  readonly live = new LiveReading();
+  /** Which move of the shot is being shaped, as it was chosen. */
+  chosenLeg = $state(0);
+
+  readonly shoot: Shoot = $derived.by(() => this.store.shoot);
+  readonly shot: Shot = $derived.by(() => this.shoot.shots.find(({ id }) => id === this.shotId) ?? this.shoot.shots[0]);
+  readonly scene = $derived.by(() => sceneOf(this.shoot, this.shot));
+  readonly motion = $derived.by(() => motionOf(this.scene));
+  readonly samples = $derived.by(() => sampleShot(this.scene, this.motion));
+  /** The body under the camera would show in the picture. */
+  readonly bodied = $derived.by(() =>
+    [this.samples.body.bobM, this.samples.body.panDeg].some((column) => column.some((value) => value !== 0)),
+  );
+  /** As the picture shows it: with the body where it is wished. */
+  readonly shown = $derived.by(() => (preferences.body && this.bodied ? withBody(this.samples) : this.samples));
+  readonly row = $derived.by(() => Math.min(this.playhead.row, this.samples.count - 1));
+  /** Which of its moves is being shaped. */
+  readonly active = $derived.by(() => Math.min(this.chosenLeg, this.motion.legs.length - 1));
+  readonly leg: Leg = $derived.by(() => this.scene.timeline[this.active].leg);
+
+  constructor(
+    readonly store: ShootStore,
+    readonly shotId: string,
+  ) {}
+
+  /** Everything follows the shot: the playhead stays inside it. */
+  fit(): void {
+    this.playhead.fit(this.samples.count, this.samples.frameRateHz);
+  }
+
+  change = (next: Shoot, join: string | null = null): boolean => this.store.change(next, join);
+  changeShot = (edit: (shot: Shot) => Shot, join: string | null = null): boolean =>
+    this.store.changeShot(this.shotId, edit, join);
+  /** Changes the move that is being shaped. */
+  changeLeg = (edit: (leg: Leg) => Leg, join: string | null = null): boolean =>
+    this.changeShot((shot) => withLeg(shot, this.active, edit), join && `${join}.${this.active}`);
+  changeBench: SetBench = (edit, join = null) =>
+    void this.changeShot((shot) => ({ ...shot, bench: { ...shot.bench, ...edit } }), join);
+  changeKit = (kit: Kit, join: string | null = null): boolean => this.change({ ...this.shoot, kit }, join);
+  settle = (): void => this.store.settle();
+
+  /** Shows a moment on screen, standing still. */
+  seek = (screenS: number): void => {
+    this.playhead.pause();
+    this.playhead.toTime(screenS);
+  };
+
+  close(): void {
+    this.playhead.pause();
+    this.live.close();
+  }
+}
+
+const KEY = Symbol('shot');
+
+/** Opens a shot for everything below; it is closed with the component that opened it. */
+export function openShot(store: ShootStore, shotId: string): ShotSession {
+  const session = new ShotSession(store, shotId);
+  setContext(KEY, session);
+  onDestroy(() => session.close());
+  return session;
+}
+
+/** The open shot. Screens of a shot are only drawn when there is one. */
+export function shotSession(): ShotSession {
+  const session = getContext<ShotSession | undefined>(KEY);
+  if (!session) throw new Error('No shot is open.');
+  return session;
+}

@@ -1,0 +1,421 @@
+<script lang="ts">
+  import { editing } from '$lib/ui/editing';
+  import { extent } from 'd3-array';
+  import { onMount, untrack } from 'svelte';
+  import type { Piece } from '@gentle-arc/core/model/piece';
+  import type { Scene } from '@gentle-arc/core/scene/scene';
+  import type { Finding } from '@gentle-arc/core/findings/all';
+  import type { ShotMotion } from '@gentle-arc/core/motion/legs';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { toSite } from '@gentle-arc/core/site/ground';
+  import { drawingOrder, outline, placed } from '$lib/views/plan/plan-shapes';
+  import HotSpots from '../picture/HotSpots.svelte';
+  import PathHandles from './PathHandles.svelte';
+  import PieceGrips from './PieceGrips.svelte';
+  import { PlanView } from './plan-view.svelte';
+  import ScaleBar from './ScaleBar.svelte';
+  import WalkMarks from './WalkMarks.svelte';
+
+  /**
+   * The plan from above: pieces, path with its feathers as spacing, angle of view at the playhead, walks. Anything on
+   * it can be dragged.
+   */
+  interface Props {
+    scene: Scene;
+    motion: ShotMotion;
+    samples: Samples;
+    row: number;
+    /** Which move of the shot is being shaped. */
+    active: number;
+    /** Where something goes wrong is marked on the path. */
+    findings: readonly Finding[];
+    selectedId: string | null;
+    /** A press puts a point where it is, whatever lies there. */
+    drawing: boolean;
+    onselect: (id: string | null) => void;
+    onseek: (tS: number) => void;
+    /** Two fingers turn what is chosen, or the move, by so many degrees. */
+    ontwist: (byDeg: number) => void;
+    onplace: (xM: number, yM: number) => void;
+    onmovehandle: (id: string, xM: number, yM: number) => void;
+    onmovepivot: (xM: number, yM: number) => void;
+    onmovepiece: (id: string, xM: number, yM: number) => void;
+    onturnpiece: (id: string, headingDeg: number) => void;
+    onresizepiece: (id: string, lengthM: number, depthM: number) => void;
+    onmovewalkpoint: (pieceId: string, index: number, xM: number, yM: number) => void;
+  }
+  let props: Props = $props();
+  const { settle } = editing();
+  const { scene, motion, samples, row, active, findings, selectedId, drawing } = $derived(props);
+
+  const view = new PlanView();
+  let svg: SVGSVGElement;
+  let width = $state(480);
+  let height = $state(320);
+
+  onMount(() => {
+    const detach = view.attach(svg, { ontwist: (byDeg) => props.ontwist(byDeg), onsettle: settle });
+    fit();
+    return detach;
+  });
+
+  const MOST_SHOWN_M = 30;
+
+  /** Shows the path, the subject, walks, and a chosen piece unless it is as large as a hill. */
+  export function fit() {
+    const spots = [
+      ...motion.legs.map(({ moveFrame }) => moveFrame.pivot),
+      ...scene.shot.walks.flatMap(({ points }) => points),
+      ...(selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M
+        ? [-0.5, 0.5].map((half) => toSite(selected, half * selected.lengthM, 0))
+        : []),
+    ];
+    const [x0, x1] = extent([...extent(samples.xM), ...extent(spots, ({ xM }) => xM)].map(Number)).map(Number);
+    const [y0, y1] = extent([...extent(samples.yM), ...extent(spots, ({ yM }) => yM)].map(Number)).map(Number);
+    const margin = Math.max(1.2, 0.16 * Math.max(x1 - x0, y1 - y0));
+    view.show(x0 - margin, y0 - margin, x1 + margin, y1 + margin, width, height);
+  }
+
+  const pieces = $derived(drawingOrder(scene.pieces));
+  const leg = $derived(motion.legs[Math.min(active, motion.legs.length - 1)]);
+  const selected = $derived(scene.pieces.find((piece) => piece.id === selectedId) ?? null);
+  const last = $derived(Math.min(row, samples.count - 1));
+
+  const spot = new Float64Array(3);
+
+  /** Where a piece is at the playhead: walkers are drawn where they are then. */
+  function shownPlace(piece: Piece): { xM: number; yM: number } {
+    if (piece.id === scene.subject?.id) return { xM: samples.subjectXM[last], yM: samples.subjectYM[last] };
+    const thing = scene.things.find((row) => row.piece === piece);
+    if (!thing?.walks) return piece;
+    thing.at(samples.tS[last], spot);
+    return { xM: spot[0], yM: spot[1] };
+  }
+
+  /** A long shot is drawn with as many points as can be told apart, its last among them. */
+  const MOST_DRAWN = 3000;
+  const track = $derived.by(() => {
+    const every = Math.ceil(samples.count / MOST_DRAWN);
+    const rows = Array.from({ length: Math.ceil(samples.count / every) }, (_, k) => k * every);
+    return [...rows, samples.count - 1].map((i) => `${view.x(samples.xM[i])},${view.y(samples.yM[i])}`).join(' ');
+  });
+
+  /** A tick each quarter of a second, square to the path: close together where the camera is slow. */
+  const TICK_S = 0.25;
+  const ticks = $derived.by(() => {
+    const every = Math.max(1, Math.round(TICK_S * samples.frameRateHz));
+    const marks: { x1: number; y1: number; x2: number; y2: number }[] = [];
+    for (let i = 0; i < samples.count; i += every) {
+      const [a, b] = [Math.max(0, i - 1), Math.min(samples.count - 1, i + 1)];
+      const dx = samples.xM[b] - samples.xM[a];
+      const dy = samples.yM[b] - samples.yM[a];
+      const size = Math.hypot(dx, dy);
+      if (size < 1e-7) continue;
+      const [cx, cy] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
+      marks.push({
+        x1: cx + (5 * dy) / size,
+        y1: cy + (5 * dx) / size,
+        x2: cx - (5 * dy) / size,
+        y2: cy - (5 * dx) / size,
+      });
+    }
+    return marks;
+  });
+
+  /** The frame's angle of view at the playhead, out to well past the subject. */
+  const wedge = $derived.by(() => {
+    const half = Math.atan(samples.frameWidthMm / (2 * samples.focalLengthMm[last]));
+    const pan = (samples.panDeg[last] * Math.PI) / 180;
+    const reach = Math.max(4, samples.focusDistanceM[last] * 2.2);
+    const [x, y] = [samples.xM[last], samples.yM[last]];
+    const end = (angle: number) =>
+      `${view.x(x + (reach * Math.sin(angle)) / Math.cos(half))},${view.y(y + (reach * Math.cos(angle)) / Math.cos(half))}`;
+    return `M${view.x(x)},${view.y(y)}L${end(pan - half)}L${end(pan + half)}Z`;
+  });
+
+  type Grab = (xM: number, yM: number) => void;
+  let grabbed: { move: Grab; dx: number; dy: number; moved: boolean; over: boolean } | null = null;
+
+  let heldAt = { x: 0, y: 0 };
+
+  const under = (event: PointerEvent | MouseEvent) => {
+    const box = svg.getBoundingClientRect();
+    return view.toSite(event.clientX - box.left, event.clientY - box.top);
+  };
+
+  /** Takes hold of something at a site point; it keeps its distance from the finger. */
+  function grab(event: PointerEvent, at: { xM: number; yM: number }, move: Grab) {
+    if (event.button !== 0) return;
+    event.stopPropagation();
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+    const { xM, yM } = under(event);
+    grabbed = {
+      move,
+      dx: at.xM - xM,
+      dy: at.yM - yM,
+      moved: false,
+      over: !(event.currentTarget as Element).hasAttribute('data-piece'),
+    };
+    heldAt = { x: event.clientX, y: event.clientY };
+  }
+  function drag(event: PointerEvent) {
+    if (!grabbed) return;
+    // The unsteadiness of a press moves nothing.
+    if (!grabbed.moved && Math.hypot(event.clientX - heldAt.x, event.clientY - heldAt.y) < 3) return;
+    const { xM, yM } = under(event);
+    grabbed.moved = true;
+    grabbed.move(xM + grabbed.dx, yM + grabbed.dy);
+  }
+  function drop(event: PointerEvent) {
+    if (grabbed?.moved) settle();
+    // A grip that is only pressed lets what lies under it be chosen.
+    else if (grabbed?.over) chooseUnder(event);
+    grabbed = null;
+  }
+
+  /** Chooses the piece that lies under a pointer, whatever grips lie over it. */
+  function chooseUnder(event: PointerEvent) {
+    const under = document
+      .elementsFromPoint(event.clientX, event.clientY)
+      .find((element) => element.hasAttribute('data-piece'));
+    if (under) props.onselect(under.getAttribute('data-piece'));
+  }
+
+  /** Arrow keys nudge what has the focus: a decimetre, with Shift a metre. */
+  function nudge(event: KeyboardEvent, at: { xM: number; yM: number }, move: Grab) {
+    const step = event.shiftKey ? 1 : 0.1;
+    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] }[event.key];
+    if (!by) return;
+    event.preventDefault();
+    event.stopPropagation();
+    move(at.xM + by[0], at.yM + by[1]);
+  }
+
+  function press(event: MouseEvent) {
+    const held = (event.target as Element).closest('[data-grab]');
+    if (held && !(drawing && held.classList.contains('piece'))) return;
+    const { xM, yM } = under(event);
+    if (drawing) props.onplace(xM, yM);
+    else props.onselect(null);
+  }
+
+  const placeOnly = ({ xM, yM }: { xM: number; yM: number }) => ({ xM, yM });
+
+  $effect(() => {
+    if (width && height) untrack(fit);
+  });
+</script>
+
+<div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
+  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+  <svg
+    bind:this={svg}
+    {width}
+    {height}
+    role="application"
+    aria-label="Plan from above"
+    onclick={press}
+    onpointermove={drag}
+    onpointerup={drop}
+    onpointercancel={drop}
+  >
+    <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
+      {#each pieces as piece (piece.id)}
+        {@const at = shownPlace(piece)}
+        <path
+          class="piece {piece.kind}"
+          class:subject={piece.id === scene.subject?.id}
+          class:selected={piece.id === selectedId}
+          d={outline(piece)}
+          transform={placed({ ...at, headingDeg: piece.headingDeg })}
+          data-grab={piece.kind === 'ridge' || (piece.kind === 'slab' && piece.id !== selectedId) ? undefined : ''}
+          role="button"
+          tabindex="0"
+          aria-label={piece.name}
+          data-piece={piece.id}
+          onpointerdown={(event) => {
+            if (drawing || !(event.currentTarget as Element).hasAttribute('data-grab')) return;
+            const from = scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
+            const held = at;
+            grab(event, held, (xM, yM) => props.onmovepiece(piece.id, from.xM + xM - held.xM, from.yM + yM - held.yM));
+          }}
+          onclick={(event) => {
+            if (drawing) return;
+            event.stopPropagation();
+            props.onselect(piece.id);
+          }}
+          onkeydown={(event) => {
+            if (event.key === 'Enter' || event.key === ' ') {
+              event.preventDefault();
+              event.stopPropagation();
+              props.onselect(piece.id);
+            }
+            nudge(event, scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
+              props.onmovepiece(piece.id, xM, yM),
+            );
+          }}
+        >
+          <title>{piece.name}</title>
+        </path>
+      {/each}
+    </g>
+
+    <path class="wedge" d={wedge} />
+    <WalkMarks
+      walks={scene.shot.walks}
+      pieces={scene.pieces}
+      {view}
+      {selectedId}
+      ongrab={(event, at, pieceId, index) => grab(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
+      onnudge={(event, at, pieceId, index) =>
+        nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
+    />
+
+    <polyline class="track" points={track} />
+    {#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
+
+    {#if scene.subject}
+      {@const { id, name } = scene.subject}
+      <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+      <text
+        class="name"
+        x={view.x(samples.subjectXM[last])}
+        y={view.y(samples.subjectYM[last]) - 14}
+        text-anchor="middle"
+        onclick={(event) => {
+          if (drawing) return;
+          event.stopPropagation();
+          props.onselect(id);
+        }}>{name}</text
+      >
+    {/if}
+    <PathHandles
+      {leg}
+      isFirst={leg === motion.legs[0]}
+      {view}
+      {grab}
+      {nudge}
+      onmovehandle={props.onmovehandle}
+      onmovepivot={props.onmovepivot}
+    />
+    <HotSpots {findings} {samples} {view} onseek={props.onseek} />
+    <g
+      class="camera"
+      transform="translate({view.x(samples.xM[last])} {view.y(samples.yM[last])}) rotate({samples.panDeg[last]})"
+    >
+      <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
+    </g>
+
+    {#if selected && !drawing}
+      <PieceGrips
+        piece={{ ...selected, ...placeOnly(shownPlace(selected)) }}
+        {view}
+        {grab}
+        {nudge}
+        onturn={props.onturnpiece}
+        onresize={props.onresizepiece}
+      />
+    {/if}
+
+    <ScaleBar {view} {width} {height} />
+  </svg>
+  <div class="zoom">
+    <button class="quiet-button" onclick={() => view.by(1.4)} aria-label="Closer" title="Closer (wheel or pinch)"
+      >+</button
+    >
+    <button class="quiet-button" onclick={() => view.by(1 / 1.4)} aria-label="Farther" title="Farther">−</button>
+    <button class="quiet-button text-sm" onclick={fit} title="Show the whole move">Fit</button>
+  </div>
+</div>
+
+<style>
+  .plan {
+    position: relative;
+    height: 100%;
+    min-height: 12rem;
+    overflow: hidden;
+    border-radius: 10px;
+    background: var(--sun);
+  }
+  svg {
+    display: block;
+    touch-action: none;
+    user-select: none;
+  }
+  .drawing svg {
+    cursor: crosshair;
+  }
+  .piece {
+    fill: color-mix(in srgb, var(--hairline) 70%, var(--paper));
+    stroke: var(--soft);
+    stroke-width: 1px;
+    vector-effect: non-scaling-stroke;
+  }
+  .piece[data-grab] {
+    cursor: grab;
+  }
+  .hedge,
+  .tree {
+    fill: color-mix(in srgb, #9db06f 75%, var(--paper));
+    fill-opacity: 0.8;
+  }
+  .slab,
+  .ridge {
+    fill-opacity: 0.35;
+    stroke-opacity: 0.45;
+  }
+  .figure {
+    fill: color-mix(in srgb, var(--near) 70%, var(--ink));
+    stroke: none;
+  }
+  .subject {
+    fill: var(--subject);
+    fill-opacity: 1;
+  }
+  .piece.selected {
+    stroke: var(--subject);
+    stroke-width: 2.5px;
+    stroke-opacity: 1;
+  }
+  .wedge {
+    fill: var(--far);
+    fill-opacity: 0.16;
+    stroke: var(--far);
+    stroke-opacity: 0.6;
+    pointer-events: none;
+  }
+  .track {
+    fill: none;
+    stroke: var(--near);
+    stroke-width: 2;
+    stroke-opacity: 0.55;
+    pointer-events: none;
+  }
+  .tick {
+    stroke: var(--near);
+    stroke-width: 1.8;
+    pointer-events: none;
+  }
+  .name {
+    font-weight: 650;
+    fill: var(--subject);
+    pointer-events: auto;
+    cursor: pointer;
+  }
+  .camera path {
+    fill: var(--ink);
+    stroke: var(--raised);
+    stroke-width: 1.2;
+  }
+  .camera {
+    pointer-events: none;
+  }
+  .zoom {
+    position: absolute;
+    top: 6px;
+    right: 6px;
+    display: flex;
+    border-radius: 999px;
+    background: color-mix(in srgb, var(--raised) 86%, transparent);
+  }
+</style>

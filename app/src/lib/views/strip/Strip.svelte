@@ -1,0 +1,316 @@
+<script lang="ts">
+  import { scaleLinear } from 'd3-scale';
+  import { line } from 'd3-shape';
+  import { severity } from '@gentle-arc/core/findings/finding';
+  import { sayLength, saySpeed, trim } from '@gentle-arc/core/model/units';
+  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { preferences } from '$lib/session/store/preferences.svelte';
+  import type { ShownReading } from '$lib/workers/messages';
+  import type { Playhead } from '../../session/playhead.svelte';
+
+  /** The shot over time: what moves how fast on screen, and what the camera does for it. */
+  interface Props {
+    samples: Samples;
+    reading: ShownReading | null;
+    playhead: Playhead;
+    /** Where one move passes into the next, s on screen. */
+    joinsS?: number[];
+    /** The row at the playhead, where the playhead counts in another shot's frames. */
+    row?: number;
+    /** The finding that is pointed at. */
+    chosenId?: string | null;
+  }
+  let { samples, reading, playhead, joinsS = [], row: given, chosenId = null }: Props = $props();
+
+  interface Curve {
+    column: Float64Array;
+    colour: string;
+    dash?: string;
+  }
+  interface Lane {
+    label: string;
+    height: number;
+    curves: Curve[];
+    most: number;
+    least: number;
+    say: (row: number) => string;
+  }
+
+  let width = $state(600);
+  const LEFT = 122;
+  const RIGHT = 16;
+  const MARKS = 18;
+  const GAP = 9;
+  const MOST_DRAWN = 6000;
+
+  const durationS = $derived(samples.screenS[samples.count - 1]);
+  const x = $derived(scaleLinear([0, durationS || 1], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
+  const row = $derived(given ?? Math.min(playhead.row, samples.count - 1));
+
+  const peak = (...columns: Float64Array[]) =>
+    columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
+  const least = (column: Float64Array) => column.reduce((m, v) => (v < m ? v : m), Infinity);
+  const at = (column: Float64Array, scale: number, unit: string) =>
+    Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`;
+
+  const lanes = $derived.by((): Lane[] => {
+    if (!reading) return [];
+    const {
+      nearSpeed,
+      subjectSpeed,
+      farSpeed,
+      subjectHeight,
+      visible,
+      cameraSpeedMps,
+      cameraHeightM,
+      focalLengthMm,
+      focusDistanceM,
+    } = reading.columns;
+    const varies = (column: Float64Array, share: number) => peak(column) > least(column) * (1 + share);
+    const longest = peak(focalLengthMm);
+    return [
+      {
+        label: 'Speed on screen',
+        height: 62,
+        least: 0,
+        most: Math.max(0.02, peak(nearSpeed, subjectSpeed, farSpeed)),
+        curves: [
+          { column: nearSpeed, colour: 'var(--near)' },
+          { column: farSpeed, colour: 'var(--far)', dash: '7 3' },
+          { column: subjectSpeed, colour: 'var(--subject)' },
+        ],
+        say: () => '',
+      },
+      {
+        label: 'Subject size',
+        height: 24,
+        least: 0,
+        most: Math.max(0.05, peak(subjectHeight)),
+        curves: [{ column: subjectHeight, colour: 'var(--subject)' }],
+        say: () => at(subjectHeight, 100, '%'),
+      },
+      ...(varies(visible, 0.02)
+        ? [
+            {
+              label: 'In sight',
+              height: 24,
+              least: 0,
+              most: 1,
+              curves: [{ column: visible, colour: 'var(--subject)' }],
+              say: () => at(visible, 100, '%'),
+            },
+          ]
+        : []),
+      {
+        label: 'Camera speed',
+        height: 24,
+        least: 0,
+        most: Math.max(0.05, peak(cameraSpeedMps)),
+        curves: [{ column: cameraSpeedMps, colour: 'var(--ink)' }],
+        say: () => (Number.isNaN(cameraSpeedMps[row]) ? '–' : saySpeed(cameraSpeedMps[row] ?? 0, preferences.units)),
+      },
+      ...(varies(cameraHeightM, 0.02)
+        ? [
+            {
+              label: 'Lens height',
+              height: 24,
+              least: Math.min(0, least(cameraHeightM)),
+              most: Math.max(0.5, peak(cameraHeightM)),
+              curves: [{ column: cameraHeightM, colour: 'var(--ink)' }],
+              say: () => sayLength(cameraHeightM[row] ?? 0, preferences.units),
+            },
+          ]
+        : []),
+      ...(reading.racks
+        ? [
+            {
+              label: 'Focus at',
+              height: 24,
+              least: 0,
+              most: peak(focusDistanceM) * 1.1,
+              curves: [{ column: focusDistanceM, colour: 'var(--ink)' }],
+              say: () => sayLength(focusDistanceM[row] ?? 0, preferences.units),
+            },
+          ]
+        : []),
+      ...(varies(focalLengthMm, 0.001)
+        ? [
+            {
+              label: 'Focal length',
+              height: 24,
+              least: 0,
+              most: longest * 1.1,
+              curves: [{ column: focalLengthMm, colour: 'var(--ink)' }],
+              say: () => at(focalLengthMm, 1, ' mm'),
+            },
+          ]
+        : []),
+    ];
+  });
+
+  const tops = $derived(
+    lanes.map((_, i) => MARKS + lanes.slice(0, i).reduce((sum, lane) => sum + lane.height + GAP, 0)),
+  );
+  const height = $derived(lanes.length ? tops[lanes.length - 1] + lanes[lanes.length - 1].height + 18 : 200);
+
+  function path(lane: Lane, curve: Curve, top: number): string {
+    const y = scaleLinear([lane.least, lane.most], [top + lane.height, top]);
+    const rate = reading?.frameRateHz ?? samples.frameRateHz;
+    // More points than pixels show nothing more.
+    const every = Math.ceil(curve.column.length / MOST_DRAWN);
+    const column = every > 1 ? curve.column.filter((_, i) => i % every === 0) : curve.column;
+    return (
+      line<number>()
+        .defined((value) => !Number.isNaN(value))
+        .x((_, i) => x((i * every) / rate))
+        .y((value) => y(value))(column as unknown as number[]) ?? ''
+    );
+  }
+
+  const troubles = $derived((reading?.findings ?? []).filter((finding) => severity(finding) > 0));
+  const ticks = $derived(x.ticks(Math.max(3, Math.min(10, Math.round(width / 90)))));
+
+  function scrub(event: PointerEvent & { currentTarget: SVGSVGElement }) {
+    if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
+    else if (event.buttons === 0) return;
+    playhead.pause();
+    playhead.toTime(x.invert(event.clientX - event.currentTarget.getBoundingClientRect().left));
+  }
+
+  function keys(event: KeyboardEvent) {
+    const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -10, PageUp: 10 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    event.stopPropagation();
+    playhead.step(by);
+  }
+</script>
+
+<div bind:clientWidth={width} class="w-full">
+  <svg
+    {width}
+    {height}
+    class="block touch-pan-y select-none"
+    role="slider"
+    tabindex="0"
+    aria-label="Time in the shot"
+    aria-valuemin={0}
+    aria-valuemax={Number(durationS.toFixed(2))}
+    aria-valuenow={Number(samples.screenS[row].toFixed(2))}
+    aria-valuetext="{samples.screenS[row].toFixed(2)} seconds"
+    onpointerdown={scrub}
+    onpointermove={scrub}
+    onkeydown={keys}
+  >
+    {#each ticks as tick (tick)}
+      <line class="grid" x1={x(tick)} x2={x(tick)} y1={MARKS} y2={height - 16} />
+      <text class="tick" x={x(tick)} y={height - 4} text-anchor="middle"
+        >{tick}{tick === ticks[ticks.length - 1] ? ' s' : ''}</text
+      >
+    {/each}
+    {#each joinsS as joinS, i (i)}<line
+        class="join"
+        x1={x(joinS)}
+        x2={x(joinS)}
+        y1={MARKS - 4}
+        y2={height - 16}
+      />{/each}
+    {#each lanes as lane, i (lane.label)}
+      <line class="base" x1={LEFT} x2={width - RIGHT} y1={tops[i] + lane.height} y2={tops[i] + lane.height} />
+      <text class="label" x="0" y={tops[i] + (i === 0 ? 11 : 10)}>{lane.label}</text>
+      {#if i === 0 && reading}
+        <text class="value" x="0" y={tops[i] + 26} fill="var(--near)"
+          >near {at(reading.columns.nearSpeed, 100, ' %/s')}</text
+        >
+        <text class="value" x="0" y={tops[i] + 41} fill="var(--subject)"
+          >subject {at(reading.columns.subjectSpeed, 100, ' %/s')}</text
+        >
+        <text class="value" x="0" y={tops[i] + 56} fill="var(--far)"
+          >far {at(reading.columns.farSpeed, 100, ' %/s')}</text
+        >
+      {:else}
+        <text class="value" x="0" y={tops[i] + 23}>{lane.say(row)}</text>
+      {/if}
+      {#each lane.curves as curve, k (k)}
+        <path d={path(lane, curve, tops[i])} stroke={curve.colour} stroke-dasharray={curve.dash} />
+      {/each}
+    {/each}
+    {#each troubles as finding (finding.id)}
+      {#if finding.id === chosenId}<rect
+          class="chosen"
+          x={x(finding.screenS) - 12}
+          y="0"
+          width="24"
+          height={MARKS}
+          rx="9"
+        />{/if}
+      <path
+        class={severity(finding) === 2 ? 'jag' : 'wave'}
+        transform="translate({x(finding.screenS) - 9} 1)"
+        d={severity(finding) === 2 ? 'M0 8h3l3-7 4 13 3-6h4' : 'M0 8c2.2-6 4.4-6 6.6 0s4.4 6 6.6 0 3-4 4-4'}
+      >
+        <title>{finding.sentence}</title>
+      </path>
+    {/each}
+    <line class="head" x1={x(samples.screenS[row])} x2={x(samples.screenS[row])} y1={MARKS - 4} y2={height - 16} />
+    <circle class="knob" cx={x(samples.screenS[row])} cy={height - 15} r="5" />
+  </svg>
+</div>
+
+<style>
+  path {
+    fill: none;
+    stroke-width: 2;
+    stroke-linejoin: round;
+  }
+  .grid {
+    stroke: var(--hairline);
+    stroke-width: 1;
+    stroke-dasharray: 1 4;
+  }
+  .join {
+    stroke: var(--near);
+    stroke-width: 1.4;
+    stroke-dasharray: 6 4;
+    stroke-opacity: 0.7;
+  }
+  .base {
+    stroke: var(--hairline);
+  }
+  .label {
+    font-size: 12px;
+    fill: var(--soft);
+  }
+  .value {
+    font-size: 12.5px;
+    font-weight: 650;
+  }
+  text:not([fill]) {
+    fill: var(--ink);
+  }
+  text.label {
+    fill: var(--soft);
+  }
+  .tick {
+    font-size: 11px;
+    fill: var(--soft) !important;
+  }
+  .head {
+    stroke: var(--ink);
+    stroke-width: 1.6;
+  }
+  .knob {
+    fill: var(--ink);
+  }
+  .chosen {
+    fill: color-mix(in srgb, var(--far) 24%, transparent);
+  }
+  .jag {
+    stroke: var(--near);
+    stroke-width: 2.6;
+  }
+  .wave {
+    stroke: var(--far);
+    stroke-width: 2.2;
+  }
+</style>

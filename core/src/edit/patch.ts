@@ -1,0 +1,62 @@
+import { KitSchema } from '../model/kit';
+import type { Shoot } from '../model/shoot';
+
+/** What changed in a list: its ids in their order, and the rows that are new or different. */
+interface RowsPatch {
+  order: string[];
+  rows: Row[];
+}
+interface Row {
+  id: string;
+}
+
+/** What turns one state of a shoot into another: all of it, or what differs. */
+export type ShootPatch =
+  { whole: Shoot } | { shell: Omit<Shoot, 'site' | 'kit' | 'shots'>; lists: Record<string, RowsPatch> };
+
+const KIT_LISTS = Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[];
+
+/** Every list of a shoot by its name. */
+const listsOf = ({ site, kit, shots }: Shoot): Record<string, readonly Row[]> => ({
+  pieces: site.pieces,
+  shots,
+  ...Object.fromEntries(KIT_LISTS.map((name) => [name, kit[name]])),
+});
+
+/**
+ * What differs between two states of a shoot, by identity: a shoot is never changed in place, so what is the same object
+ * is the same. Null when nothing differs; the whole shoot where there was none, or another.
+ */
+export function patchBetween(before: Shoot | null, after: Shoot): ShootPatch | null {
+  if (before === after) return null;
+  if (before?.id !== after.id) return { whole: after };
+  const was = listsOf(before);
+  const lists: Record<string, RowsPatch> = {};
+  for (const [name, rows] of Object.entries(listsOf(after))) {
+    if (rows === was[name]) continue;
+    const known = new Set(was[name]);
+    lists[name] = { order: rows.map(({ id }) => id), rows: rows.filter((row) => !known.has(row)) };
+  }
+  const { site: _site, kit: _kit, shots: _shots, ...shell } = after;
+  return { shell, lists };
+}
+
+/**
+ * A shoot after a patch; rows that did not change stay the same objects. Throws a RangeError when the patch names a row
+ * that is neither there nor in it.
+ */
+export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
+  if ('whole' in patch) return patch.whole;
+  if (!before) throw new RangeError('There is no shoot yet that this could change.');
+  const lists = { ...listsOf(before) };
+  for (const [name, { order, rows }] of Object.entries(patch.lists)) {
+    const byId = new Map([...(lists[name] ?? []), ...rows].map((row) => [row.id, row]));
+    lists[name] = order.map((id) => {
+      const row = byId.get(id);
+      if (!row) throw new RangeError(`${name} has no ${id}.`);
+      return row;
+    });
+  }
+  const { pieces, shots, ...kit } = lists;
+  return { ...patch.shell, site: { pieces }, shots, kit } as Shoot;
+}

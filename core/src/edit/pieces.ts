@@ -1,0 +1,156 @@
+import { cm, onSite, onWalk, upSite, groundAt } from './on-site';
+import { changeWalk } from './walks';
+import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '../model/piece';
+import type { Shoot } from '../model/shoot';
+import type { Move } from '../model/move';
+import type { Focus, FocusTarget, Way } from '../model/shot';
+
+/** Pieces of the site put, moved, copied and taken away. */
+
+/** The shoot with other pieces. */
+export const withPieces = (shoot: Shoot, pieces: Piece[]): Shoot => ({ ...shoot, site: { ...shoot.site, pieces } });
+export function changePiece(shoot: Shoot, id: string, edit: (piece: Piece) => Piece): Shoot {
+  return withPieces(
+    shoot,
+    shoot.site.pieces.map((piece) => (piece.id === id ? edit(piece) : piece)),
+  );
+}
+
+/**
+ * Moves a piece to a place. It keeps its height above the ground that it stood on. In a shot in which it walks, the
+ * walk goes with it.
+ */
+export function movePiece(shoot: Shoot, shotId: string, id: string, xM: number, yM: number): Shoot {
+  const { pieces } = shoot.site;
+  const piece = pieces.find((row) => row.id === id);
+  if (!piece) return shoot;
+  const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === id);
+  const rise = (fromX: number, fromY: number, toX: number, toY: number) =>
+    groundAt(pieces, toX, toY, id) - groundAt(pieces, fromX, fromY, id);
+  if (!walk)
+    return changePiece(shoot, id, (row) => ({
+      ...row,
+      xM: onSite(xM),
+      yM: onSite(yM),
+      zM: upSite(row.zM + rise(row.xM, row.yM, xM, yM)),
+    }));
+  const [first] = walk.points;
+  const [dx, dy] = [xM - first.xM, yM - first.yM];
+  return changeWalk(
+    shoot,
+    shotId,
+    id,
+    walk.points.map((point) => ({
+      ...point,
+      xM: onWalk(point.xM + dx),
+      yM: onWalk(point.yM + dy),
+      zM: cm(point.zM + rise(point.xM, point.yM, point.xM + dx, point.yM + dy)),
+    })),
+  );
+}
+
+export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, yM: number): Shoot {
+  const { label } = PIECE_KINDS[kind];
+  const alike = shoot.site.pieces.filter((piece) => piece.kind === kind).length;
+  const piece = newPiece(
+    kind,
+    id,
+    alike ? `${label} ${alike + 1}` : label,
+    onSite(xM),
+    onSite(yM),
+    upSite(groundAt(shoot.site.pieces, xM, yM)),
+  );
+  return withPieces(shoot, [...shoot.site.pieces, piece]);
+}
+
+/** A copy of a piece beside it, on the ground there. */
+export function duplicatePiece(shoot: Shoot, id: string, copyId: string): Shoot {
+  const { pieces } = shoot.site;
+  const piece = pieces.find((row) => row.id === id);
+  if (!piece) return shoot;
+  const aside = piece.depthM + 0.5;
+  // At the edge of the site there is only one side left.
+  const xM = onSite(piece.xM + aside) === cm(piece.xM + aside) ? cm(piece.xM + aside) : onSite(piece.xM - aside);
+  const rise =
+    piece.kind === 'slab' || piece.kind === 'ridge'
+      ? 0
+      : groundAt(pieces, xM, piece.yM) - groundAt(pieces, piece.xM, piece.yM, id);
+  return withPieces(shoot, [
+    ...pieces,
+    { ...piece, id: copyId, name: `${piece.name} again`.slice(0, 80), xM, zM: upSite(piece.zM + rise) },
+  ]);
+}
+
+/**
+ * Where a new piece helps, as a share of the way from the camera (0) to the pivot (1) and beyond: a post near the lens,
+ * a figure at the pivot, the rest behind it.
+ */
+const WAY: Record<PieceKind, number> = {
+  figure: 1,
+  post: 0.45,
+  hedge: 1.4,
+  wall: 1.9,
+  box: 1.7,
+  slab: 2.2,
+  tree: 2.6,
+  ridge: 8,
+};
+const ASIDE_M = 1.2;
+const CLEAR_M = 0.6;
+
+/** A place for a new piece, seen from the camera; a little aside for each piece whose middle is there already. */
+export function spotFor(
+  kind: PieceKind,
+  camera: { xM: number; yM: number },
+  pivot: { xM: number; yM: number },
+  pieces: readonly Piece[],
+): { xM: number; yM: number } {
+  const [dx, dy] = [pivot.xM - camera.xM, pivot.yM - camera.yM];
+  const wayM = Math.hypot(dx, dy) || 1;
+  const [right, up] = [dy / wayM, -dx / wayM];
+  const share = WAY[kind];
+  for (let k = kind === 'post' ? 1 : 0; ; k += 1) {
+    const asideM = Math.ceil(k / 2) * ASIDE_M * (k % 2 === 0 ? 1 : -1) * (kind === 'post' ? 0.5 : 1);
+    const spot = { xM: camera.xM + dx * share + right * asideM, yM: camera.yM + dy * share + up * asideM };
+    if (!pieces.some((piece) => Math.hypot(piece.xM - spot.xM, piece.yM - spot.yM) < CLEAR_M)) return spot;
+  }
+}
+
+/** A move that no longer names a piece that has gone. */
+function withoutPiece(move: Move, id: string): Move {
+  return move.kind === 'rackFocus'
+    ? {
+        ...move,
+        fromPieceId: move.fromPieceId === id ? null : move.fromPieceId,
+        toPieceId: move.toPieceId === id ? null : move.toPieceId,
+      }
+    : move;
+}
+
+/** A focus that rested on a piece stays at the subject. */
+function focusWithoutPiece(focus: Focus, id: string): Focus {
+  if (focus.mode !== 'racks') return focus;
+  const kept = (target: FocusTarget): FocusTarget =>
+    target.on === 'piece' && target.pieceId === id ? { on: 'subject' } : target;
+  return { ...focus, from: kept(focus.from), racks: focus.racks.map((rack) => ({ ...rack, to: kept(rack.to) })) };
+}
+
+/** Takes a piece away, with its walks; shots about it have no subject any more. */
+export function removePiece(shoot: Shoot, id: string): Shoot {
+  const without = <T extends Way>(plan: T): T => ({
+    ...plan,
+    subjectId: plan.subjectId === id ? null : plan.subjectId,
+    walks: plan.walks.filter((walk) => walk.pieceId !== id),
+    move: withoutPiece(plan.move, id),
+    then: plan.then.map((leg) => ({ ...leg, move: withoutPiece(leg.move, id) })),
+    focus: focusWithoutPiece(plan.focus, id),
+  });
+  const shots = shoot.shots.map((shot) => without({ ...shot, other: shot.other && without(shot.other) }));
+  return {
+    ...withPieces(
+      shoot,
+      shoot.site.pieces.filter((piece) => piece.id !== id),
+    ),
+    shots,
+  };
+}

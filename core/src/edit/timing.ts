@@ -1,0 +1,33 @@
+import { TimingSchema, type Timing } from '../model/shot';
+
+/** A length of time of a leg that is typed. */
+export type TimingPart = 'durationS' | 'holdStartS' | 'featherInS' | 'featherOutS' | 'holdEndS';
+
+const INSIDE = ['holdStartS', 'featherInS', 'featherOutS', 'holdEndS'] as const;
+const MOST_S = TimingSchema.shape.durationS.maxValue ?? Infinity;
+
+const insideS = (timing: Timing): number => INSIDE.reduce((sum, part) => sum + timing[part], 0);
+
+/** Longest that a part can be made, s: the others stay, and the whole lasts no longer than a shot may. */
+export function mostOfPart(timing: Timing, part: TimingPart): number {
+  if (part === 'durationS') return MOST_S;
+  return Math.min(
+    TimingSchema.shape[part].maxValue ?? Infinity,
+    Math.max(timing[part], MOST_S - (insideS(timing) - timing[part])),
+  );
+}
+
+/**
+ * The timing with one part set; what no longer fits inside the duration lengthens it, and a shorter duration shrinks
+ * its parts alike.
+ */
+export function withTiming(timing: Timing, part: TimingPart, valueS: number): Timing {
+  const next = { ...timing, [part]: valueS };
+  const inside = insideS(next);
+  if (inside <= next.durationS) return next;
+  if (part === 'durationS') {
+    const share = next.durationS / inside;
+    for (const row of INSIDE) next[row] = Math.floor(next[row] * share * 1000) / 1000;
+  } else next.durationS = Math.min(MOST_S, Math.ceil(inside * 10) / 10);
+  return next;
+}

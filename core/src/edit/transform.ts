@@ -1,0 +1,105 @@
+import { numbersOf, type Move } from '../model/move';
+import { clamp } from '../motion/moves/recipe';
+
+type Numbers = Record<string, number>;
+
+/** A move with each of its numbers changed, and kept within what it may be. */
+export function withNumbers(
+  move: Move,
+  edit: (value: number, facts: { key: string; unit: string; mirror?: 'side' | 'site' }) => number,
+): Move {
+  const numbers = move as unknown as Numbers;
+  const next: Numbers = {};
+  for (const facts of numbersOf(move.kind))
+    next[facts.key] = clamp(edit(numbers[facts.key], facts), facts.min, facts.max);
+  return { ...move, ...next } as Move;
+}
+
+/** The same move to the other side: left for right, clockwise for anticlockwise. Where it is seen from stays. */
+export function mirrored(move: Move): Move {
+  if (move.kind === 'free') {
+    // Over the line from the pivot to the first point.
+    const [first] = move.points;
+    const twice = 2 * Math.atan2(first.eastM, first.northM);
+    const [cos, sin] = [Math.cos(twice), Math.sin(twice)];
+    const axisDeg = (twice * 180) / Math.PI;
+    return {
+      ...move,
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: -point.eastM * cos + point.northM * sin,
+        northM: point.eastM * sin + point.northM * cos,
+        look: point.look && {
+          ...point.look,
+          panDeg: clamp(axisDeg - point.look.panDeg, -720, 720),
+          rollDeg: -point.look.rollDeg,
+        },
+      })),
+    };
+  }
+  return withNumbers(move, (value, { mirror }) => (mirror === 'side' ? -value : value));
+}
+
+/** The move on a site whose east and west have changed places. */
+export function mirroredSite(move: Move): Move {
+  if (move.kind === 'free')
+    return {
+      ...move,
+      pivotEastM: -move.pivotEastM,
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: -point.eastM,
+        look: point.look && { ...point.look, panDeg: -point.look.panDeg, rollDeg: -point.look.rollDeg },
+      })),
+    };
+  return withNumbers(move, (value, { mirror }) => (mirror ? -value : value));
+}
+
+/** The move with every length k times as long. */
+export function scaled(move: Move, k: number): Move {
+  if (move.kind === 'free')
+    return {
+      ...move,
+      pivotEastM: move.pivotEastM * k,
+      pivotNorthM: move.pivotNorthM * k,
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: point.eastM * k,
+        northM: point.northM * k,
+        heightM: point.heightM * k,
+      })),
+    };
+  return withNumbers(move, (value, { unit }) => (unit === 'm' ? value * k : value));
+}
+
+const HEIGHTS = new Set(['heightM', 'toHeightM']);
+
+/** The move with the camera higher by so much all the way; metres. */
+export function raised(move: Move, byM: number): Move {
+  if (move.kind === 'free')
+    return {
+      ...move,
+      points: move.points.map((point) => ({ ...point, heightM: clamp(point.heightM + byM, -50, 500) })),
+    };
+  return withNumbers(move, (value, { key }) => (HEIGHTS.has(key) ? value + byM : value));
+}
+
+/** The move turned about its pivot, degrees clockwise. What goes with a walking subject has no bearing and stays. */
+export function turned(move: Move, byDeg: number): Move {
+  if (move.kind === 'free') {
+    const [cos, sin] = [Math.cos((byDeg * Math.PI) / 180), Math.sin((byDeg * Math.PI) / 180)];
+    return {
+      ...move,
+      points: move.points.map((point) => ({
+        ...point,
+        eastM: point.eastM * cos + point.northM * sin,
+        northM: point.northM * cos - point.eastM * sin,
+        look: point.look && { ...point.look, panDeg: clamp(point.look.panDeg + byDeg, -720, 720) },
+      })),
+    };
+  }
+  const within = (deg: number) => (deg > 360 ? deg - 360 : deg < -360 ? deg + 360 : deg);
+  return withNumbers(move, (value, { key, mirror }) =>
+    mirror === 'site' && key !== 'pivotEastM' ? within(value + byDeg) : value,
+  );
+}
