@@ -10,7 +10,7 @@ const VIEWS = [
   { name: 'home', path: '/' },
   { name: 'shots', path: '/shoot/first-flush' },
   { name: 'move-calm', path: `${SHOT}/shot-rows`, atS: 2.6 },
-  { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc Choose another move', 'Hide and show'] },
+  { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc', 'Hide and show'] },
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
   { name: 'reading-numbers', path: `${SHOT}/shot-column`, atS: 3, open: ['The numbers, and marks for a hand move'] },
   { name: 'reading-streaks', path: `${SHOT}/shot-pavilion`, atS: 1.6, press: [/Far things cross the frame/] },
@@ -29,7 +29,7 @@ const VIEWS = [
   { name: 'lens', path: `${SHOT}/shot-sorting/lens`, forward: 100 },
   { name: 'lens-bench', path: `${SHOT}/shot-overtake/lens`, at: 'Focus' },
   { name: 'lens-phone', path: `${SHOT}/shot-map/lens`, at: 'Light', phone: true },
-  { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Their figures'] },
+  { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Rig', 'Their figures'] },
   { name: 'move-dolly-zoom', path: `${SHOT}/shot-taste`, atS: 8 },
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
 ];
@@ -58,7 +58,7 @@ for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look
   await page.goto(`http://localhost:${PORT}${path}`);
   if (atS !== undefined) {
     await page.locator('figure canvas').waitFor();
-    await page.getByRole('region', { name: 'Reading' }).getByRole('heading').waitFor();
+    await page.getByRole('region', { name: 'Verdict' }).getByRole('heading').waitFor();
     await page.waitForTimeout(1500);
     await page.keyboard.press('Home');
     for (let frame = 0; frame < Math.round(atS * 24); frame += 1) await page.keyboard.press('ArrowRight');

@@ -43,17 +43,13 @@
     onchange={(name) => store.change({ ...store.shoot, name })}
     size={Math.max(6, store.shoot.name.length)}
   />
-  <nav class="flex min-w-0 items-center gap-1" aria-label="Screens">
+  <nav class="flex items-center gap-0.5" aria-label="Screens">
     <a
-      class="quiet-button shrink-0"
+      class="quiet-button tab"
       href={shotsHref(store.shoot.id)}
       aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a
     >
-    <a
-      class="quiet-button tab shrink-0 {shotId ? 'hidden md:inline-flex' : ''}"
-      href={kitHref(store.shoot.id)}
-      aria-current={kit ? 'page' : undefined}>Kit</a
-    >
+    <a class="quiet-button tab" href={kitHref(store.shoot.id)} aria-current={kit ? 'page' : undefined}>Kit</a>
     {#if limits}<span class="text-soft" aria-hidden="true">›</span>
       <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
@@ -122,7 +118,7 @@
   .tab {
     flex-shrink: 0;
     min-width: 0;
-    padding: 0 0.4rem;
+    padding: 0 0.3rem;
   }
   .tab[aria-current] {
     box-shadow: inset 0 -2px 0 var(--subject);

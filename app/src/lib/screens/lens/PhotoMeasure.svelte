@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { onDestroy } from 'svelte';
   import { sayLength, trim } from '@gentle-arc/core/model/units';
@@ -35,7 +36,6 @@
   const lines = $derived({ top: bench.photoTop, foot: bench.photoFoot });
   const setLine = (line: 'top' | 'foot', at: number) =>
     onbench(line === 'top' ? { photoTop: within(at) } : { photoFoot: within(at) }, `bench.photo.${line}`);
-  let dragged: 'top' | 'foot' | null = $state(null);
   let frame: HTMLElement | undefined = $state();
 
   const share = $derived(Math.abs(lines.foot - lines.top));
@@ -79,14 +79,10 @@
   }
 
   const within = (value: number) => Math.min(1, Math.max(0, value));
-  function move(event: PointerEvent) {
-    if (!dragged || !frame) return;
+  function move(event: PointerEvent, line: 'top' | 'foot') {
+    if (!frame) return;
     const box = frame.getBoundingClientRect();
-    setLine(dragged, (event.clientY - box.top) / box.height);
-  }
-  function drop() {
-    if (dragged) settle();
-    dragged = null;
+    setLine(line, (event.clientY - box.top) / box.height);
   }
   function keys(event: KeyboardEvent, line: 'top' | 'foot') {
     const step = event.shiftKey ? 0.05 : 0.005;
@@ -111,7 +107,7 @@
   {#if problem}<span role="alert" class="problem">{problem}</span>{/if}
 </p>
 {#if url}
-  <figure bind:this={frame} onpointermove={move} onpointerup={drop} onpointercancel={drop}>
+  <figure bind:this={frame}>
     <img src={url} alt="To measure in" draggable="false" bind:naturalWidth bind:naturalHeight />
     {#each ['top', 'foot'] as const as line (line)}
       <div
@@ -124,10 +120,7 @@
         aria-valuenow={Math.round(lines[line] * 100)}
         style="top: {lines[line] * 100}%"
         onkeydown={(event) => keys(event, line)}
-        onpointerdown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          dragged = line;
-        }}
+        use:drag={{ move: (event) => move(event, line), drop: settle }}
       >
         <span>{line}</span>
       </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
@@ -19,7 +20,6 @@
   const { settle } = editing();
 
   let width = $state(320);
-  let dragged: number | null = $state(null);
   let chart: SVGSVGElement | undefined = $state();
   const HEIGHT = 130;
   const [LEFT, RIGHT, TOP, BOTTOM] = [44, 14, 12, 22];
@@ -46,19 +46,11 @@
       speed: Math.round(Math.min(100, Math.max(0.01, speed)) * 100) / 100,
     });
   }
-  function move(event: PointerEvent) {
-    if (dragged === null || !chart) return;
+  function move(event: PointerEvent, i: number) {
+    if (!chart) return;
     const box = chart.getBoundingClientRect();
     const within = (value: number, [a, b]: number[]) => Math.min(Math.max(a, b), Math.max(Math.min(a, b), value));
-    put(
-      dragged,
-      x.invert(within(event.clientX - box.left, x.range())),
-      y.invert(within(event.clientY - box.top, y.range())),
-    );
-  }
-  function drop() {
-    if (dragged !== null) settle();
-    dragged = null;
+    put(i, x.invert(within(event.clientX - box.left, x.range())), y.invert(within(event.clientY - box.top, y.range())));
   }
   const KEYS: Record<string, [number, number]> = {
     ArrowLeft: [-0.1, 1],
@@ -77,16 +69,7 @@
 </script>
 
 <div bind:clientWidth={width}>
-  <svg
-    bind:this={chart}
-    {width}
-    height={HEIGHT}
-    role="group"
-    aria-label="Speed over the action"
-    onpointermove={move}
-    onpointerup={drop}
-    onpointercancel={drop}
-  >
+  <svg bind:this={chart} {width} height={HEIGHT} role="group" aria-label="Speed over the action">
     {#each new Set([leastSpeed, 1]) as speed (speed)}
       <line class:least={speed === leastSpeed} x1={LEFT} x2={width - RIGHT} y1={y(speed)} y2={y(speed)} />
       <text x={LEFT - 6} y={y(speed) + 4} text-anchor="end">{speed === 1 ? 'life' : `${Math.round(speed * 100)}%`}</text
@@ -105,10 +88,7 @@
         cy={y(point.speed)}
         r="8"
         onkeydown={(event) => keys(event, i)}
-        onpointerdown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          dragged = i;
-        }}
+        use:drag={{ move: (event) => move(event, i), drop: settle }}
       />
     {/each}
   </svg>

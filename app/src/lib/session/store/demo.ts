@@ -1,6 +1,6 @@
 import { readShootFile } from '@gentle-arc/core/formats/shoot-file';
 import type { Shoot } from '@gentle-arc/core/model/shoot';
-import demoUrl from '../../../../demo/first-flush.arc.json?url';
+import demoUrl from '../../../../../demo/first-flush.arc.json?url';
 
 export const DEMO_ID = 'first-flush';
 

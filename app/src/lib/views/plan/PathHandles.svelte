@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag, type Drag } from '$lib/ui/drag';
   import { gripsOf, type LegMotion } from '@gentle-arc/core/motion/legs';
   import type { PlanView } from './plan-view.svelte';
 
@@ -9,7 +10,7 @@
     leg: LegMotion;
     isFirst: boolean;
     view: PlanView;
-    grab: (event: PointerEvent, at: Spot, move: Move) => void;
+    grab: (at: Spot, move: Move) => Drag;
     nudge: (event: KeyboardEvent, at: Spot, move: Move) => void;
     onmovehandle: (id: string, xM: number, yM: number) => void;
     onmovepivot: Move;
@@ -27,7 +28,7 @@
   role="button"
   tabindex="0"
   aria-label="Pivot"
-  onpointerdown={(event) => grab(event, pivot, onmovepivot)}
+  use:drag={grab(pivot, onmovepivot)}
   onkeydown={(event) => nudge(event, pivot, onmovepivot)}
 >
   <title>Pivot: what the move goes by. Drag it off the subject to go past or round something else.</title>
@@ -41,7 +42,7 @@
     tabindex="0"
     aria-label="Path {handle.label}"
     transform="translate({view.x(handle.xM)} {view.y(handle.yM)})"
-    onpointerdown={(event) => grab(event, handle, (xM, yM) => onmovehandle(handle.id, xM, yM))}
+    use:drag={grab(handle, (xM, yM) => onmovehandle(handle.id, xM, yM))}
     onkeydown={(event) => nudge(event, handle, (xM, yM) => onmovehandle(handle.id, xM, yM))}
   >
     <circle class="reach" r="18" />

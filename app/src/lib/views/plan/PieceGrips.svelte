@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag, type Drag } from '$lib/ui/drag';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import { toLocal, toSite } from '@gentle-arc/core/site/ground';
   import { bearingDeg } from '@gentle-arc/core/site/directions';
@@ -10,7 +11,7 @@
   interface Props {
     piece: Piece;
     view: PlanView;
-    grab: (event: PointerEvent, at: Spot, move: Move) => void;
+    grab: (at: Spot, move: Move) => Drag;
     nudge: (event: KeyboardEvent, at: Spot, move: Move) => void;
     onturn: (id: string, headingDeg: number) => void;
     onresize: (id: string, lengthM: number, depthM: number) => void;
@@ -44,7 +45,7 @@
     tabindex="0"
     aria-label="{label} {piece.name}"
     transform="translate({view.x(at.xM)} {view.y(at.yM)})"
-    onpointerdown={(event) => grab(event, at, move)}
+    use:drag={grab(at, move)}
     onkeydown={keys}
   >
     <circle class="reach" r="16" />

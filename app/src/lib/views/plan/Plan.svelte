@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag, type Drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { extent } from 'd3-array';
   import { onMount, untrack } from 'svelte';
@@ -134,43 +135,40 @@
   });
 
   type Grab = (xM: number, yM: number) => void;
-  let grabbed: { move: Grab; dx: number; dy: number; moved: boolean; over: boolean } | null = null;
-
-  let heldAt = { x: 0, y: 0 };
+  let held: { move: Grab; dx: number; dy: number } | null = null;
 
   const under = (event: PointerEvent | MouseEvent) => {
     const box = svg.getBoundingClientRect();
     return view.toSite(event.clientX - box.left, event.clientY - box.top);
   };
 
-  /** Takes hold of something at a site point; it keeps its distance from the finger. */
-  function grab(event: PointerEvent, at: { xM: number; yM: number }, move: Grab) {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    const { xM, yM } = under(event);
-    grabbed = {
-      move,
-      dx: at.xM - xM,
-      dy: at.yM - yM,
-      moved: false,
-      over: !(event.currentTarget as Element).hasAttribute('data-piece'),
-    };
-    heldAt = { x: event.clientX, y: event.clientY };
-  }
-  function drag(event: PointerEvent) {
-    if (!grabbed) return;
-    // The unsteadiness of a press moves nothing.
-    if (!grabbed.moved && Math.hypot(event.clientX - heldAt.x, event.clientY - heldAt.y) < 3) return;
-    const { xM, yM } = under(event);
-    grabbed.moved = true;
-    grabbed.move(xM + grabbed.dx, yM + grabbed.dy);
-  }
-  function drop(event: PointerEvent) {
-    if (grabbed?.moved) settle();
-    // A grip that is only pressed lets what lies under it be chosen.
-    else if (grabbed?.over) chooseUnder(event);
-    grabbed = null;
+  /**
+   * Takes hold of something at a site point; it keeps its distance from the finger. A grip that is only pressed lets
+   * what lies under it be chosen.
+   */
+  const grab = (at: { xM: number; yM: number }, move: Grab, over = true): Drag => ({
+    take: (event) => {
+      const { xM, yM } = under(event);
+      held = { move, dx: at.xM - xM, dy: at.yM - yM };
+    },
+    move: (event) => {
+      const { xM, yM } = under(event);
+      held?.move(xM + held.dx, yM + held.dy);
+    },
+    drop: (event, moved) => {
+      held = null;
+      if (moved) settle();
+      else if (over) chooseUnder(event);
+    },
+  });
+
+  /** Large ground is only dragged once it is chosen: most presses on it mean what stands there. */
+  const grabbable = (piece: Piece) => piece.kind !== 'ridge' && (piece.kind !== 'slab' || piece.id === selectedId);
+  /** A walker is taken hold of where it is, and its walk goes along from where it starts. */
+  function grabPiece(piece: Piece, at: { xM: number; yM: number }): Drag {
+    const from = scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
+    const move: Grab = (xM, yM) => props.onmovepiece(piece.id, from.xM + xM - at.xM, from.yM + yM - at.yM);
+    return grab(at, move, false);
   }
 
   /** Chooses the piece that lies under a pointer, whatever grips lie over it. */
@@ -208,17 +206,7 @@
 
 <div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
-  <svg
-    bind:this={svg}
-    {width}
-    {height}
-    role="application"
-    aria-label="Plan from above"
-    onclick={press}
-    onpointermove={drag}
-    onpointerup={drop}
-    onpointercancel={drop}
-  >
+  <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press}>
     <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
       {#each pieces as piece (piece.id)}
         {@const at = shownPlace(piece)}
@@ -228,17 +216,12 @@
           class:selected={piece.id === selectedId}
           d={outline(piece)}
           transform={placed({ ...at, headingDeg: piece.headingDeg })}
-          data-grab={piece.kind === 'ridge' || (piece.kind === 'slab' && piece.id !== selectedId) ? undefined : ''}
+          data-grab={grabbable(piece) ? '' : undefined}
           role="button"
           tabindex="0"
           aria-label={piece.name}
           data-piece={piece.id}
-          onpointerdown={(event) => {
-            if (drawing || !(event.currentTarget as Element).hasAttribute('data-grab')) return;
-            const from = scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
-            const held = at;
-            grab(event, held, (xM, yM) => props.onmovepiece(piece.id, from.xM + xM - held.xM, from.yM + yM - held.yM));
-          }}
+          use:drag={drawing || !grabbable(piece) ? null : grabPiece(piece, at)}
           onclick={(event) => {
             if (drawing) return;
             event.stopPropagation();
@@ -266,7 +249,7 @@
       pieces={scene.pieces}
       {view}
       {selectedId}
-      ongrab={(event, at, pieceId, index) => grab(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
+      grab={(at, pieceId, index) => grab(at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
       onnudge={(event, at, pieceId, index) =>
         nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
     />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag, type Drag } from '$lib/ui/drag';
   import type { Piece } from '@gentle-arc/core/model/piece';
   import type { Walk } from '@gentle-arc/core/model/shot';
   import { trim } from '@gentle-arc/core/model/units';
@@ -10,10 +11,10 @@
     pieces: Piece[];
     view: PlanView;
     selectedId: string | null;
-    ongrab: (event: PointerEvent, at: { xM: number; yM: number }, pieceId: string, index: number) => void;
+    grab: (at: { xM: number; yM: number }, pieceId: string, index: number) => Drag;
     onnudge: (event: KeyboardEvent, at: { xM: number; yM: number }, pieceId: string, index: number) => void;
   }
-  let { walks, pieces, view, selectedId, ongrab, onnudge }: Props = $props();
+  let { walks, pieces, view, selectedId, grab, onnudge }: Props = $props();
 
   const MOST_MARKS = 60;
   const nameOf = (id: string) => pieces.find((piece) => piece.id === id)?.name ?? id;
@@ -30,7 +31,7 @@
           tabindex="0"
           aria-label="{nameOf(walk.pieceId)} at {trim(point.tS, 1)} seconds"
           transform="translate({view.x(point.xM)} {view.y(point.yM)})"
-          onpointerdown={(event) => ongrab(event, point, walk.pieceId, i)}
+          use:drag={grab(point, walk.pieceId, i)}
           onkeydown={(event) => onnudge(event, point, walk.pieceId, i)}
         >
           <circle class="reach" r="12" />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag, type Drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import type { Build } from '@gentle-arc/core/model/build';
   import { draggedTo } from '@gentle-arc/core/supports/views';
@@ -63,19 +64,21 @@
     const box = svg?.getBoundingClientRect();
     return [at.x + (event.clientX - (box?.left ?? 0)) * at.perPx, at.y - (event.clientY - (box?.top ?? 0)) * at.perPx];
   }
-  function take(event: PointerEvent & { currentTarget: Element }, handle: DrawingGrip) {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    frame = fitted;
-    held = { handle, build, view: view.name, from: place(event) };
-  }
-  function drag(event: PointerEvent) {
-    if (held) onchange(draggedTo(held.build, held.view, held.handle, held.from, place(event)), 'kit.drag');
-  }
-  function drop() {
-    held = null;
-    frame = null;
-    settle();
-  }
+  const dragOf = (handle: DrawingGrip | null): Drag | null =>
+    handle && {
+      take: (event) => {
+        frame = fitted;
+        held = { handle, build, view: view.name, from: place(event) };
+      },
+      move: (event) => {
+        if (held) onchange(draggedTo(held.build, held.view, held.handle, held.from, place(event)), 'kit.drag');
+      },
+      drop: () => {
+        held = null;
+        frame = null;
+        settle();
+      },
+    };
   function keys(event: KeyboardEvent, shape: Drawn & { xMm: number; yMm: number }, handle: DrawingGrip) {
     const by = event.shiftKey ? 10 : 1;
     const to = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, by], ArrowDown: [0, -by] }[event.key];
@@ -97,10 +100,6 @@
           role: 'button',
           tabindex: 0,
           'aria-label': `Move ${shape.name}`,
-          onpointerdown: (event: PointerEvent & { currentTarget: Element }) => take(event, handle),
-          onpointermove: drag,
-          onpointerup: drop,
-          onpointercancel: drop,
           onkeydown: (event: KeyboardEvent) => keys(event, shape, handle),
         };
   };
@@ -115,6 +114,7 @@
             class="box {shape.ink}"
             class:held={shape.handle !== null}
             {...grip(shape)}
+            use:drag={dragOf(shape.handle)}
             transform="rotate({-shape.turnDeg} {px(shape.xMm)} {py(shape.yMm)})"
           >
             <title>{shape.name}</title>
@@ -150,7 +150,7 @@
               .join(' ')}><title>{shape.name}</title></polyline
           >
         {:else}
-          <g class={shape.ink} class:held={shape.handle !== null} {...grip(shape)}>
+          <g class={shape.ink} class:held={shape.handle !== null} {...grip(shape)} use:drag={dragOf(shape.handle)}>
             <title>{shape.name}</title>
             {#if shape.ink === 'centre'}
               <circle cx={px(shape.xMm)} cy={py(shape.yMm)} r="7" class="ring" />

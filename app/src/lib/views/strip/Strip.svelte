@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { drag } from '$lib/ui/drag';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
   import { severity } from '@gentle-arc/core/findings/finding';
@@ -170,11 +171,10 @@
   const troubles = $derived((reading?.findings ?? []).filter((finding) => severity(finding) > 0));
   const ticks = $derived(x.ticks(Math.max(3, Math.min(10, Math.round(width / 90)))));
 
-  function scrub(event: PointerEvent & { currentTarget: SVGSVGElement }) {
-    if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
-    else if (event.buttons === 0) return;
+  let chart: SVGSVGElement;
+  function scrub(event: PointerEvent) {
     playhead.pause();
-    playhead.toTime(x.invert(event.clientX - event.currentTarget.getBoundingClientRect().left));
+    playhead.toTime(x.invert(event.clientX - chart.getBoundingClientRect().left));
   }
 
   function keys(event: KeyboardEvent) {
@@ -188,6 +188,7 @@
 
 <div bind:clientWidth={width} class="w-full">
   <svg
+    bind:this={chart}
     {width}
     {height}
     class="block touch-pan-y select-none"
@@ -198,8 +199,7 @@
     aria-valuemax={Number(durationS.toFixed(2))}
     aria-valuenow={Number(samples.screenS[row].toFixed(2))}
     aria-valuetext="{samples.screenS[row].toFixed(2)} seconds"
-    onpointerdown={scrub}
-    onpointermove={scrub}
+    use:drag={{ take: scrub, move: scrub }}
     onkeydown={keys}
   >
     {#each ticks as tick (tick)}
