@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { heldBy, namesOfFields, nudgeNumbers, pressButtons, walkFields } from './audit';
+import { under } from './helpers';
 
 // Every number and every choice once, by what it calls itself: a new field is walked without being listed here.
 test.setTimeout(120_000);
@@ -11,16 +12,20 @@ interface Screen {
   path: string;
   least: number;
   before?: (page: Page) => Promise<void>;
+  /** Words under which parts of it lie: each is opened. */
+  words?: readonly string[];
   imperial?: boolean;
   /** A screen whose test walks the fields that both have. */
   besides?: string;
 }
+const WORDS = ['Move', 'Time', 'Aim', 'Camera', 'Rig'] as const;
 const SCREENS: Screen[] = [
-  { name: 'Move', path: `${SHOT}shot-lane`, least: 20 },
+  { name: 'Move', path: `${SHOT}shot-lane`, least: 20, words: WORDS },
   {
     name: 'Move with a rack of focus, in feet',
     path: `${SHOT}shot-rack`,
     least: 1,
+    words: ['Move', 'Camera'],
     imperial: true,
     besides: `${SHOT}shot-lane`,
   },
@@ -31,7 +36,7 @@ const SCREENS: Screen[] = [
     besides: `${SHOT}shot-lane`,
     before: (page) => page.locator('[data-piece]').last().press('Enter'),
   },
-  { name: 'Move, a chain', path: `${SHOT}shot-stop`, least: 1, besides: `${SHOT}shot-lane` },
+  { name: 'Move, a chain', path: `${SHOT}shot-stop`, least: 1, besides: `${SHOT}shot-lane`, words: ['Move', 'Time'] },
   { name: 'Lens', path: `${SHOT}shot-lane/lens`, least: 25 },
   { name: 'Kit, a sled', path: `${KIT}sled-35`, least: 40 },
   {
@@ -46,7 +51,7 @@ const SCREENS: Screen[] = [
   { name: 'Limits', path: '/shoot/first-flush/limits', least: 30 },
 ];
 
-for (const { name, path, least, before, imperial, besides } of SCREENS)
+for (const { name, path, least, before, imperial, besides, words = [] } of SCREENS)
   test(`${name}: every field says its range, takes its ends, is undone in one, and shows after a reload what was set`, async ({
     page,
   }) => {
@@ -60,22 +65,36 @@ for (const { name, path, least, before, imperial, besides } of SCREENS)
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
       await before?.(page);
     };
+    /** What a screen has on show, word after word. */
+    const each = async <T>(of: readonly string[], look: () => Promise<T>): Promise<T[]> => {
+      const found: T[] = [];
+      for (const word of of.length > 0 ? of : [null]) {
+        if (word !== null) await under(page, word);
+        found.push(await look());
+      }
+      return found;
+    };
     let known: string[] = [];
     if (besides) {
       await page.goto(besides);
-      await expect.poll(async () => (known = await namesOfFields(page)).length).toBeGreaterThan(20);
+      await expect.poll(async () => (await namesOfFields(page)).length).toBeGreaterThan(3);
+      known = (await each(besides.includes('/shot/') ? WORDS : [], () => namesOfFields(page))).flat();
     }
     await page.goto(path);
     await show();
-    const { walked, faults } = await walkFields(page, known);
-    expect(faults).toEqual([]);
+    let walked: string[] = [];
+    await each(words, async () => {
+      const step = await walkFields(page, [...known, ...walked]);
+      walked = [...walked, ...step.walked];
+      expect(step.faults).toEqual([]);
+    });
     expect(walked.length).toBeGreaterThan(least);
-    await nudgeNumbers(page);
-    const set = await heldBy(page);
+    await each(words, () => nudgeNumbers(page));
+    const set = await each(words, () => heldBy(page));
     await page.waitForTimeout(1500);
     await page.goto(path);
     await show();
-    await expect.poll(() => heldBy(page)).toEqual(set);
+    await expect.poll(() => each(words, () => heldBy(page))).toEqual(set);
     expect(errors).toEqual([]);
   });
 

@@ -10,6 +10,8 @@ export async function openShot(page: Page, id: string): Promise<void> {
 export const reading = (page: Page): Locator => page.getByRole('region', { name: 'Reading' });
 export const verdict = (page: Page): Locator => page.getByRole('region', { name: 'Verdict' }).getByRole('heading');
 
+export const sentence = (page: Page): Locator => page.getByRole('group', { name: 'The shot in one sentence' });
+
 /** Opens one of the words of the Move screen, under which the rest of a shot lies. */
 export const under = (page: Page, word: string): Promise<void> =>
   page.getByRole('group', { name: 'More of this shot' }).getByRole('button', { name: word, exact: true }).click();

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { openShot, under } from './helpers';
 
 const KIT = '/shoot/first-flush/kit';
 
@@ -94,7 +95,8 @@ test('an own shoot of an older file has an empty bench that teaches the next ste
 });
 
 test('a shot says which build it takes and what to balance again, and leads there', async ({ page }) => {
-  await page.goto('/shoot/first-flush/shot/shot-lane');
+  await openShot(page, 'shot-lane');
+  await under(page, 'Rig');
   await expect(page.getByText('balance again tilt fore and aft')).toBeVisible();
   await page.getByRole('link', { name: 'Gimbal with the 24–70' }).click();
   await expect(page.getByRole('region', { name: 'Shots for it' })).toContainText(
@@ -156,7 +158,7 @@ test('a new rig is started empty and says what is missing; a lens is copied, typ
   await things.getByRole('button', { name: 'Delete' }).click();
   await expect(things.getByRole('alert')).toContainText('Moss 85 is named by');
   await things.getByRole('button', { name: 'Copy' }).click();
-  const longest = things.getByRole('textbox', { name: 'Moss 85, again, at its longest' });
+  const longest = things.getByRole('textbox', { name: 'Moss 85, again, longest focal length' });
   await longest.fill('20');
   await longest.press('Enter');
   await expect(things.getByRole('alert')).toContainText('swap the two');

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { drag, middleOf, openShot, reading, verdict } from './helpers';
+import { drag, middleOf, openShot, reading, sentence, under, verdict } from './helpers';
 
 test('the first screen shows the demo and how to start an own shoot', async ({ page }) => {
   await page.goto('/');
@@ -33,14 +33,18 @@ test('a jolt is cured with one press, and undo brings it back', async ({ page })
   await openShot(page, 'shot-sorting');
   await expect(verdict(page)).toHaveText('Reads smoothly');
   const feather = page.getByLabel('Feather out', { exact: true });
+  await under(page, 'Time');
   await feather.fill('0');
   await feather.press('Enter');
+  await under(page, 'Reading');
   await expect(reading(page).getByText(/The stop jerks/)).toBeVisible();
   await reading(page)
     .getByRole('button', { name: /Feather the stop over/ })
     .click();
   await expect(verdict(page)).toHaveText('Reads smoothly');
+  await under(page, 'Time');
   await expect(feather).not.toHaveValue('0 s');
+  await under(page, 'Reading');
   await page.keyboard.press('Control+z');
   await expect(reading(page).getByText(/The stop jerks/)).toBeVisible();
   await page.keyboard.press('Control+Shift+z');
@@ -81,11 +85,12 @@ test('choosing another move keeps the camera’s place, and typing out of range 
   page,
 }) => {
   await openShot(page, 'shot-rows');
-  await page.getByRole('button', { name: 'Slide Choose another move' }).click();
+  await sentence(page).getByRole('button', { name: 'Slide', exact: true }).click();
   await page.getByRole('button', { name: 'Bend depth' }).click();
   await page.getByRole('button', { name: 'Dolly zoom', exact: true }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByLabel('from', { exact: true })).toHaveValue('4.6 m');
+  await under(page, 'Reading');
   // The fold is kept open while readings come in.
   const fold = reading(page).locator('details', { hasText: 'things are fine' }).last();
   await fold.locator('summary').click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openShot, reading, textOf, verdict } from './helpers';
+import { openShot, reading, under, textOf, verdict } from './helpers';
 
 test('cures come lightest first, say what they cost, and can be unfolded, taken and undone', async ({ page }) => {
   await openShot(page, 'shot-gallery');
@@ -28,11 +28,14 @@ test('a second way to make a shot is kept, flicked to, and seen side by side und
     'true',
   );
   const feather = page.getByLabel('Feather out', { exact: true });
+  await under(page, 'Time');
   await feather.fill('2');
   await feather.press('Enter');
+  await under(page, 'Reading');
   await expect(reading(page).getByText(/The stop jerks/)).toBeHidden();
   await page.getByRole('button', { name: 'Way A', exact: true }).first().click();
   await expect(reading(page).getByText(/The stop jerks/)).toBeVisible();
+  await under(page, 'Time');
   await expect(feather).toHaveValue('0 s');
   await page.keyboard.press('v');
   await expect(feather).toHaveValue('2 s');
@@ -90,16 +93,20 @@ test('limits are shown with their sources, changed, read by, kept in the file, a
 
 test('focus that stays, a second shape and a pinned piece change the reading', async ({ page }) => {
   await openShot(page, 'shot-leaves');
+  await under(page, 'Camera');
   await page.getByLabel('Focus', { exact: true }).selectOption({ label: 'stays at one distance' });
   const stop = page.getByLabel('Stop', { exact: true });
   await stop.fill('2.8');
   await stop.press('Enter');
+  await under(page, 'Reading');
   await expect(
     reading(page)
       .getByText(/is (soft|out of focus) at the start/)
       .first(),
   ).toBeVisible();
+  await under(page, 'Camera');
   await page.getByLabel('Also cut as').selectOption({ label: 'and cut upright later' });
+  await under(page, 'Reading');
   await reading(page)
     .getByText(/things are fine/)
     .click();

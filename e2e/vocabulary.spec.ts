@@ -1,45 +1,48 @@
 import { expect, test, type Page } from '@playwright/test';
-import { drag, middleOf, openShot, reading, verdict } from './helpers';
+import { drag, middleOf, openShot, reading, sentence, under, verdict } from './helpers';
 
 const chooser = (page: Page) => page.getByRole('region', { name: 'Choose a move' });
-const words = (page: Page) => page.getByRole('region', { name: 'Move', exact: true });
 
 test('a move is chosen by what it does on screen, and shows at once', async ({ page }) => {
   await openShot(page, 'shot-sorting');
-  await page.getByRole('button', { name: 'Arc Choose another move' }).click();
+  await sentence(page).getByRole('button', { name: 'Arc', exact: true }).click();
   await expect(chooser(page).getByRole('heading', { name: 'What should happen on screen?' })).toBeFocused();
   await chooser(page).getByRole('button', { name: 'Look down' }).click();
   await expect(chooser(page).getByText('Look straight down and stay')).toBeVisible();
   await chooser(page).getByRole('button', { name: 'Overhead spin' }).click();
   await page.keyboard.press('Escape');
   await expect(chooser(page)).toHaveCount(0);
-  await expect(words(page)).toContainText('Overhead spin over');
+  await expect(sentence(page)).toContainText('Overhead spin');
   await expect(page.getByLabel('spin, + clockwise')).toHaveValue('90°');
+  await under(page, 'Reading');
   // A gimbal on foot does not hang in the air: what it cannot do is said, and marked where it happens.
   await expect(reading(page).getByText(/tilts from −80° to 80°/)).toBeVisible();
   const trouble = page.getByRole('button', { name: /^Trouble here: .*tilt/ });
   await expect(trouble).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(words(page)).toContainText('Arc round');
+  await expect(sentence(page)).toContainText('Arc round');
 });
 
 test('a move is added, shaped from where the one before ended, and taken out again', async ({ page }) => {
   await openShot(page, 'shot-rows');
+  await under(page, 'Move');
   await page.getByRole('button', { name: 'Then another move' }).click();
   await chooser(page).getByRole('button', { name: 'Come closer' }).click();
   await chooser(page).getByRole('button', { name: 'Push in', exact: true }).click();
   await chooser(page).getByRole('button', { name: 'Done' }).click();
-  await expect(words(page)).toContainText('Then push in to');
+  await expect(sentence(page)).toContainText('Then push in to');
   // It has no beginning of its own: only where it goes.
   await expect(page.getByLabel('from', { exact: true })).toHaveCount(0);
   await expect(page.getByLabel('to', { exact: true })).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toHaveAttribute('aria-valuemax', '13');
+  await under(page, 'Time');
   const overlap = page.getByLabel('Overlap with the move before');
   await overlap.fill('2');
   await overlap.press('Enter');
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toHaveAttribute('aria-valuemax', '11');
+  await under(page, 'Move');
   await page.getByRole('button', { name: 'Slide 0 to 8 s' }).click();
-  await expect(words(page)).toContainText('Slide past');
+  await expect(sentence(page)).toContainText('Slide past');
   await page.getByRole('button', { name: /^Push in/ }).click();
   await page.getByRole('button', { name: 'Take out Push in' }).click();
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toHaveAttribute('aria-valuemax', '8');
@@ -47,9 +50,10 @@ test('a move is added, shaped from where the one before ended, and taken out aga
 
 test('a path is drawn: points are dragged, added, raised and given a look', async ({ page }) => {
   await openShot(page, 'shot-drawn');
+  await under(page, 'Move');
   const points = page.getByRole('list', { name: 'Points of the drawn path' });
   await expect(points.getByRole('listitem')).toHaveCount(4);
-  await words(page).getByRole('button', { name: 'Add a point' }).click();
+  await page.getByRole('button', { name: 'Add a point' }).click();
   await expect(points.getByRole('listitem')).toHaveCount(5);
   const second = page.getByRole('button', { name: 'Path 2' });
   const at = await middleOf(second);
@@ -65,25 +69,28 @@ test('a path is drawn: points are dragged, added, raised and given a look', asyn
   await expect(points.getByRole('listitem')).toHaveCount(4);
   await expect(verdict(page)).toBeVisible();
   // Pressed onto the plan, one after the other.
-  await words(page).getByRole('button', { name: 'Draw on the plan' }).click();
+  await page.getByRole('button', { name: 'Draw on the plan' }).click();
   const box = await page.getByRole('application', { name: 'Plan from above' }).boundingBox();
   if (!box) throw new Error('no plan');
   await page.mouse.click(box.x + box.width * 0.2, box.y + box.height * 0.5);
   await page.mouse.click(box.x + box.width * 0.2, box.y + box.height * 0.25);
   await expect(points.getByRole('listitem')).toHaveCount(6);
-  await words(page).getByRole('button', { name: 'The path is done' }).click();
+  await page.getByRole('button', { name: 'The path is done' }).click();
   await page.mouse.click(box.x + box.width * 0.2, box.y + box.height * 0.6);
   await expect(points.getByRole('listitem')).toHaveCount(6);
 });
 
 test('a rack goes between two things that are chosen by name', async ({ page }) => {
   await openShot(page, 'shot-sorting');
-  await page.getByRole('button', { name: 'Arc Choose another move' }).click();
+  await sentence(page).getByRole('button', { name: 'Arc', exact: true }).click();
   await chooser(page).getByRole('button', { name: 'Bend depth' }).click();
   await chooser(page).getByRole('button', { name: 'Rack focus' }).click();
   await chooser(page).getByRole('button', { name: 'Done' }).click();
+  await under(page, 'Reading');
   await expect(reading(page).getByText(/The focus has nowhere to go/)).toBeVisible();
+  await under(page, 'Move');
   await page.getByLabel('focus from').selectOption({ label: 'Sorting table' });
+  await under(page, 'Reading');
   await expect(reading(page).getByText(/The focus has nowhere to go/)).toHaveCount(0);
   await page.getByText(/things are fine/).click();
   await expect(reading(page).getByText(/The focus goes from .* dioptres a second/)).toBeVisible();
@@ -109,22 +116,28 @@ test('a reveal is told with its moment, and missed when nothing is in the way', 
 
 test('lag, gait and slow motion reach the reading, and a gentler gait is offered', async ({ page }) => {
   await openShot(page, 'shot-follow');
+  await under(page, 'Rig');
   await page.getByLabel('Gait').selectOption({ label: 'a run' });
+  await under(page, 'Reading');
   await expect(reading(page).getByText(/The picture bobs by .* with a run on Gimbal on foot/)).toBeVisible();
   await reading(page)
     .getByRole('button', { name: /Go with (a plain walk|bent knees)/ })
     .click();
   await expect(reading(page).getByText(/The picture bobs by .* with a run/)).toHaveCount(0);
+  await under(page, 'Camera');
   await page.getByLabel('Capture rate').fill('60');
   await page.getByLabel('Capture rate').press('Enter');
-  await expect(words(page).getByText('(2.5 times slower than life)')).toBeVisible();
+  await expect(page.getByText('(2.5 times slower than life)')).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Time in the shot' })).toHaveAttribute('aria-valuemax', '22.5');
+  await under(page, 'Rig');
+  await page.getByText('Why it shakes so').click();
   const body = page.getByLabel('Body number');
   await body.fill('7');
   await body.press('Enter');
   await expect(body).toHaveValue('7');
   await page.getByRole('button', { name: 'Body' }).click();
   await expect(page.getByRole('button', { name: 'Body' })).toHaveAttribute('aria-pressed', 'true');
+  await under(page, 'Aim');
   const smoothing = page.getByLabel('Smoothing time');
   await smoothing.fill('3');
   await smoothing.press('Enter');
@@ -133,6 +146,7 @@ test('lag, gait and slow motion reach the reading, and a gentler gait is offered
 
 test('the figures of rig and gait are typed over, in a unit a person reads, and restored', async ({ page }) => {
   await openShot(page, 'shot-sorting');
+  await under(page, 'Rig');
   await page.getByRole('button', { name: 'Their figures' }).click();
   const sheet = page.getByRole('dialog');
   await expect(sheet.getByText(/common practice, no published source/)).toBeVisible();
@@ -143,7 +157,9 @@ test('the figures of rig and gait are typed over, in a unit a person reads, and 
   await expect(steady).toHaveValue('0.4 m/s');
   await page.keyboard.press('Escape');
   await expect(sheet).toHaveCount(0);
+  await under(page, 'Reading');
   await expect(reading(page).getByText(/Gimbal on foot keeps steady up to 0.4 m\/s/)).toBeVisible();
+  await under(page, 'Rig');
   await page.getByRole('button', { name: 'Their figures' }).click();
   await sheet.getByRole('button', { name: 'Back to the usual figures' }).click();
   await expect(steady).toHaveValue('1.6 m/s');
@@ -160,11 +176,11 @@ test('trouble on the path leads the playhead to where it happens', async ({ page
 
 test('to the other side, and backwards', async ({ page }) => {
   await openShot(page, 'shot-sorting');
-  await words(page).getByRole('button', { name: 'To the other side' }).click();
+  await page.getByRole('button', { name: 'To the other side' }).click();
   await expect(page.getByLabel('sweep, + clockwise')).toHaveValue('−130°');
   const start = await middleOf(page.getByRole('button', { name: 'Path start' }));
-  await words(page).getByRole('button', { name: 'Run it backwards' }).click();
-  await expect(words(page).getByRole('button', { name: 'Forwards again' })).toBeVisible();
+  await page.getByRole('button', { name: 'Run it backwards' }).click();
+  await expect(page.getByRole('button', { name: 'Forwards again' })).toBeVisible();
   const end = await middleOf(page.getByRole('button', { name: 'Path end' }));
   // The same spot; its name stands below now instead of above.
   expect(Math.abs(end.x - start.x)).toBeLessThan(2);

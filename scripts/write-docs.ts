@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { shootJsonSchema } from '../core/src/formats/shoot-file';
-import { LIMIT_NAMES, LIMITS, shownLimit } from '../core/src/model/limits';
+import { shootJsonSchema } from '../core/src/formats';
+import { LIMIT_NAMES, LIMITS, shownLimit } from '../core/src/model';
 
 /** Writes the parts of docs/ that follow from the code. */
 writeFileSync(new URL('../docs/shoot.schema.json', import.meta.url), JSON.stringify(shootJsonSchema(), null, 2) + '\n');

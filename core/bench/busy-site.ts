@@ -1,6 +1,4 @@
-import { newPiece, type Piece, type PieceKind } from '../src/model/piece';
-import type { Shoot } from '../src/model/shoot';
-import type { Shot } from '../src/model/shot';
+import { newPiece, type Piece, type PieceKind, type Shoot, type Shot } from '../src/model';
 import { filmed } from '../src/testing/filmed';
 import { AROUND } from '../src/testing/shoots';
 

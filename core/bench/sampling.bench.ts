@@ -1,7 +1,6 @@
-import { sceneOf } from '../src/scene/scene';
-import type { Leg } from '../src/model/shot';
-import { motionOf } from '../src/motion/legs';
-import { sampleShot } from '../src/motion/shown';
+import { sceneOf } from '../src/scene';
+import type { Leg } from '../src/model';
+import { motionOf, sampleShot } from '../src/motion';
 import { filmed, usual, WALK } from '../src/testing/filmed';
 
 /**

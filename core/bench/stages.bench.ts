@@ -1,20 +1,17 @@
-import { plannedFilm } from '../src/motion/film';
-import { severity } from '../src/findings/finding';
-import { sceneOf } from '../src/scene/scene';
-import { motionOf } from '../src/motion/legs';
-import { sampleShot } from '../src/motion/shown';
-import { compareLenses } from '../src/reading/compare-lenses';
-import { readFigures } from '../src/reading/read-figures';
-import { readShot } from '../src/reading/read-shot';
-import { pictureFindings, rigFindings } from '../src/findings/all';
-import { heightsM } from '../src/findings/rig/heights';
-import { rigCase } from '../src/findings/rig/rig-case';
-import { siteMotion } from '../src/image/layer-speed';
-import { LAYER_ROWS_HZ, rasterThrough, measurePicture } from '../src/image/picture';
-import { screenMotion } from '../src/image/screen-motion';
-import { subjectInFrame } from '../src/image/subject-in-frame';
-import { visibleShare } from '../src/image/visible-share';
-import { searchCures } from '../src/search/cures';
+import { motionOf, plannedFilm, sampleShot } from '../src/motion';
+import { heightsM, pictureFindings, rigCase, rigFindings, severity } from '../src/findings';
+import { sceneOf } from '../src/scene';
+import { compareLenses, readFigures, readShot } from '../src/reading';
+import {
+  LAYER_ROWS_HZ,
+  measurePicture,
+  rasterThrough,
+  screenMotion,
+  siteMotion,
+  subjectInFrame,
+  visibleShare,
+} from '../src/image';
+import { searchCures } from '../src/search';
 import { busyShoot } from './busy-site';
 import { quickest, quickestRound, row } from './quickest';
 
@@ -37,7 +34,7 @@ export function readingStages(): void {
   const { pointsAt } = seen();
   const heights = heightsM(scene, samples);
   const film = plannedFilm(scene, motion);
-  const picture = measurePicture(film, { units: 'metric' });
+  const picture = measurePicture(film, 'metric');
   const whole = quickest(ROUNDS, () => readShot(shoot, shot));
   console.log(
     `\na full reading: 10 s at 60 a second (${samples.count} rows), ${scene.pieces.length} pieces, 8 of them figures`,

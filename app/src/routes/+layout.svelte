@@ -6,7 +6,7 @@
   import NoticeWords from '$lib/ui/NoticeWords.svelte';
   import ScreenBoundary from '$lib/ui/ScreenBoundary.svelte';
   import { pressShortcut, shortcuts } from '$lib/ui/shortcuts.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   let { children } = $props();
 

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { readShootFile } from '../formats/shoot-file';
+import { readShootFile } from '../formats';
 import { run } from './arc';
 
 const ROOT = new URL('../../../', import.meta.url).pathname;

@@ -1,20 +1,23 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { buildJson } from '../formats/build-json';
-import { writePathCsv } from '../formats/path-csv';
-import { writePathGltf } from '../formats/path-gltf';
-import { movesJson } from '../formats/moves-json';
-import { exposureJson, focusJson, lensJson, timeJson } from '../formats/lens-json';
-import { readingJson } from '../formats/reading-json';
-import { Refusal } from '../formats/refusal';
-import { readShootFile, shootJsonSchema } from '../formats/shoot-file';
-import type { Filter } from '../model/kit';
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import type { Shot } from '../model/shot';
-import { trim } from '../model/units';
-import { readShot } from '../reading/read-shot';
-import { curesFor } from '../search/cures';
+import {
+  buildJson,
+  exposureJson,
+  focusJson,
+  lensJson,
+  movesJson,
+  readingJson,
+  readShootFile,
+  Refusal,
+  shootJsonSchema,
+  timeJson,
+  writePathCsv,
+  writePathGltf,
+} from '../formats';
+import { type Filter, type Shoot, type Shot, trim } from '../model';
+import { sceneOf } from '../scene';
+import { readShot } from '../reading';
+import { curesFor } from '../search';
 
 const USAGE = `arc, the core of Gentle Arc from a terminal
 

@@ -1,6 +1,4 @@
-import type { Build, Part, Support } from '../model/build';
-import { DEFAULT_BUILDS } from '../model/default-builds';
-import type { Kit } from '../model/kit';
+import { type Build, DEFAULT_BUILDS, type Kit, type Part, type Support } from '../model';
 
 /** The kit with one build replaced. */
 export const withBuild = (kit: Kit, build: Build): Kit => ({

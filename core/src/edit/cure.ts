@@ -1,6 +1,4 @@
-import type { Piece } from '../model/piece';
-import type { Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
+import type { Piece, Shoot, Shot } from '../model';
 import { withShot } from './shots';
 
 /** The shoot with a change that a search proposes: the whole shot after it, and the pieces where one is moved. */

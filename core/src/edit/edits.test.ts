@@ -1,11 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { newPiece } from '../model/piece';
-import { ShootSchema, type Shoot } from '../model/shoot';
-import { newShoot } from '../model/defaults';
-import { ShotSchema } from '../model/shot';
+import { MoveSchema, newPiece, newShoot, type Shoot, ShootSchema, ShotSchema } from '../model';
 import { withVariant } from './ways';
-import { asKind } from '../motion/moves';
-import { MoveSchema } from '../model/move';
+import { asKind } from '../motion';
 import { addLeg, addPathPoint, removeLeg } from './legs';
 import { addPiece, movePiece, removePiece, spotFor } from './pieces';
 import { addWalkPoint, changeWalk, moveWalkPoint } from './walks';

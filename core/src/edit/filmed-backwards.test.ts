@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { sceneOf } from '../scene/scene';
-import type { Shot } from '../model/shot';
+import { sceneOf } from '../scene';
+import type { Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { filmedBackwards } from './filmed-backwards';
-import { sampleShot } from '../motion/shown';
+import { sampleShot } from '../motion';
 
 describe('filmed backwards and played in reverse', () => {
   const timing = {

@@ -1,4 +1,4 @@
-import { shotDurationS, type Shot } from '../model/shot';
+import { shotDurationS, type Shot } from '../model';
 
 /**
  * The same picture filmed from its end to its start: the move the other way, holds and feathers at the other end, the

@@ -1,4 +1,4 @@
-import { shotDurationS, type Focus, type Shot } from '../model/shot';
+import { shotDurationS, type Focus, type Shot } from '../model';
 
 const cm = (m: number) => Math.round(m * 100) / 100;
 

@@ -1,18 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { BuildSchema, SupportSchema } from '../model/build';
-import { DEFAULT_BUILDS, DEFAULT_PARTS } from '../model/default-builds';
-import { DEFAULT_KIT, newShoot } from '../model/defaults';
-import { balanceOf } from '../supports/balance';
-import { draggedTo, viewsOf } from '../supports/views';
+import {
+  BuildSchema,
+  DEFAULT_BUILDS,
+  DEFAULT_KIT,
+  DEFAULT_PARTS,
+  factsOf,
+  holesOf,
+  newShoot,
+  SupportSchema,
+} from '../model';
+import { balanceOf, buildVerdict, draggedTo, supportFacts, supportOf, viewsOf, worstOf } from '../supports';
 import { setAsTold } from './set-as-told';
 import { withBuild, withMadeUpKit } from './builds';
 import { changedThing, namedBy, rigWith, THINGS, type ThingList } from './kit';
-import { readPartsJson } from '../formats/parts-json';
-import { factsOf } from '../model/facts';
-import { holesOf } from '../model/sentence';
-import { supportFacts, supportOf } from '../supports/all';
+import { readPartsJson } from '../formats';
 import { withField } from './support';
-import { buildVerdict, worstOf } from '../supports/verdict';
 
 const built = (id: string) => {
   const found = DEFAULT_BUILDS.find((row) => row.id === `build-${id}`);

@@ -1,18 +1,20 @@
 import * as z from 'zod';
-import { DEFAULT_GAITS, DEFAULT_RIGS, usualRig } from '../model/default-rigs';
-import { DEFAULT_KIT } from '../model/defaults';
 import {
   CameraSchema,
+  DEFAULT_GAITS,
+  DEFAULT_KIT,
+  DEFAULT_RIGS,
   FilterSchema,
-  GaitSchema,
-  LensSchema,
-  RigSchema,
   type Gait,
+  GaitSchema,
   type Kit,
+  LensSchema,
+  problemsOf,
   type Rig,
-} from '../model/kit';
-import { problemsOf } from '../model/problems';
-import type { Shoot } from '../model/shoot';
+  RigSchema,
+  type Shoot,
+  usualRig,
+} from '../model';
 
 /** Cameras, lenses, filters, rigs and gaits that shots name: copied, typed over, taken out. */
 

@@ -1,7 +1,5 @@
-import type { Move, MoveKind } from '../model/move';
-import { LEAST_APART_M, MOST_PATH_POINTS } from '../model/moves/free';
-import { legsOf, withLeg, type Shot } from '../model/shot';
-import { asKind, RECIPES } from '../motion/moves';
+import { LEAST_APART_M, legsOf, MOST_PATH_POINTS, type Move, type MoveKind, type Shot, withLeg } from '../model';
+import { asKind, RECIPES } from '../motion';
 
 /** Moves of a shot added, taken out, drawn on. */
 

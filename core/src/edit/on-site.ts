@@ -1,6 +1,5 @@
-import { WallSchema, type Piece } from '../model/piece';
-import { WalkPointSchema } from '../model/shot';
-import { groundHeightM, groundPieces } from '../site/ground';
+import { type Piece, WalkPointSchema, WallSchema } from '../model';
+import { groundHeightM, groundPieces } from '../site';
 
 export const cm = (m: number) => Math.round(m * 100) / 100;
 const within = (m: number, { minValue, maxValue }: { minValue: number | null; maxValue: number | null }) =>

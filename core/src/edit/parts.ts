@@ -1,5 +1,4 @@
-import type { Part } from '../model/build';
-import type { Kit } from '../model/kit';
+import type { Kit, Part } from '../model';
 
 /** Parts of the kit: typed, copied, taken in from files and out. */
 

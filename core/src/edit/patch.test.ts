@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newPiece } from '../model/piece';
+import { newPiece } from '../model';
 import { demoShoot } from '../testing/demo';
 import { patchBetween, patched } from './patch';
 import { addPiece, removePiece } from './pieces';

@@ -1,5 +1,4 @@
-import { KitSchema } from '../model/kit';
-import type { Shoot } from '../model/shoot';
+import { KitSchema, type Shoot } from '../model';
 
 /** What changed in a list: its ids in their order, and the rows that are new or different. */
 interface RowsPatch {

@@ -1,9 +1,16 @@
 import { cm, onSite, onWalk, upSite, groundAt } from './on-site';
 import { changeWalk } from './walks';
-import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '../model/piece';
-import type { Shoot } from '../model/shoot';
-import type { Move } from '../model/move';
-import type { Focus, FocusTarget, Way } from '../model/shot';
+import {
+  type Focus,
+  type FocusTarget,
+  type Move,
+  newPiece,
+  type Piece,
+  PIECE_KINDS,
+  type PieceKind,
+  type Shoot,
+  type Way,
+} from '../model';
 
 /** Pieces of the site put, moved, copied and taken away. */
 

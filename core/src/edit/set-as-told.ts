@@ -1,12 +1,5 @@
-import { BuildSchema, type Build } from '../model/build';
-import type { Kit } from '../model/kit';
-import type { Units } from '../model/units';
-import { heapOf, partLumps } from '../supports/masses';
-import { gimbalSlides } from '../supports/motor-gimbal/statics';
-import { coach } from '../supports/sled/coach';
-import { stackOf, type SledSolution } from '../supports/sled/solver';
-import { jibStand } from '../supports/jib/statics';
-import { solutionFor } from '../supports/sled/told';
+import { type Build, BuildSchema, type Kit, type Units } from '../model';
+import { coach, gimbalSlides, heapOf, jibStand, partLumps, type SledSolution, solutionFor, stackOf } from '../supports';
 
 /**
  * A build set as its steps say: the sled's solution (or, once it was looked at, what the coach says next), the gimbal's

@@ -1,6 +1,4 @@
-import { USUAL_GAIT } from '../model/default-rigs';
-import type { Camera, Kit, Lens } from '../model/kit';
-import type { Shot } from '../model/shot';
+import { type Camera, type Kit, type Lens, type Shot, USUAL_GAIT } from '../model';
 
 /** What a shot is made with. */
 

@@ -1,6 +1,4 @@
-import { newShot } from '../model/defaults';
-import type { Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
+import { newShot, type Shoot, type Shot } from '../model';
 
 /** The shoot with one of its shots changed. */
 export const withShot = (shoot: Shoot, shotId: string, edit: (shot: Shot) => Shot): Shoot => ({

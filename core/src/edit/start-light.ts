@@ -1,5 +1,4 @@
-import type { Build, Placed } from '../model/build';
-import type { Kit } from '../model/kit';
+import type { Build, Kit, Placed } from '../model';
 
 /**
  * Weights at each end of the bottom plate, and how far from its middle they sit: common practice, no published source.

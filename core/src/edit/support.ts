@@ -1,5 +1,5 @@
-import type { Support } from '../model/build';
-import { supportOf } from '../supports/all';
+import type { Support } from '../model';
+import { supportOf } from '../supports';
 
 /** The field of a support with another value; choices of yes and no become truth. */
 export function withField(support: Support, field: string, value: number | string): Support {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { TimingSchema, type Timing } from '../model/shot';
+import { TimingSchema, type Timing } from '../model';
 import { mostOfPart, withTiming, type TimingPart } from './timing';
 
 const PARTS: TimingPart[] = ['durationS', 'holdStartS', 'featherInS', 'featherOutS', 'holdEndS'];

@@ -1,4 +1,4 @@
-import { TimingSchema, type Timing } from '../model/shot';
+import { TimingSchema, type Timing } from '../model';
 
 /** A length of time of a leg that is typed. */
 export type TimingPart = 'durationS' | 'holdStartS' | 'featherInS' | 'featherOutS' | 'holdEndS';

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { anyMove, anyMoveOf, num } from '../testing/any-move';
 import { filmed, WALK } from '../testing/filmed';
 import { plainPieces } from '../testing/shoots';
-import { MOVE_KINDS, recipeOf } from '../motion/moves/index';
+import { MOVE_KINDS, recipeOf } from '../motion';
 import { mirrored, mirroredSite, raised, scaled } from './transform';
 
 const TIMING = {

@@ -1,5 +1,5 @@
-import { numbersOf, type Move } from '../model/move';
-import { clamp } from '../motion/moves/recipe';
+import { numbersOf, type Move } from '../model';
+import { clamp } from '../motion';
 
 type Numbers = Record<string, number>;
 

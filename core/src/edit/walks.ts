@@ -1,8 +1,6 @@
 import { onWalk, groundAt } from './on-site';
 import { withShot } from './shots';
-import type { Piece } from '../model/piece';
-import type { Shoot } from '../model/shoot';
-import type { WalkPoint } from '../model/shot';
+import type { Piece, Shoot, WalkPoint } from '../model';
 
 /** Where pieces go during a shot. */
 

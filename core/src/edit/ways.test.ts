@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plainShoot } from '../testing/shoots';
-import { ShootSchema } from '../model/shoot';
+import { ShootSchema } from '../model';
 import { bothWays, flicked, wayOf, withoutVariant, withVariant } from './ways';
 
 const [shot] = plainShoot().shots;

@@ -1,4 +1,4 @@
-import { WaySchema, type Way, type Shot } from '../model/shot';
+import { WaySchema, type Way, type Shot } from '../model';
 
 /** Two ways to make one shot: the shot's own fields are one of them, `other` is the one kept beside it. */
 

@@ -1,4 +1,4 @@
-import type { Picture } from '../image/picture';
+import type { Picture } from '../image';
 import type { FindingKind, Numbered } from './definition';
 import type { FindingOf } from './finding';
 import { alsoShape } from './picture/also-shape';

@@ -1,4 +1,4 @@
-import type { Limits } from '../model/limits';
+import type { Limits } from '../model';
 import type { CureIdea } from './cure-ideas';
 import type { FindingOf } from './finding';
 

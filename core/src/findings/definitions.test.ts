@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { limitsOf, type Limits } from '../model/limits';
-import { plannedFilm } from '../motion/film';
-import { measurePicture } from '../image/picture';
-import { sceneOf } from '../scene/scene';
+import { limitsOf, type Limits } from '../model';
+import { plannedFilm } from '../motion';
+import { measurePicture } from '../image';
+import { sceneOf } from '../scene';
 import { demoShoot } from '../testing/demo';
 import { CURE_IDEAS } from './cure-ideas';
 import { FINDING_KINDS, kindOf, pictureFindings, rigFindings } from './all';
@@ -36,7 +36,7 @@ describe('definitions of findings', () => {
     const ids = new Set<string>();
     for (const scene of scenes) {
       const film = plannedFilm(scene);
-      const picture = measurePicture(film, { units: 'metric' });
+      const picture = measurePicture(film, 'metric');
       asked.clear();
       for (const finding of [...pictureFindings(picture), ...rigFindings(rigCase(film, 'metric'))]) {
         ids.add(finding.id);

@@ -1,5 +1,3 @@
-import type { Units } from '../model/units';
-
 /** How the picture reads: calm, ripple (noticeable, look), jolt (will not read smoothly). */
 export type PictureGrade = 'calm' | 'ripple' | 'jolt';
 /** Whether the rig can do it. */
@@ -41,11 +39,6 @@ export function gradeAbove(value: number, limit: number, joltAt: number): Pictur
 /** Grades a value that should stay high: ripple below the limit, jolt below `joltAt`. */
 export function gradeBelow(value: number, limit: number, joltAt: number): PictureGrade {
   return value < joltAt ? 'jolt' : value < limit ? 'ripple' : 'calm';
-}
-
-/** How numbers are written in sentences. */
-export interface Words {
-  units: Units;
 }
 
 /** A share as per cent: 0.0433 as `4.3%`; from 10% on without decimals. */

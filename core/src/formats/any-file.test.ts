@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { MOST_MB, readAnyFile, type FileKind } from './any-file';
+import { readAnyFile } from './any-file';
+import { MOST_MB, type FileKind } from './file-limits';
 import { cellText, plainCell } from './csv-text';
 import { Refusal } from './refusal';
 

@@ -1,7 +1,5 @@
-import type { Part } from '../model/build';
-import type { Shoot } from '../model/shoot';
-import type { WalkPoint } from '../model/shot';
-import { clipped } from '../model/text';
+import { clipped } from '../model';
+import { checkFile, type FileContents, type FileKind } from './file-limits';
 import { jsonOf } from './json';
 import { readPartsCsv } from './parts-csv';
 import { readPartsJson } from './parts-json';
@@ -9,39 +7,6 @@ import { Refusal } from './refusal';
 import { checkShoot } from './shoot-file';
 import { readWalkCsv } from './walk-csv';
 import { readWalkGpx, type Landing } from './walk-gpx';
-
-/** What a file can be for. */
-export type FileKind = 'shoot' | 'parts' | 'walk';
-
-/**
- * Most that a file of a kind may hold, MB. All that a person makes is far smaller, and each is read well within two
- * seconds.
- */
-export const MOST_MB: Record<FileKind, number> = { shoot: 8, parts: 1, walk: 3 };
-
-export type FileContents =
-  { kind: 'shoot'; shoot: Shoot } | { kind: 'parts'; parts: Part[] } | { kind: 'walk'; points: WalkPoint[] };
-
-const PICTURE = /\.(jpe?g|png|webp|gif|heic|avif|tiff?|bmp|svg)$/i;
-const FILM = /\.(mp4|mov|webm|mkv|avi|mp3|wav)$/i;
-
-/**
- * Refuses by its name and size what cannot be meant, before anything of it is read. `wanted`: what it is asked for,
- * null for whatever it is.
- */
-export function checkFile(name: string, bytes: number, wanted: FileKind | null): void {
-  const short = clipped(name, 60);
-  if (PICTURE.test(name))
-    throw Refusal.of(
-      'file',
-      `“${short}” is a picture, not a shoot. Pictures are measured in on the Lens screen of a shot, under “How far”.`,
-    );
-  if (FILM.test(name)) throw Refusal.of('file', `“${short}” is a film or a sound, which nothing here reads.`);
-  const most = wanted === null ? MOST_MB.shoot : MOST_MB[wanted];
-  if (bytes > most * 1024 * 1024)
-    throw Refusal.of('file', `“${short}” has ${(bytes / 1024 / 1024).toFixed(1)} MB; at most ${most} MB are read.`);
-  if (bytes === 0) throw Refusal.of('file', `“${short}” is empty.`);
-}
 
 /**
  * Reads a file of any kind that this app knows by its name and its beginning. `landing`: where a walk by coordinates

@@ -1,9 +1,5 @@
-import type { Build } from '../model/build';
-import type { Shoot } from '../model/shoot';
-import { balanceOf } from '../supports/balance';
-import { checklistOf } from '../supports/checklist';
-import { disturbedAxes } from '../supports/motor-gimbal/disturbed';
-import { shotsOf } from '../supports/needs';
+import type { Build, Shoot } from '../model';
+import { balanceOf, checklistOf, disturbedAxes, shotsOf } from '../supports';
 
 /** A build as `arc balance` and `arc stand` print it: the same numbers as the Kit screen. */
 export function buildJson(shoot: Shoot, build: Build, number: number) {

@@ -1,4 +1,4 @@
-import { withVariant } from '../edit/ways';
+import { withVariant } from '../edit';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import geodesic from 'geographiclib-geodesic';
@@ -8,11 +8,9 @@ import { Quaternion, Vector3, type AnimationClip, type PerspectiveCamera } from 
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import * as defaults from '../model/defaults';
 import { describe, expect, it, vi } from 'vitest';
-import { OWN_CHECK } from '../model/build';
-import { sceneOf } from '../scene/scene';
-import { filmShot, rowCount } from '../motion/sample';
-import { legsOf, shotDurationS, type Shot } from '../model/shot';
-import { EFFECT_KINDS, RECIPES } from '../motion/moves';
+import { legsOf, OWN_CHECK, type Shot, shotDurationS } from '../model';
+import { sceneOf } from '../scene';
+import { EFFECT_KINDS, filmShot, RECIPES, rowCount } from '../motion';
 import { plainShoot } from '../testing/shoots';
 import { threeCamera } from '../testing/three-camera';
 import { PATH_COLUMNS, writePathCsv } from './path-csv';

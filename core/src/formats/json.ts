@@ -1,4 +1,4 @@
-import { clipped } from '../model/text';
+import { clipped } from '../model';
 import { Refusal } from './refusal';
 
 /** The value of a JSON text. Throws a `Refusal` when it is none. */

@@ -1,11 +1,6 @@
-import { setupOf, type Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
-import type { Filter } from '../model/kit';
-import { exposureOf } from '../optics/exposure-of-shot';
-import { compareLenses, type CompareBy } from '../reading/compare-lenses';
-import { focusPlan } from '../reading/focus-plan';
-import { verdictOnLenses } from '../reading/lens-verdict';
-import { timePlan } from '../reading/time-plan';
+import { type Filter, setupOf, type Shoot, type Shot } from '../model';
+import { exposureOf } from '../optics';
+import { type CompareBy, compareLenses, focusPlan, timePlan, verdictOnLenses } from '../reading';
 
 const number = (value: number | null): number | null => (value !== null && Number.isFinite(value) ? value : null);
 

@@ -1,6 +1,5 @@
-import { parametersOf } from '../model/move';
-import { EFFECTS } from '../motion/moves/recipe';
-import { MOVE_KINDS, RECIPES } from '../motion/moves';
+import { parametersOf } from '../model';
+import { EFFECTS, MOVE_KINDS, RECIPES } from '../motion';
 
 /**
  * The vocabulary as plain JSON: what `arc moves` prints. The family says what a move does on screen. A drawn path has

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { PART_KINDS, type Part } from '../model/build';
-import { DEFAULT_KIT } from '../model/defaults';
+import { DEFAULT_KIT, type Part, PART_KINDS } from '../model';
 import { readPartsCsv, writePartsCsv } from './parts-csv';
 
 const mm = fc.integer({ min: 1, max: 3000 });

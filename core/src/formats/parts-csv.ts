@@ -1,7 +1,5 @@
 import Papa from 'papaparse';
-import { PartSchema, type Part } from '../model/build';
-import { problemsOf } from '../model/problems';
-import { clipped } from '../model/text';
+import { clipped, type Part, PartSchema, problemsOf } from '../model';
 import { cellText, plainCell } from './csv-text';
 import { partsOnce } from './parts-json';
 import { Refusal } from './refusal';

@@ -1,7 +1,5 @@
 import * as z from 'zod';
-import { PartSchema, type Part } from '../model/build';
-import { MOST_PARTS } from '../model/kit';
-import { problemsOf } from '../model/problems';
+import { MOST_PARTS, type Part, PartSchema, problemsOf } from '../model';
 import { jsonOf } from './json';
 import { Refusal } from './refusal';
 

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import type { Scene } from '../scene/scene';
-import { filmShot } from '../motion/sample';
+import type { Scene } from '../scene';
+import { filmShot } from '../motion';
 
 export const PATH_COLUMNS = [
   'frame',

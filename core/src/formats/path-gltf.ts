@@ -1,8 +1,8 @@
 import { Document, Logger, WebIO, type Node } from '@gltf-transform/core';
-import type { Piece, PieceKind } from '../model/piece';
-import type { Scene } from '../scene/scene';
-import { filmShot } from '../motion/sample';
-import { solidOf } from '../site/solids';
+import type { Piece, PieceKind } from '../model';
+import type { Scene } from '../scene';
+import { filmShot } from '../motion';
+import { solidOf } from '../site';
 
 const RAD = Math.PI / 180;
 

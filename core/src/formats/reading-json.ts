@@ -1,7 +1,6 @@
-import type { Cure } from '../search/cures';
-import { readFigures } from '../reading/read-figures';
-import type { Reading } from '../reading/read-shot';
-import type { Shot } from '../model/shot';
+import type { Cure } from '../search';
+import { readFigures, type Reading } from '../reading';
+import type { Shot } from '../model';
 
 const number = (value: number): number | null => (Number.isFinite(value) ? value : null);
 

@@ -1,4 +1,4 @@
-import type { Problem } from '../model/problems';
+import type { Problem } from '../model';
 
 /** Something from outside that cannot be taken in. The message is a sentence that names the field and the mend. */
 export class Refusal extends Error {

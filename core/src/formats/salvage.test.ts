@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { ShootSchema } from '../model/shoot';
+import { ShootSchema } from '../model';
 import { salvageShoot } from './salvage';
 import { readShootFile } from './shoot-file';
 

@@ -1,10 +1,20 @@
 import type * as z from 'zod';
-import { newShoot, newShot } from '../model/defaults';
-import { migrated } from '../model/migrations';
-import { newPiece, PIECE_KINDS, type PieceKind } from '../model/piece';
-import { pathText, problemsOf } from '../model/problems';
-import { SHOOT_FORMAT, SHOOT_VERSION, ShootSchema, type Shoot } from '../model/shoot';
-import { clipped, nameText } from '../model/text';
+import {
+  clipped,
+  migrated,
+  nameText,
+  newPiece,
+  newShoot,
+  newShot,
+  pathText,
+  PIECE_KINDS,
+  type PieceKind,
+  problemsOf,
+  type Shoot,
+  SHOOT_FORMAT,
+  SHOOT_VERSION,
+  ShootSchema,
+} from '../model';
 
 /** What could be read of a shoot that is out of order, and what was left out or set anew, a sentence each. */
 export interface Salvage {

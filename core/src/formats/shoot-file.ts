@@ -1,7 +1,5 @@
 import * as z from 'zod';
-import { migrated } from '../model/migrations';
-import { problemsOf } from '../model/problems';
-import { SHOOT_FORMAT, SHOOT_VERSION, ShootSchema, type Shoot } from '../model/shoot';
+import { migrated, problemsOf, type Shoot, SHOOT_FORMAT, SHOOT_VERSION, ShootSchema } from '../model';
 import { jsonOf } from './json';
 import { Refusal } from './refusal';
 

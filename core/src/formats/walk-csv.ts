@@ -1,7 +1,6 @@
 import Papa from 'papaparse';
 import type * as z from 'zod';
-import { MOST_WALK_POINTS, WalkSchema, type WalkPoint } from '../model/shot';
-import { clipped } from '../model/text';
+import { clipped, MOST_WALK_POINTS, type WalkPoint, WalkSchema } from '../model';
 import { quoted, withoutMark } from './parts-csv';
 import { Refusal } from './refusal';
 

@@ -1,8 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import geodesic from 'geographiclib-geodesic';
 import * as z from 'zod';
-import type { WalkPoint } from '../model/shot';
-import { clipped } from '../model/text';
+import { clipped, type WalkPoint } from '../model';
 import { Refusal } from './refusal';
 import { checkWalk } from './walk-csv';
 

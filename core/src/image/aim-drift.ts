@@ -1,7 +1,6 @@
-import { AIM_MODES, type AimMode } from '../model/shot';
-import { sceneFrom, type Scene } from '../scene/scene';
-import { motionOf } from '../motion/legs';
-import { sampleShot } from '../motion/shown';
+import { AIM_MODES, type AimMode } from '../model';
+import { sceneFrom, type Scene } from '../scene';
+import { motionOf, sampleShot } from '../motion';
 import { subjectInFrame } from './subject-in-frame';
 
 /** Rows a second that drift is looked at: it is slow. */

@@ -1,7 +1,7 @@
 import { BufferAttribute, BufferGeometry, DoubleSide, Mesh, MeshBasicMaterial, Raycaster, Vector2 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '../model/piece';
-import { solidOf } from '../site/solids';
+import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '../model';
+import { solidOf } from '../site';
 import { filmed } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { threeCamera } from '../testing/three-camera';

@@ -1,9 +1,8 @@
-import type { Piece } from '../model/piece';
-import type { Scene } from '../scene/scene';
-import type { WalkAt } from '../scene/walk';
-import type { Samples } from '../motion/sample';
-import { CAMERA_SIZE } from '../optics/projection';
-import { solidOf } from '../site/solids';
+import type { Piece } from '../model';
+import type { Scene, WalkAt } from '../scene';
+import type { Samples } from '../motion';
+import { CAMERA_SIZE } from '../optics';
+import { solidOf } from '../site';
 
 /** No piece: ground or sky. */
 export const NOTHING = -1;

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newPiece, type Piece } from '../model/piece';
-import type { Move } from '../model/move';
-import type { Shot } from '../model/shot';
+import { type Move, newPiece, type Piece, type Shot } from '../model';
 import { filmed } from '../testing/filmed';
 import { AROUND, HELD_STILL } from '../testing/shoots';
 import { edgeMarks } from './edge-marks';

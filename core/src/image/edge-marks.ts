@@ -1,8 +1,7 @@
-import { sayLength, type Units } from '../model/units';
-import type { Piece } from '../model/piece';
-import type { Scene } from '../scene/scene';
-import type { Samples } from '../motion/sample';
-import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
+import { type Piece, sayLength, type Units } from '../model';
+import type { Scene } from '../scene';
+import type { Samples } from '../motion';
+import { CAMERA_SIZE, project, type InPicture } from '../optics';
 import { depthRasterOf, type DepthRaster } from './depth-raster';
 
 /**

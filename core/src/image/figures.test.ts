@@ -1,9 +1,7 @@
-import { plannedFilm } from '../motion/film';
+import { plannedFilm } from '../motion';
 import { describe, expect, it } from 'vitest';
-import type { Move } from '../model/move';
-import { newPiece, type Piece } from '../model/piece';
-import type { Shot } from '../model/shot';
-import { readFigures } from '../reading/read-figures';
+import { type Move, newPiece, type Piece, type Shot } from '../model';
+import { readFigures } from '../reading';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND, HELD_STILL, plainPieces } from '../testing/shoots';
 import { measurePicture } from './picture';
@@ -18,7 +16,7 @@ const TIMING = {
 };
 function figures(move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
   const { scene } = filmed(move, { timing: TIMING, ...more }, false, pieces);
-  return readFigures(measurePicture(plannedFilm(scene), { units: 'metric' }));
+  return readFigures(measurePicture(plannedFilm(scene), 'metric'));
 }
 const layer = (name: 'near' | 'subject' | 'far', ...given: Parameters<typeof figures>) =>
   figures(...given).layers.find((row) => row.layer === name);
@@ -68,7 +66,7 @@ describe('pinned pieces', () => {
   const figure = newPiece('figure', 'figure', 'Ansa', 0, 0, 0);
   const points = (given: Piece['layer'], name: 'near' | 'far') => {
     const { scene } = filmed(slide, {}, false, [figure, pole(given)]);
-    return measurePicture(plannedFilm(scene), { units: 'metric' }).site[name].points[0];
+    return measurePicture(plannedFilm(scene), 'metric').site[name].points[0];
   };
   it('count where they are pinned, whatever their distance', () => {
     expect(points('near', 'near')).toBeGreaterThan(points('auto', 'near'));

@@ -1,6 +1,6 @@
-import { largest, smoothed } from '../motion/columns';
-import { smoothSpeed } from '../model/limits';
-import { exposureTimeS } from '../optics/shutter';
+import { largest, smoothed } from '../motion';
+import { smoothSpeed } from '../model';
+import { exposureTimeS } from '../optics';
 import type { LayerMotion } from './layer-speed';
 import type { Picture } from './picture';
 import { windowSpeed } from './strobe';

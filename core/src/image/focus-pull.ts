@@ -1,9 +1,6 @@
-import type { Lens } from '../model/kit';
-import type { Limits } from '../model/limits';
-import type { Puller } from '../model/shot';
-import { largest } from '../motion/columns';
-import type { Samples } from '../motion/sample';
-import { ringDegPerDioptre } from '../optics/focus-ring';
+import type { Lens, Limits, Puller } from '../model';
+import { largest, type Samples } from '../motion';
+import { ringDegPerDioptre } from '../optics';
 
 /** The fastest that the focus has to go, in real time. */
 export interface FocusPull {

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { sampleShot } from '../motion/shown';
-import type { Samples } from '../motion/sample';
-import { pointsOf } from '../site/site-points';
+import { type Samples, sampleShot } from '../motion';
+import { pointsOf } from '../site';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
 import { threeCamera, threeProject } from '../testing/three-camera';
 import { everywhere, FAR_SHARE, NEAR_SHARE, siteMotion } from './layer-speed';

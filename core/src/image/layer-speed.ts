@@ -1,6 +1,6 @@
-import { CAMERA_SIZE } from '../optics/projection';
-import type { Samples } from '../motion/sample';
-import { CLUSTER_SIZE, type SitePoints } from '../site/site-points';
+import { CAMERA_SIZE } from '../optics';
+import type { Samples } from '../motion';
+import { CLUSTER_SIZE, type SitePoints } from '../site';
 import type { PointsAt, StillPoints } from './seen-surface';
 
 /**

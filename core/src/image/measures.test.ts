@@ -1,13 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { FEATHERS } from '../scene/feather';
-import { sampleShot } from '../motion/shown';
-import { DEFAULT_AIM } from '../model/defaults';
-import type { Shot } from '../model/shot';
+import { FEATHERS } from '../scene';
+import { type Samples, sampleShot } from '../motion';
+import { DEFAULT_AIM, type Shot } from '../model';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
 import { FELT_S, screenMotion } from './screen-motion';
 import { everywhere, siteMotion } from './layer-speed';
-import { pointsOf } from '../site/site-points';
-import type { Samples } from '../motion/sample';
+import { pointsOf } from '../site';
 import { subjectInFrame } from './subject-in-frame';
 
 const SHARP = {

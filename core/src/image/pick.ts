@@ -1,5 +1,5 @@
-import type { Scene } from '../scene/scene';
-import type { Samples } from '../motion/sample';
+import type { Scene } from '../scene';
+import type { Samples } from '../motion';
 import { depthRasterOf, NOTHING } from './depth-raster';
 
 /** Fine enough for a fingertip on a picture. */

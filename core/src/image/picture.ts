@@ -1,7 +1,6 @@
-import type { Words } from '../findings/finding';
-import type { Scene } from '../scene/scene';
-import type { Film } from '../motion/film';
-import type { Samples } from '../motion/sample';
+import type { Units } from '../model';
+import type { Scene } from '../scene';
+import type { Film, Samples } from '../motion';
 import { depthRasterOf } from './depth-raster';
 import { SeenPieces, type PieceSeen } from './seen-pieces';
 import { RASTER_CELLS, MARGIN_CELLS, nearnessM, SeenSurface, stretchEnd, type PointsAt } from './seen-surface';
@@ -25,7 +24,8 @@ export interface Picture extends Film {
   screen: ScreenMotion;
   /** What can be seen of each piece. */
   pieces: PieceSeen[];
-  words: Words;
+  /** What lengths in sentences are said in. */
+  units: Units;
 }
 
 /** Layers are measured at no more rows a second than this: they are judged over 0.4 s. */
@@ -44,7 +44,7 @@ export interface Quality {
 export const FULL_QUALITY: Quality = { sight: true, rastersHz: 2 };
 
 /** Measures the picture of a film. */
-export function measurePicture(film: Film, words: Words, quality: Quality = FULL_QUALITY): Picture {
+export function measurePicture(film: Film, units: Units, quality: Quality = FULL_QUALITY): Picture {
   const { scene, samples } = film;
   const subject = subjectInFrame(samples, scene.subject);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
@@ -69,7 +69,7 @@ export function measurePicture(film: Film, words: Words, quality: Quality = FULL
     depthM,
     screen: screenMotion(samples, depthM, site),
     pieces,
-    words,
+    units,
   };
 }
 

@@ -1,4 +1,4 @@
-import { plannedFilm } from '../motion/film';
+import { plannedFilm } from '../motion';
 import { describe, expect, it } from 'vitest';
 import {
   BufferAttribute,
@@ -10,12 +10,10 @@ import {
   Vector3,
   type Object3D,
 } from 'three';
-import type { Move } from '../model/move';
-import { newPiece, type Piece } from '../model/piece';
-import type { Shot } from '../model/shot';
+import { type Move, newPiece, type Piece, type Shot } from '../model';
 import { usual, filmed } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { solidOf } from '../site/solids';
+import { solidOf } from '../site';
 import { measurePicture } from './picture';
 import { FAR_SHARE, NEAR_SHARE } from './layer-speed';
 
@@ -49,7 +47,7 @@ function meshesOf(pieces: readonly Piece[]): Mesh[] {
 function rayCast(move: Move, more: Partial<Shot>, pieces: Piece[]) {
   const film = filmed(move, { rigId: 'rig-drone', gaitId: 'gait-stand', ...more }, false, pieces);
   const { scene } = film;
-  const picture = measurePicture(plannedFilm(scene), { units: 'metric' });
+  const picture = measurePicture(plannedFilm(scene), 'metric');
   const { samples } = picture;
   const meshes: Object3D[] = meshesOf(pieces);
   const caster = new Raycaster();
@@ -197,8 +195,7 @@ describe('layer speed by what fills the frame', () => {
       skewDeg: 0,
     };
     const speed = (pieces: Piece[]) =>
-      measurePicture(plannedFilm(filmed(slide, { timing: TIMING }, false, pieces).scene), { units: 'metric' }).site.far
-        .speed;
+      measurePicture(plannedFilm(filmed(slide, { timing: TIMING }, false, pieces).scene), 'metric').site.far.speed;
     const [alone, hiding] = [
       speed([GARDEN[0], wall]),
       speed([

@@ -1,5 +1,5 @@
-import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
-import type { Samples } from '../motion/sample';
+import { CAMERA_SIZE, project, type InPicture } from '../optics';
+import type { Samples } from '../motion';
 import type { SiteMotion } from './layer-speed';
 
 /**

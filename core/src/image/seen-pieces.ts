@@ -1,4 +1,4 @@
-import type { Piece } from '../model/piece';
+import type { Piece } from '../model';
 import type { DepthRaster } from './depth-raster';
 
 /** What the audience gets to see of a piece. Times are those of the rasters. */

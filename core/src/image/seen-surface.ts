@@ -1,7 +1,7 @@
-import type { Scene } from '../scene/scene';
-import type { Samples } from '../motion/sample';
-import { CAMERA_SIZE } from '../optics/projection';
-import { CLUSTER_SIZE, type SitePoints } from '../site/site-points';
+import type { Scene } from '../scene';
+import type { Samples } from '../motion';
+import { CAMERA_SIZE } from '../optics';
+import { CLUSTER_SIZE, type SitePoints } from '../site';
 import { NOTHING, type DepthRaster } from './depth-raster';
 
 /**

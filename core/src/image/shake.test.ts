@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_KIT } from '../model/defaults';
-import type { Move } from '../model/move';
-import type { Shot } from '../model/shot';
-import { sceneOf } from '../scene/scene';
-import { sampleShot } from '../motion/shown';
-import { readShot } from '../reading/read-shot';
+import { DEFAULT_KIT, type Move, type Shot } from '../model';
+import { sceneOf } from '../scene';
+import { sampleShot } from '../motion';
+import { readShot } from '../reading';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { shakeInFrame } from './shake';

@@ -1,6 +1,5 @@
-import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
-import type { At } from '../motion/columns';
-import { withBody, type Samples } from '../motion/sample';
+import { CAMERA_SIZE, project, type InPicture } from '../optics';
+import { type At, type Samples, withBody } from '../motion';
 
 /**
  * Wobble is looked for in windows this long on screen: slower than that it is drift. Common practice, no published

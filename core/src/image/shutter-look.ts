@@ -1,5 +1,4 @@
-import type { Limits } from '../model/limits';
-import { smoothSpeed } from '../model/limits';
+import { type Limits, smoothSpeed } from '../model';
 
 /** What a shutter does to motion: hard and jittery, the subject smeared, both at once never. */
 export type ShutterLook = 'fine' | 'short' | 'long';

@@ -1,7 +1,7 @@
-import type { PieceLayer } from '../model/piece';
-import type { Scene } from '../scene/scene';
-import type { ShotMotion } from '../motion/legs';
-import { sitePoints, type Lattice } from '../site/site-points';
+import type { PieceLayer } from '../model';
+import type { Scene } from '../scene';
+import type { ShotMotion } from '../motion';
+import { sitePoints, type Lattice } from '../site';
 import { stillPieces, type StillPoints } from './seen-surface';
 
 const FINE_PER_SIDE = 17;

@@ -1,7 +1,6 @@
-import type { Scene } from '../scene/scene';
-import { motionOf } from '../motion/legs';
-import type { Samples } from '../motion/sample';
-import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
+import type { Scene } from '../scene';
+import { motionOf, type Samples } from '../motion';
+import { CAMERA_SIZE, project, type InPicture } from '../optics';
 import { depthRasterOf, seenDepthM } from './depth-raster';
 import { FAR_SHARE, NEAR_SHARE, type LayerName } from './layer-speed';
 import { RASTER_CELLS } from './seen-surface';

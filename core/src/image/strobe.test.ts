@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { limitsOf } from '../model/limits';
+import { limitsOf } from '../model';
 import { windowSpeed } from './strobe';
 
 const LIMITS = limitsOf({});

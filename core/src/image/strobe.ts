@@ -1,4 +1,4 @@
-import type { Limits } from '../model/limits';
+import type { Limits } from '../model';
 
 /** A shutter's blur hides detail finer than this many cycles over its length: half-power width of a box filter. */
 const BOX_HALF_POWER = 0.443;

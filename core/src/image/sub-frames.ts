@@ -1,6 +1,6 @@
-import type { Scene } from '../scene/scene';
-import type { Samples } from '../motion/sample';
-import { exposureTimeS } from '../optics/shutter';
+import type { Scene } from '../scene';
+import type { Samples } from '../motion';
+import { exposureTimeS } from '../optics';
 
 /**
  * A frame as many short looks through points of the lens, spread over the time that the shutter is open: laid over each

@@ -1,6 +1,6 @@
-import { CAMERA_SIZE, project, type InPicture } from '../optics/projection';
-import type { Samples } from '../motion/sample';
-import type { Piece } from '../model/piece';
+import { CAMERA_SIZE, project, type InPicture } from '../optics';
+import type { Samples } from '../motion';
+import type { Piece } from '../model';
 
 /**
  * The subject in the picture as columns, one row per sample. NaN without a subject or with the subject behind the

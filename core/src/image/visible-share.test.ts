@@ -1,9 +1,8 @@
 import { BufferAttribute, BufferGeometry, DoubleSide, Mesh, MeshBasicMaterial, Raycaster, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { newPiece, type Piece } from '../model/piece';
-import type { Move } from '../model/move';
-import { solidOf } from '../site/solids';
-import { readShot } from '../reading/read-shot';
+import { type Move, newPiece, type Piece } from '../model';
+import { solidOf } from '../site';
+import { readShot } from '../reading';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { visibleShare } from './visible-share';

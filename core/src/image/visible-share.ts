@@ -1,8 +1,7 @@
-import type { Piece } from '../model/piece';
-import type { Scene } from '../scene/scene';
-import type { Samples } from '../motion/sample';
-import type { WalkAt } from '../scene/walk';
-import { solidOf } from '../site/solids';
+import type { Piece } from '../model';
+import type { Scene, WalkAt } from '../scene';
+import type { Samples } from '../motion';
+import { solidOf } from '../site';
 
 /** Points across the subject and up it that are looked at. */
 const ACROSS = 5;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { LIGHT_CONDITIONS } from '../optics/exposure';
+import { LIGHT_CONDITIONS } from '../optics';
 import { daylightKlx, evOfDaylight, SKIES } from './daylight';
 
 const usualEv = (id: string) => LIGHT_CONDITIONS.find((row) => row.id === id)?.ev100;

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { readShootFile } from '../formats/shoot-file';
+import { readShootFile } from '../formats';
 import { differencesOf, sayDifferences } from './differences';
 
 const demo = readShootFile(readFileSync(new URL('../../../demo/first-flush.arc.json', import.meta.url), 'utf8'));

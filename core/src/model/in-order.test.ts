@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { readShootFile } from '../formats/shoot-file';
+import { readShootFile } from '../formats';
 import { newPiece } from './piece';
 import { problemsIn, saidOf } from './in-order';
 import { ShootSchema, type Shoot } from './shoot';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shootJsonSchema } from '../formats/shoot-file';
-import { MOVE_KINDS, RECIPES } from '../motion/moves';
+import { shootJsonSchema } from '../formats';
+import { MOVE_KINDS, RECIPES } from '../motion';
 import { anyMoveOf } from '../testing/any-move';
 import { MoveSchema, numbersOf, parametersOf } from './move';
 import { problemsOf } from './problems';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { CAMERA_SIZE, project, writeCamera } from '../optics/projection';
+import { CAMERA_SIZE, project, writeCamera } from '../optics';
 import { aimAt } from './aim';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });

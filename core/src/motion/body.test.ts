@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT } from '../model/default-rigs';
+import { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { bodyMotion } from './body';
 import { withBody } from './sample';

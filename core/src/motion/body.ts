@@ -1,4 +1,4 @@
-import type { Gait, Rig } from '../model/kit';
+import type { Gait, Rig } from '../model';
 
 /**
  * What the body under the camera adds to its pose, one value a row: metres along the camera's right and up, degrees of

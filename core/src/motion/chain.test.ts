@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shotDurationS, type Leg } from '../model/shot';
+import { shotDurationS, type Leg } from '../model';
 import { anyMove, num } from '../testing/any-move';
 import { filmed, usual } from '../testing/filmed';
 import { MOVE_KINDS } from './moves';

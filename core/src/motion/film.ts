@@ -1,4 +1,4 @@
-import type { Scene } from '../scene/scene';
+import type { Scene } from '../scene';
 import type { Intent } from './intent';
 import { motionOf, type ShotMotion } from './legs';
 import { playingOf } from './playback';

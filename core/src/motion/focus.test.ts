@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { FocusSchema, type Leg } from '../model/shot';
-import { fastestPull } from '../image/focus-pull';
+import { FocusSchema, type Leg } from '../model';
+import { fastestPull } from '../image';
 import { filmed, usual } from '../testing/filmed';
 
 const timing = {

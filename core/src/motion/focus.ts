@@ -1,7 +1,6 @@
-import type { Scene } from '../scene/scene';
-import type { Focus, FocusTarget } from '../model/shot';
+import { eased, type Scene } from '../scene';
+import type { Focus, FocusTarget } from '../model';
 import type { ShotMotion } from './legs';
-import { eased } from '../scene/feather';
 
 /** Nothing focuses nearer than this, m. */
 const LEAST_FOCUS_M = 0.02;

@@ -1,4 +1,4 @@
-import type { Point3 } from '../site/directions';
+import type { Point3 } from '../site';
 import type { LegMotion } from './legs';
 import type { SubjectIn } from './moves/recipe';
 

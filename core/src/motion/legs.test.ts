@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { legAt, withLeg, type Leg } from '../model/shot';
+import { legAt, withLeg, type Leg } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { gripsOf, motionOf } from './legs';

@@ -1,16 +1,11 @@
-import type { Scene } from '../scene/scene';
-import type { Leg } from '../model/shot';
-import type { Move } from '../model/move';
-import { groundHeightM } from '../site/ground';
-import { FEATHERS } from '../scene/feather';
+import { FEATHERS, type HeadingAt, type Pace, type Scene, type WalkAt } from '../scene';
+import type { Leg, Move } from '../model';
+import { groundHeightM, type Point3 } from '../site';
 import { recipeOf } from './moves';
 import { intentOf, type Intent } from './intent';
 import type { Grip, Moments, Recipe } from './moves/recipe';
-import type { Pace } from '../scene/timing';
 import type { MoveFrame } from './move-frame';
 import type { Track } from './track';
-import type { Point3 } from '../site/directions';
-import type { HeadingAt, WalkAt } from '../scene/walk';
 
 /** One move of a shot, laid out on its moveFrame. */
 export interface LegMotion {

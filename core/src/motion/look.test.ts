@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Aim, AimMode } from '../model/shot';
+import type { Aim, AimMode } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 

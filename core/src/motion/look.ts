@@ -1,9 +1,8 @@
-import type { Scene } from '../scene/scene';
+import { eased, type Scene } from '../scene';
 import { aimAt, type PanTilt } from './aim';
-import { eased } from '../scene/feather';
 import type { LegMotion, ShotMotion } from './legs';
 import type { AimRule, Look } from './moves/recipe';
-import { nearestTurn } from '../site/directions';
+import { nearestTurn } from '../site';
 
 /**
  * Where the hand wants the camera to look from a place at a moment, the subject being at a place, through a focal

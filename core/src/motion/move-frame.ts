@@ -1,5 +1,5 @@
-import type { Point3 } from '../site/directions';
-import type { HeadingAt, WalkAt } from '../scene/walk';
+import type { Point3 } from '../site';
+import type { HeadingAt, WalkAt } from '../scene';
 
 /** What a move is laid out by: its pivot, and the subject as it walks. */
 export interface MoveFrame {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readShot } from '../reading/read-shot';
+import { readShot } from '../reading';
 import { num } from '../testing/any-move';
 import { filmed, usual } from '../testing/filmed';
 import { lengthOnScreenS, playingOf } from './playback';

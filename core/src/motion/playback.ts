@@ -1,4 +1,4 @@
-import { shotDurationS, type RampPoint, type Shot } from '../model/shot';
+import { shotDurationS, type RampPoint, type Shot } from '../model';
 
 /** How a shot is played: seconds of action, as the camera filmed them, against seconds on screen. */
 export interface Playing {

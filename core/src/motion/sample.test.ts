@@ -1,13 +1,12 @@
 import fc from 'fast-check';
 import { PerspectiveCamera } from 'three';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_AIM, DEFAULT_KIT } from '../model/defaults';
-import type { Shot } from '../model/shot';
+import { DEFAULT_AIM, DEFAULT_KIT, type Shot } from '../model';
 import { threeCamera, threeProject } from '../testing/three-camera';
 import { AROUND, moved, plainPieces, plainSetup, HELD } from '../testing/shoots';
-import { project } from '../optics/projection';
+import { project } from '../optics';
 import { filmed, usual } from '../testing/filmed';
-import { subjectInFrame } from '../image/subject-in-frame';
+import { subjectInFrame } from '../image';
 import { sampleShot } from './shown';
 import { rowCount } from './sample';
 

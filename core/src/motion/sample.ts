@@ -1,7 +1,5 @@
-import { frameSizeMm } from '../optics/angle-of-view';
-import { throughLens } from '../optics/held-zoom';
-import { CAMERA_SIZE, writeCamera } from '../optics/projection';
-import type { Scene } from '../scene/scene';
+import { CAMERA_SIZE, frameSizeMm, throughLens, writeCamera } from '../optics';
+import type { Scene } from '../scene';
 import { bodyMotion, type BodyMotion } from './body';
 import { focusOf } from './focus';
 import { followed } from './follow';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { threeCamera, threeProject } from '../testing/three-camera';
-import { project } from '../optics/projection';
+import { project } from '../optics';
 import { filmed, usual } from '../testing/filmed';
 import { filmShot } from './sample';
 import { rowAt } from './shown';

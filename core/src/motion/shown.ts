@@ -1,6 +1,6 @@
-import { CAMERA_SIZE, writeCamera } from '../optics/projection';
-import type { Scene } from '../scene/scene';
-import type { Shot } from '../model/shot';
+import { CAMERA_SIZE, writeCamera } from '../optics';
+import type { Scene } from '../scene';
+import type { Shot } from '../model';
 import { motionOf, type ShotMotion } from './legs';
 import { playingOf, type Playing } from './playback';
 import { filmShot, rowCount, type Samples } from './sample';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { num } from '../testing/any-move';
 import { evenly, line, ring, spot, type Track } from './track';
-import { bearingDeg, fromPivot, nearestTurn } from '../site/directions';
+import { bearingDeg, fromPivot, nearestTurn } from '../site';
 
 const at = (track: Track, s: number) => {
   const out = new Float64Array(3);

@@ -1,4 +1,4 @@
-import type { Point3 } from '../site/directions';
+import type { Point3 } from '../site';
 
 const RAD = Math.PI / 180;
 

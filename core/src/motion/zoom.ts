@@ -1,6 +1,5 @@
-import type { Scene } from '../scene/scene';
-import { heldFocalLengthMm } from '../optics/held-zoom';
-import { CAMERA_SIZE, project, writeCamera, type InPicture } from '../optics/projection';
+import type { Scene } from '../scene';
+import { CAMERA_SIZE, heldFocalLengthMm, type InPicture, project, writeCamera } from '../optics';
 import type { ShotMotion } from './legs';
 import type { Look, ZoomRule } from './moves/recipe';
 import type { LookAt } from './look';

@@ -1,5 +1,4 @@
-import type { Camera } from '../model/kit';
-import type { Raster } from '../model/shoot';
+import type { Camera, Raster } from '../model';
 
 /** The part of the sensor that the delivered picture uses, in millimetres. */
 export interface FrameSize {

@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_KIT } from '../model/defaults';
-import { setupOf } from '../model/shoot';
-import type { Shot } from '../model/shot';
+import { DEFAULT_KIT, setupOf, type Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { exposureOf, tooDarkAdvice } from './exposure-of-shot';
 

@@ -1,5 +1,4 @@
-import type { Filter } from '../model/kit';
-import type { Setup } from '../model/shoot';
+import type { Filter, Setup } from '../model';
 import { recordedFrameMm } from './angle-of-view';
 import { airyDiscMm, excessStops, flickerOff, neutralDensity, type NeutralDensity } from './exposure';
 import { nearestFilters, stackSet, type FilterStack } from './filter-stack';

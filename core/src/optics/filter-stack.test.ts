@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_KIT } from '../model/defaults';
-import type { Filter } from '../model/kit';
+import { DEFAULT_KIT, type Filter } from '../model';
 import { nearestFilters, stackSet } from './filter-stack';
 
 const nd = (stops: number): Filter => ({

@@ -1,4 +1,4 @@
-import type { Filter } from '../model/kit';
+import type { Filter } from '../model';
 
 /** Filters before each other, what each is set to, and the stops that are left: positive, still too bright. */
 export interface FilterStack {

@@ -1,4 +1,4 @@
-import type { Lens } from '../model/kit';
+import type { Lens } from '../model';
 
 /** A lens that is said to focus from 0 m on has a ring that goes by this, m. */
 const LEAST_CLOSEST_M = 0.1;

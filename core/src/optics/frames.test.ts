@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_KIT } from '../model/defaults';
+import { DEFAULT_KIT } from '../model';
 import { angleOfViewDeg } from './angle-of-view';
 import { cropFactor, fromFullFrame, onFullFrame } from './formats';
 import { aspectAfterBars, pixelChain } from './pixels';

@@ -1,4 +1,4 @@
-import type { Lens } from '../model/kit';
+import type { Lens } from '../model';
 
 /** What the lens gives and what is enlarged afterwards, for one wanted focal length. */
 export interface HeldZoom {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { PerspectiveCamera } from 'three';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_KIT } from '../model/defaults';
+import { DEFAULT_KIT } from '../model';
 import { threeCamera, threeProject } from '../testing/three-camera';
 import { angleOfViewDeg, frameSizeMm, recordedWidthPx } from './angle-of-view';
 import { heldFocalLengthMm, throughLens } from './held-zoom';

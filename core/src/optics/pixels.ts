@@ -1,5 +1,4 @@
-import type { Camera } from '../model/kit';
-import type { Delivery, Raster } from '../model/shoot';
+import type { Camera, Delivery, Raster } from '../model';
 
 /**
  * One step from what is recorded to what is delivered: the part of the recording that is left, in its pixels, centred.

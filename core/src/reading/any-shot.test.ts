@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { severity } from '../findings/finding';
-import { DEFAULT_KIT } from '../model/defaults';
-import { lengthOnScreenS } from '../motion/playback';
-import { AIM_MODES, PULLERS, ShotSchema, STICK_SPEEDS, type Shot, type Walk } from '../model/shot';
-import { curesFor } from '../search/cures';
+import { severity } from '../findings';
+import { AIM_MODES, DEFAULT_KIT, PULLERS, type Shot, ShotSchema, STICK_SPEEDS, type Walk } from '../model';
+import { lengthOnScreenS } from '../motion';
+import { curesFor } from '../search';
 import { anyMove, num } from '../testing/any-move';
 import { plainShoot } from '../testing/shoots';
 import { readShot } from './read-shot';

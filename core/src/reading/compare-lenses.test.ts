@@ -1,13 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Move } from '../model/move';
-import { newPiece, type Piece } from '../model/piece';
-import type { Shot } from '../model/shot';
+import { type Move, newPiece, type Piece, type Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { sceneOf } from '../scene/scene';
-import { sampleShot } from '../motion/shown';
-import { subjectInFrame } from '../image/subject-in-frame';
+import { sceneOf } from '../scene';
+import { sampleShot } from '../motion';
+import { subjectInFrame } from '../image';
 import { compareLenses, lensFor, withFocalLength, type LensColumn } from './compare-lenses';
 import { readFigures } from './read-figures';
 import { readShot } from './read-shot';

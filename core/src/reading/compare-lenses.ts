@@ -1,20 +1,21 @@
-import { takeFocalLength } from '../edit/setup';
-import type { Lens } from '../model/kit';
-import { percent, severity } from '../findings/finding';
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import type { Shot } from '../model/shot';
-import { trim, type Units } from '../model/units';
-import { plannedFilm } from '../motion/film';
-import { smoothed } from '../motion/columns';
-import { pathLengthM, type Samples } from '../motion/sample';
-import { depthOfField } from '../optics/depth-of-field';
-import { rigFindings } from '../findings/all';
-import { rigCase } from '../findings/rig/rig-case';
-import { fastestRow, layerFigures, SEEN_S, shownShutterDeg } from '../image/figures';
-import { FULL_QUALITY, measurePicture, type Picture } from '../image/picture';
-import { isInFrame, whileInFrame } from '../image/subject-in-frame';
-import { shakeInFrame } from '../image/shake';
+import { takeFocalLength } from '../edit';
+import { type Lens, type Shoot, type Shot, trim, type Units } from '../model';
+import { percent, rigCase, rigFindings, severity } from '../findings';
+import { sceneOf } from '../scene';
+import { pathLengthM, plannedFilm, type Samples, smoothed } from '../motion';
+import { depthOfField } from '../optics';
+import {
+  fastestRow,
+  FULL_QUALITY,
+  isInFrame,
+  layerFigures,
+  measurePicture,
+  type Picture,
+  SEEN_S,
+  shakeInFrame,
+  shownShutterDeg,
+  whileInFrame,
+} from '../image';
 import { SAME_WITHIN, sameFraming } from './same-framing';
 
 /**
@@ -137,7 +138,7 @@ export function compareLenses(
 
 function columnOf(shoot: Shoot, shot: Shot, units: Units): LensColumn {
   const scene = sceneOf(shoot, shot);
-  const picture = measurePicture(plannedFilm(scene), { units }, { ...FULL_QUALITY, sight: false });
+  const picture = measurePicture(plannedFilm(scene), units, { ...FULL_QUALITY, sight: false });
   const { samples, subject, depthM } = picture;
   const layers = layerFigures(picture);
   const near = layers.find(({ layer }) => layer === 'near');

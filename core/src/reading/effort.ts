@@ -1,6 +1,5 @@
-import { shotDurationS, type Shot } from '../model/shot';
-import { lengthOnScreenS } from '../motion/playback';
-import { rowCount } from '../motion/sample';
+import { shotDurationS, type Shot } from '../model';
+import { lengthOnScreenS, rowCount } from '../motion';
 
 /**
  * Frames that have to be worked out to read shots: recorded ones, and shown ones where a ramp or slow motion makes them

@@ -1,6 +1,6 @@
-import type { Lens } from '../model/kit';
-import type { Samples } from '../motion/sample';
-import { ringAtDeg } from '../optics/focus-ring';
+import type { Lens } from '../model';
+import type { Samples } from '../motion';
+import { ringAtDeg } from '../optics';
 
 export interface FocusMark {
   /** Seconds on screen, and of action: what an assistant counts. */

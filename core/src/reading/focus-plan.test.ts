@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import type { Move } from '../model/move';
-import type { Shot } from '../model/shot';
+import type { Move, Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { sceneOf } from '../scene/scene';
-import { filmShot } from '../motion/sample';
-import { blurDiscMm, hyperfocalM } from '../optics/depth-of-field';
+import { sceneOf } from '../scene';
+import { filmShot } from '../motion';
+import { blurDiscMm, hyperfocalM } from '../optics';
 import { focusPlan, softFocusM } from './focus-plan';
 
 const push: Move = { kind: 'push', ...AROUND, heightM: 0.85, fromDistanceM: 6, toDistanceM: 2, bearingDeg: 180 };

@@ -1,13 +1,9 @@
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import { PULLERS, type Puller, type Shot } from '../model/shot';
-import { motionOf } from '../motion/legs';
-import { playingOf } from '../motion/playback';
-import { filmShot, type Samples } from '../motion/sample';
-import { asShown } from '../motion/shown';
-import { fastestPull, pullBy, type FocusPull } from '../image/focus-pull';
+import { type Puller, PULLERS, type Shoot, type Shot } from '../model';
+import { sceneOf } from '../scene';
+import { asShown, filmShot, motionOf, playingOf, type Samples } from '../motion';
+import { fastestPull, pullBy, type FocusPull } from '../image';
 import { focusMarks, type FocusMark } from './focus-marks';
-import { blurDiscMm, depthOfField, hyperfocalM } from '../optics/depth-of-field';
+import { blurDiscMm, depthOfField, hyperfocalM } from '../optics';
 
 /** Focus over a shot, one value a row; distances in metres along the line to the thing. */
 export interface FocusPlan {

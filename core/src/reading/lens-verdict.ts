@@ -1,4 +1,4 @@
-import { trim } from '../model/units';
+import { trim } from '../model';
 import type { CompareBy, LensColumn } from './compare-lenses';
 
 /** Less than this no depth is seen at all, frame widths a second. */

@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { severity } from '../findings/finding';
-import type { Finding } from '../findings/all';
-import { DEFAULT_AIM } from '../model/defaults';
-import type { Move } from '../model/move';
-import { newPiece, type Piece } from '../model/piece';
-import type { Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
-import { curesFor } from '../search/cures';
+import { type Finding, severity } from '../findings';
+import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shoot, type Shot } from '../model';
+import { curesFor } from '../search';
 import { filmed, usual, wallBetween, WALK } from '../testing/filmed';
 import { followed } from '../testing/followed';
 import { AROUND, plainPieces } from '../testing/shoots';

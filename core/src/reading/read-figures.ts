@@ -1,9 +1,15 @@
-import type { Units } from '../model/units';
-import { edgeMarks, type EdgeMark } from '../image/edge-marks';
-import { cameraSpeedMps, leastEven, type Evenness } from '../findings/picture/evenness';
-import { layerFigures, speedLimits, type LayerFigures, type SpeedLimits } from '../image/figures';
-import type { Picture } from '../image/picture';
-import type { PieceSeen } from '../image/seen-pieces';
+import type { Units } from '../model';
+import {
+  type EdgeMark,
+  edgeMarks,
+  layerFigures,
+  type LayerFigures,
+  type Picture,
+  type PieceSeen,
+  speedLimits,
+  type SpeedLimits,
+} from '../image';
+import { cameraSpeedMps, leastEven, type Evenness } from '../findings';
 
 /** The numbers behind a reading, for whoever wants to see them. */
 export interface Figures {

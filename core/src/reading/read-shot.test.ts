@@ -1,16 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { severity } from '../findings/finding';
-import type { Finding } from '../findings/all';
-import { LIMITS, limitsOf, smoothSpeed } from '../model/limits';
-import { newPiece } from '../model/piece';
-import { DEFAULT_AIM } from '../model/defaults';
-import type { Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
-import { curesFor } from '../search/cures';
-import { sampleShot } from '../motion/shown';
-import { everywhere, siteMotion } from '../image/layer-speed';
-import { subjectInFrame } from '../image/subject-in-frame';
-import { pointsOf } from '../site/site-points';
+import { type Finding, severity } from '../findings';
+import { DEFAULT_AIM, LIMITS, limitsOf, newPiece, type Shoot, type Shot, smoothSpeed } from '../model';
+import { curesFor } from '../search';
+import { sampleShot } from '../motion';
+import { everywhere, siteMotion, subjectInFrame } from '../image';
+import { pointsOf } from '../site';
 import { AROUND, moved, plainPieces, plainSetup, plainShoot, HELD } from '../testing/shoots';
 import { readShot } from './read-shot';
 

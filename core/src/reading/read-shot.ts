@@ -1,16 +1,19 @@
-import { severity } from '../findings/finding';
-import type { Finding } from '../findings/all';
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import type { Shot } from '../model/shot';
-import type { Units } from '../model/units';
-import { plannedFilm, type Film } from '../motion/film';
-import { cautionsOf, type Caution } from '../findings/people/cautions';
-import { heightsM } from '../findings/rig/heights';
-import { approachesOf, type Approach } from '../findings/people/approaches';
-import { pictureFindings, rigFindings } from '../findings/all';
-import { rigCase } from '../findings/rig/rig-case';
-import { measurePicture, type Picture } from '../image/picture';
+import {
+  type Approach,
+  approachesOf,
+  type Caution,
+  cautionsOf,
+  type Finding,
+  heightsM,
+  pictureFindings,
+  rigCase,
+  rigFindings,
+  severity,
+} from '../findings';
+import type { Shoot, Shot, Units } from '../model';
+import { sceneOf } from '../scene';
+import { plannedFilm, type Film } from '../motion';
+import { measurePicture, type Picture } from '../image';
 
 /** What the audience will see and what the rig makes of it: the whole reading of one shot. */
 export interface Reading {
@@ -31,7 +34,7 @@ export function readShot(shoot: Shoot, shot: Shot, units: Units = 'metric'): Rea
 /** Reads what was filmed, whether it was planned or recorded. */
 export function readFilm(film: Film, units: Units = 'metric'): Reading {
   const { scene, filmed } = film;
-  const picture = measurePicture(film, { units });
+  const picture = measurePicture(film, units);
   const heights = heightsM(scene, filmed);
   const findings = [...pictureFindings(picture), ...rigFindings(rigCase(film, units, heights))];
   findings.sort((a, b) => severity(b) - severity(a));

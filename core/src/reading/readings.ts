@@ -1,6 +1,4 @@
-import type { Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
-import type { Units } from '../model/units';
+import type { Shoot, Shot, Units } from '../model';
 import { readShot, type Reading } from './read-shot';
 
 /** So many readings are kept: a reading of 10 s at 60 a second is about a megabyte. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plannedFilm, recordedFilm } from '../motion/film';
+import { plannedFilm, recordedFilm } from '../motion';
 import { filmed, usual } from '../testing/filmed';
 import { readFilm } from './read-shot';
 

@@ -1,12 +1,8 @@
-import { withNumbers } from '../edit/transform';
-import type { Move } from '../model/move';
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import { legsOf, withLeg, type Shot } from '../model/shot';
-import { motionOf } from '../motion/legs';
-import { recipeOf } from '../motion/moves';
-import { sampleShot } from '../motion/shown';
-import { isShown, subjectInFrame, type SubjectInFrame } from '../image/subject-in-frame';
+import { withNumbers } from '../edit';
+import { legsOf, type Move, type Shoot, type Shot, withLeg } from '../model';
+import { sceneOf } from '../scene';
+import { motionOf, recipeOf, sampleShot } from '../motion';
+import { isShown, subjectInFrame, type SubjectInFrame } from '../image';
 
 /** Same framing is the same height of the subject at every moment, within this share. */
 export const SAME_WITHIN = 0.02;

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { Move } from '../model/move';
-import { severity } from '../findings/finding';
-import { recipeOf } from '../motion/moves';
-import { raised } from '../edit/transform';
-import type { Shot } from '../model/shot';
+import type { Move, Shot } from '../model';
+import { severity } from '../findings';
+import { recipeOf } from '../motion';
+import { raised } from '../edit';
 import { filmed, usual, wallBetween } from '../testing/filmed';
 import { AROUND, plainPieces } from '../testing/shoots';
 import { readShot } from './read-shot';

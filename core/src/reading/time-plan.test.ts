@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Shot } from '../model/shot';
+import type { Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { readShot } from './read-shot';
 import { timePlan } from './time-plan';

@@ -1,11 +1,7 @@
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import type { Shot } from '../model/shot';
-import { motionOf } from '../motion/legs';
-import { playingOf } from '../motion/playback';
-import { filmShot, pathLengthM } from '../motion/sample';
-import { asShown, mostRepeats } from '../motion/shown';
-import { exposureTimeS } from '../optics/shutter';
+import type { Shoot, Shot } from '../model';
+import { sceneOf } from '../scene';
+import { asShown, filmShot, mostRepeats, motionOf, pathLengthM, playingOf } from '../motion';
+import { exposureTimeS } from '../optics';
 
 /** How long a shot takes, on the ground and on screen, and what it fills. */
 export interface TimePlan {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Finding, FindingId } from '../findings/all';
+import type { Finding, FindingId } from '../findings';
 import { readingVerdict } from './verdict';
 
 const finding = (id: FindingId, grade: Finding['grade']): Finding => ({

@@ -1,5 +1,4 @@
-import { severity } from '../findings/finding';
-import type { Finding } from '../findings/all';
+import { type Finding, severity } from '../findings';
 
 /** The whole reading in a few words. */
 export function readingVerdict(findings: readonly Finding[]): { grade: 'calm' | 'ripple' | 'jolt'; text: string } {

@@ -1,9 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_AIM } from '../model/defaults';
-import type { Move } from '../model/move';
-import { newPiece, type Piece } from '../model/piece';
-import type { Shot } from '../model/shot';
+import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND, plainPieces } from '../testing/shoots';
 import { readShot } from './read-shot';

@@ -1,4 +1,4 @@
-import type { FeatherShape } from '../model/shot';
+import type { FeatherShape } from '../model';
 
 /**
  * How speed rises from 0 to 1 over a feather as its time goes from 0 to 1, and what that covers. A feather out is the

@@ -1,7 +1,5 @@
-import type { Piece } from '../model/piece';
-import { setupOf, type Setup, type Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
-import { groundPieces } from '../site/ground';
+import { type Piece, type Setup, setupOf, type Shoot, type Shot } from '../model';
+import { groundPieces } from '../site';
 import { timelineOf, type PacedLeg } from './timeline';
 import { headingOf, walkAt, type HeadingAt, type WalkAt } from './walk';
 

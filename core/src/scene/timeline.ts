@@ -1,4 +1,4 @@
-import { legTimes, type LegTime, type Way } from '../model/shot';
+import { legTimes, type LegTime, type Way } from '../model';
 import { paceOf, type Pace } from './timing';
 
 /** One move of a shot in time: its holds from `fromS` to `toS`, and how far along its track it is at any moment. */

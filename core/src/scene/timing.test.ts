@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FEATHER_SHAPES, type Timing } from '../model/shot';
+import { FEATHER_SHAPES, type Timing } from '../model';
 import { FEATHERS } from './feather';
 import { paceOf } from './timing';
 

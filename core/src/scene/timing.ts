@@ -1,4 +1,4 @@
-import type { Timing } from '../model/shot';
+import type { Timing } from '../model';
 import { FEATHERS } from './feather';
 
 /** How far along its track the camera is, as a share of the whole, with the moments where the pace changes. */

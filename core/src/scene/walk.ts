@@ -1,5 +1,5 @@
-import type { WalkPoint } from '../model/shot';
-import { bearingDeg, nearestTurn } from '../site/directions';
+import type { WalkPoint } from '../model';
+import { bearingDeg, nearestTurn } from '../site';
 
 /** A person takes about a step to change pace or turn: common practice, no published source. */
 export const WALK_STEP_S = 0.5;

@@ -1,10 +1,7 @@
-import { kindOf } from '../findings/all';
-import type { Finding } from '../findings/all';
-import type { Kit } from '../model/kit';
-import { legAt, legsOf, shotDurationS, withLeg, type Shot } from '../model/shot';
-import type { Units } from '../model/units';
-import { playingOf } from '../motion/playback';
-import { sceneFrom, type Scene } from '../scene/scene';
+import { type Finding, kindOf } from '../findings';
+import { type Kit, legAt, legsOf, type Shot, shotDurationS, type Units, withLeg } from '../model';
+import { playingOf } from '../motion';
+import { sceneFrom, type Scene } from '../scene';
 import type { Adjustment, Rung } from './adjustments/adjustment';
 import { ADJUSTMENTS, type Trouble } from './adjustments/table';
 

@@ -1,11 +1,7 @@
-import { severity } from '../findings/finding';
-import type { Finding } from '../findings/all';
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import { ShotSchema, type Shot } from '../model/shot';
-import type { Piece } from '../model/piece';
-import type { Units } from '../model/units';
-import { readShot } from '../reading/read-shot';
+import { type Finding, severity } from '../findings';
+import { type Piece, type Shoot, type Shot, ShotSchema, type Units } from '../model';
+import { sceneOf } from '../scene';
+import { readShot } from '../reading';
 import { summaryOf, type ReadingSummary } from './reading-summary';
 import { adjustmentsFor } from './adjustments-for';
 import { alsoMends, tradeOffsOf, MENDED_WEIGHT, worsened } from './trade-offs';

@@ -1,8 +1,7 @@
-import { severity } from '../findings/finding';
-import type { Reading } from '../reading/read-shot';
-import { pathLengthM } from '../motion/sample';
-import { isInFrame } from '../image/subject-in-frame';
-import { largest } from '../motion/columns';
+import { severity } from '../findings';
+import type { Reading } from '../reading';
+import { largest, pathLengthM } from '../motion';
+import { isInFrame } from '../image';
 
 /** One finding of a reading, as far as changes are weighed by it. */
 export interface Standing {

@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { severity } from '../findings/finding';
-import type { Move } from '../model/move';
-import { newPiece, type Piece } from '../model/piece';
-import type { Shot } from '../model/shot';
-import { readShot } from '../reading/read-shot';
+import { severity } from '../findings';
+import { type Move, newPiece, type Piece, type Shot } from '../model';
+import { readShot } from '../reading';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND, plainPieces } from '../testing/shoots';
 import { curesFor } from './cures';

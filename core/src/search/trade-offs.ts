@@ -1,7 +1,5 @@
-import { percent } from '../findings/finding';
-import type { Shot } from '../model/shot';
-import { trim } from '../model/units';
-import { RIDES } from '../findings/rig/riding';
+import { percent, RIDES } from '../findings';
+import { type Shot, trim } from '../model';
 import type { ReadingSummary } from './reading-summary';
 
 /** What a change costs or gains elsewhere, in words, and how much that weighs. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { Triangle, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { newPiece, type Piece, type PieceKind } from '../model/piece';
+import { newPiece, type Piece, type PieceKind } from '../model';
 import { num } from '../testing/any-move';
 import { distanceToPieceM } from './distance';
 import { toLocal } from './ground';

@@ -1,4 +1,4 @@
-import type { Piece } from '../model/piece';
+import type { Piece } from '../model';
 import { toLocal } from './ground';
 
 /** Where a piece's middle of the base is; a walker's changes. */

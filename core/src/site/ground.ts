@@ -1,4 +1,4 @@
-import { PIECE_KINDS, type Piece } from '../model/piece';
+import { PIECE_KINDS, type Piece } from '../model';
 
 const RAD = Math.PI / 180;
 

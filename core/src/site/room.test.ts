@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { newPiece } from '../model/piece';
+import { newPiece } from '../model';
 import { roomM } from './room';
 
 const wall = { ...newPiece('box', 'wall', 'Wall', 0, -10, 0), lengthM: 8, depthM: 1, heightM: 3, headingDeg: 90 };

@@ -1,4 +1,4 @@
-import { PIECE_KINDS, type Piece } from '../model/piece';
+import { PIECE_KINDS, type Piece } from '../model';
 import { distanceToPieceM } from './distance';
 
 const STEP_M = 0.1;

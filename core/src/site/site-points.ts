@@ -1,4 +1,4 @@
-import type { Piece } from '../model/piece';
+import type { Piece } from '../model';
 import { groundHeightM, groundPieces, toLocal, toSite } from './ground';
 
 /**

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { newPiece, PIECE_KINDS, type PieceKind } from '../model/piece';
+import { newPiece, PIECE_KINDS, type PieceKind } from '../model';
 import { groundHeightM, groundPieces, toLocal, toSite } from './ground';
 import { pointsOf, CLUSTER_SIZE, sitePoints } from './site-points';
 import { solidOf } from './solids';

@@ -1,4 +1,4 @@
-import type { Piece } from '../model/piece';
+import type { Piece } from '../model';
 
 /**
  * A closed surface for drawing and export: triangles with flat normals, in the piece's own frame (x across to the

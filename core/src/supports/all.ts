@@ -1,5 +1,4 @@
-import { SupportSchema, type Support, type SupportKind } from '../model/build';
-import { factsOf, type Fact } from '../model/facts';
+import { type Fact, factsOf, type Support, type SupportKind, SupportSchema } from '../model';
 import { arm } from './arm';
 import type { SupportDefinition } from './definition';
 import { drone } from './drone';

@@ -1,4 +1,4 @@
-import { sayMass, type Units } from '../model/units';
+import { sayMass, type Units } from '../model';
 import { fact, type Fact } from './fact';
 
 /**

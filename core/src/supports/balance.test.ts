@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { MotorGimbal, Sled } from '../model/build';
+import type { MotorGimbal, Sled } from '../model';
 import { completeK, GRAVITY, K_FROM_LEVEL } from './elliptic';
 import { heapOf, pitchInertia, sledLumps, type Lump } from './masses';
 import { gimbalBalance, gimbalSlides } from './motor-gimbal/statics';

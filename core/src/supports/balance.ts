@@ -1,8 +1,4 @@
-import type { Build } from '../model/build';
-import type { Kit } from '../model/kit';
-import type { Shot } from '../model/shot';
-import type { Units } from '../model/units';
-import { DECIDES } from '../model/caution';
+import { type Build, DECIDES, type Kit, type Shot, type Units } from '../model';
 import { supportOf } from './all';
 import type { SupportCase } from './definition';
 import { fact, type Balance } from './fact';

@@ -1,9 +1,6 @@
-import { OWN_CHECK, type Build } from '../model/build';
+import { type Build, type Kit, OWN_CHECK, type Piece, type Shot } from '../model';
 import { supportOf } from './all';
 import type { KindCheck } from './definition';
-import type { Kit } from '../model/kit';
-import type { Piece } from '../model/piece';
-import type { Shot } from '../model/shot';
 
 /** One thing to check, in the order of hands. */
 export interface Check {

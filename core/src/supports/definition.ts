@@ -1,7 +1,4 @@
-import type { Build, Support } from '../model/build';
-import type { Kit } from '../model/kit';
-import type { Shot } from '../model/shot';
-import type { Units } from '../model/units';
+import type { Build, Kit, Shot, Support, Units } from '../model';
 import type { Drag, RigView } from './drawing';
 import type { Told } from './fact';
 import type { Lump } from './masses';

@@ -1,5 +1,4 @@
-import type { Build } from '../model/build';
-import type { Kit } from '../model/kit';
+import type { Build, Kit } from '../model';
 
 /** What a shape is, which decides how it is inked. */
 export type Ink = 'part' | 'rig' | 'weight' | 'ground' | 'edge' | 'plumb' | 'away';

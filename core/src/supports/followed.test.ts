@@ -1,14 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { BuildSchema, type Build, type MotorGimbal, type Placed, type Sled } from '../model/build';
-import { DEFAULT_KIT } from '../model/defaults';
-import type { Kit } from '../model/kit';
-import type { Units } from '../model/units';
+import {
+  type Build,
+  BuildSchema,
+  DEFAULT_KIT,
+  type Kit,
+  type MotorGimbal,
+  type Placed,
+  type Sled,
+  type Units,
+} from '../model';
 import { partLumps } from './masses';
 import { gimbalBalance } from './motor-gimbal/statics';
 import { sledBalance } from './sled/statics';
 import { jibStand } from './jib/statics';
 import { balanceOf } from './balance';
-import { startLight } from '../edit/start-light';
+import { startLight } from '../edit';
 
 /**
  * Steps followed to the letter: a rig is set with the numbers as they are printed, in their order, by somebody who

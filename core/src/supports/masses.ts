@@ -1,5 +1,4 @@
-import type { Build, Part, Sled } from '../model/build';
-import type { Lens } from '../model/kit';
+import type { Build, Lens, Part, Sled } from '../model';
 
 /** A lump of a build: its mass, where its centre is (forward, right, up), its box, all in SI, and where it is from. */
 export interface Lump {

@@ -1,10 +1,6 @@
-import type { Build } from '../model/build';
+import { type Build, type Kit, type Shoot, type Shot, trim } from '../model';
 import { supportOf } from './all';
 import type { RefitOf } from './definition';
-import type { Kit } from '../model/kit';
-import type { Shoot } from '../model/shoot';
-import type { Shot } from '../model/shot';
-import { trim } from '../model/units';
 import { zoomShare } from './masses';
 
 /** One thing that has to be changed on a build for a shot, and what has to be balanced again for it. */

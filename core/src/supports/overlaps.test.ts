@@ -1,7 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_BUILDS, DEFAULT_PARTS } from '../model/default-builds';
-import { DEFAULT_KIT } from '../model/defaults';
-import type { Build } from '../model/build';
+import { type Build, DEFAULT_BUILDS, DEFAULT_KIT, DEFAULT_PARTS } from '../model';
 import { balanceOf } from './balance';
 import { overlapsOf, placeFor } from './overlaps';
 

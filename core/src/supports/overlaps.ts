@@ -1,6 +1,4 @@
-import type { Build, Part, Placed } from '../model/build';
-import type { Kit } from '../model/kit';
-import { sayMm, type Units } from '../model/units';
+import { type Build, type Kit, type Part, type Placed, sayMm, type Units } from '../model';
 import { fact, type Fact } from './fact';
 
 /** Things that hold other things inside them: heads, cages, shades, bags. */

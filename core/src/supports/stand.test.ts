@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Arm, Drone, Jib, Slider } from '../model/build';
+import type { Arm, Drone, Jib, Slider } from '../model';
 import { GRAVITY } from './elliptic';
 import type { Lump } from './masses';
 import { armStand } from './arm/statics';

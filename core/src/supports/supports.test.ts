@@ -1,12 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Build } from '../model/build';
-import { BuildSchema } from '../model/build';
-import { DEFAULT_KIT, newShoot } from '../model/defaults';
-import { newPiece } from '../model/piece';
-import type { Shoot } from '../model/shoot';
+import { type Build, BuildSchema, DEFAULT_KIT, newPiece, newShoot, type Shoot } from '../model';
 import { deckLeanDeg } from './sled/statics';
-import { setAsTold } from '../edit/set-as-told';
+import { setAsTold } from '../edit';
 import { balanceOf } from './balance';
 import { checklistOf } from './checklist';
 import { asFor, disturbedAxes } from './motor-gimbal/disturbed';

@@ -1,5 +1,4 @@
-import type { Build } from '../model/build';
-import type { Kit } from '../model/kit';
+import type { Build, Kit } from '../model';
 import { supportOf } from './all';
 import { caseOf } from './balance';
 import { clamped, type DrawingGrip, type RigView } from './drawing';

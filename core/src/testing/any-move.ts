@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import { MoveSchema, parametersOf, type Move, type MoveKind, type NumberParameter } from '../model/move';
-import { LEAST_APART_M } from '../model/moves/free';
-import { MOVE_KINDS } from '../motion/moves';
+import { LEAST_APART_M, type Move, type MoveKind, MoveSchema, type NumberParameter, parametersOf } from '../model';
+import { MOVE_KINDS } from '../motion';
 
 export const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 

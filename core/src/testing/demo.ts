@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { readShootFile } from '../formats/shoot-file';
-import type { Shoot } from '../model/shoot';
+import { readShootFile } from '../formats';
+import type { Shoot } from '../model';
 
 /** The demo shoot as it ships. */
 export const demoShoot = (): Shoot =>

@@ -1,12 +1,7 @@
-import { newPiece, type Piece } from '../model/piece';
-import type { Shoot } from '../model/shoot';
-import { sceneOf } from '../scene/scene';
-import type { Move, MoveKind } from '../model/move';
-import type { Shot, Walk } from '../model/shot';
-import { motionOf } from '../motion/legs';
-import { asKind } from '../motion/moves';
-import { sampleShot } from '../motion/shown';
-import { subjectInFrame } from '../image/subject-in-frame';
+import { type Move, type MoveKind, newPiece, type Piece, type Shoot, type Shot, type Walk } from '../model';
+import { sceneOf } from '../scene';
+import { asKind, motionOf, sampleShot } from '../motion';
+import { subjectInFrame } from '../image';
 import { plainPieces, plainShoot } from './shoots';
 
 /** A subject that walks north-east, turns a corner to the east, stops, and goes on. */

@@ -1,6 +1,4 @@
-import type { Move } from '../model/move';
-import type { Shoot } from '../model/shoot';
-import { legsOf, withLeg, type Shot } from '../model/shot';
+import { legsOf, type Move, type Shoot, type Shot, withLeg } from '../model';
 
 /**
  * A shot changed by hand as an instruction says, with the numbers as they are printed: what a person does who reads the

@@ -1,8 +1,5 @@
-import { DEFAULT_AIM, newShot, newShoot } from '../model/defaults';
-import { newPiece, type Piece } from '../model/piece';
-import type { Shoot } from '../model/shoot';
-import { sceneOf, type Scene } from '../scene/scene';
-import type { Shot } from '../model/shot';
+import { DEFAULT_AIM, newPiece, newShoot, newShot, type Piece, type Shoot, type Shot } from '../model';
+import { sceneOf, type Scene } from '../scene';
 
 /** A small made-up shoot for tests: a figure on open ground, a post between it and the camera, a wall behind. */
 export function plainShoot(edit: (shot: Shot) => Shot = (shot) => shot, pieces: Piece[] = plainPieces()): Shoot {

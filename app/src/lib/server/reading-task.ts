@@ -1,10 +1,6 @@
-import { jsonOf } from '@gentle-arc/core/formats/json';
-import { readingJson } from '@gentle-arc/core/formats/reading-json';
-import { Refusal } from '@gentle-arc/core/formats/refusal';
-import { checkShoot } from '@gentle-arc/core/formats/shoot-file';
-import { clipped } from '@gentle-arc/core/model/text';
-import { framesToRead } from '@gentle-arc/core/reading/effort';
-import { readShot } from '@gentle-arc/core/reading/read-shot';
+import { checkShoot, jsonOf, readingJson, Refusal } from '@gentle-arc/core/formats';
+import { clipped } from '@gentle-arc/core/model';
+import { framesToRead, readShot } from '@gentle-arc/core/reading';
 
 /** What a thread is asked: the body of a request, and which shot of it. */
 export interface ReadingTask {

@@ -1,16 +1,10 @@
 import { getContext, onDestroy, setContext } from 'svelte';
-import type { Leg, Shot } from '@gentle-arc/core/model/shot';
-import type { Bench } from '@gentle-arc/core/model/bench';
-import { withLeg } from '@gentle-arc/core/model/shot';
-import type { Kit } from '@gentle-arc/core/model/kit';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
-import { motionOf } from '@gentle-arc/core/motion/legs';
-import { withBody } from '@gentle-arc/core/motion/sample';
-import { sampleShot } from '@gentle-arc/core/motion/shown';
-import { sceneOf } from '@gentle-arc/core/scene/scene';
+import { type Bench, type Kit, type Leg, type Shoot, type Shot, withLeg } from '@gentle-arc/core/model';
+import { motionOf, sampleShot, withBody } from '@gentle-arc/core/motion';
+import { sceneOf } from '@gentle-arc/core/scene';
 import { LiveReading } from '$lib/workers/live-reading.svelte';
 import { Playhead } from './playhead.svelte';
-import { preferences } from './store/preferences.svelte';
+import { preferences } from '../ui/preferences.svelte';
 import type { ShootStore } from './store/shoot-store.svelte';
 
 /** Changes what is worked out for a shot; changes that follow each other under one `join` name are one step of undo. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Finding } from '@gentle-arc/core/findings/all';
+  import type { Finding } from '@gentle-arc/core/findings';
 
   /** A grade as a shape: a calm line, a ripple, a jag; the word stands beside it for those who listen. */
   let { grade }: { grade: Finding['grade'] } = $props();

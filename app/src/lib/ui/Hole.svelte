@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Fact } from '@gentle-arc/core/model/facts';
+  import type { Fact } from '@gentle-arc/core/model';
   import Choice from './Choice.svelte';
   import NumberField from './NumberField.svelte';
 

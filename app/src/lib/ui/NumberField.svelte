@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import { notice } from './notice.svelte';
-  import type { Quantity } from '@gentle-arc/core/model/facts';
+  import type { Quantity } from '@gentle-arc/core/model';
   import { editing } from './editing';
   import { sayQuantity, within } from './quantities';
 

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { Fact } from '@gentle-arc/core/model/facts';
-  import { partsOfSentence } from '@gentle-arc/core/model/sentence';
+  import { type Fact, partsOfSentence } from '@gentle-arc/core/model';
   import Hole from './Hole.svelte';
 
   /** A sentence whose numbers are typed over: our way to edit. Text with holes, fed by what the schemas say of each. */

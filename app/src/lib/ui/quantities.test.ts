@@ -1,4 +1,4 @@
-import { QUANTITIES, type Quantity } from '@gentle-arc/core/model/facts';
+import { QUANTITIES, type Quantity } from '@gentle-arc/core/model';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { readQuantity, sayQuantity, within } from './quantities';

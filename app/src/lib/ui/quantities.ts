@@ -1,17 +1,17 @@
-import type { Quantity } from '@gentle-arc/core/model/facts';
-import { clipped } from '@gentle-arc/core/model/text';
 import {
+  clipped,
   parseLength,
   parseMass,
   parseMm,
   parseSpeed,
+  type Quantity,
   sayExactLength,
   sayExactMass,
   sayExactMm,
   saySpeed,
   trim,
   type Units,
-} from '@gentle-arc/core/model/units';
+} from '@gentle-arc/core/model';
 
 const SUFFIX: Partial<Record<Quantity, string>> = {
   deg: '°',

@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink';
-import { checkFile, readAnyFile } from '@gentle-arc/core/formats/any-file';
-import { Refusal } from '@gentle-arc/core/formats/refusal';
-import { FileRequestSchema, type FileWorker } from './file-messages';
+import { checkFile, readAnyFile, Refusal, writePathGltf } from '@gentle-arc/core/formats';
+import { sceneOf } from '@gentle-arc/core/scene';
+import { FileRequestSchema, PathRequestSchema, type FileWorker } from './file-messages';
 
 const worker: FileWorker = {
   async read(message) {
@@ -13,6 +13,12 @@ const worker: FileWorker = {
       if (error instanceof Refusal) return error.message;
       throw error;
     }
+  },
+  async writeGltf(message) {
+    const { shoot, shotId } = PathRequestSchema.parse(message);
+    const shot = shoot.shots.find(({ id }) => id === shotId);
+    if (!shot) throw new RangeError(`No shot ${shotId} in this shoot.`);
+    return writePathGltf(sceneOf(shoot, shot));
   },
 };
 

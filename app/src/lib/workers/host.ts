@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
-import { patchBetween } from '@gentle-arc/core/edit/patch';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
+import { patchBetween } from '@gentle-arc/core/edit';
+import type { Shoot } from '@gentle-arc/core/model';
 import type { KeepsShoot } from './kept-shoot';
 
 /** A worker that could not be started, or that died while it worked. */

@@ -1,7 +1,5 @@
-import { patched, type ShootPatch } from '@gentle-arc/core/edit/patch';
-import { problemsIn } from '@gentle-arc/core/model/in-order';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
-import type { Shot } from '@gentle-arc/core/model/shot';
+import { patched, type ShootPatch } from '@gentle-arc/core/edit';
+import { problemsIn, type Shoot, type Shot } from '@gentle-arc/core/model';
 
 /** What a worker that keeps the shoot is told first: the shoot, and from then on what changed. */
 export interface KeepsShoot {

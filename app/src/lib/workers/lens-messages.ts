@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
+import type { LensColumn } from '@gentle-arc/core/reading';
 import type { KeepsShoot } from './kept-shoot';
 import { ShotQuestionSchema } from './messages';
 

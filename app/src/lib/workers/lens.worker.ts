@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { compareLenses } from '@gentle-arc/core/reading/compare-lenses';
+import { compareLenses } from '@gentle-arc/core/reading';
 import { KeptShoot } from './kept-shoot';
 import { LensQuestionSchema, type LensWorker } from './lens-messages';
 

@@ -1,5 +1,5 @@
-import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
+import type { LensColumn } from '@gentle-arc/core/reading';
+import type { Shoot } from '@gentle-arc/core/model';
 import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
 import type { LensQuestion, LensWorker } from './lens-messages';

@@ -1,8 +1,7 @@
 import * as Comlink from 'comlink';
-import { severity } from '@gentle-arc/core/findings/finding';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
-import type { Units } from '@gentle-arc/core/model/units';
-import type { Cure, SearchStep } from '@gentle-arc/core/search/cures';
+import { severity } from '@gentle-arc/core/findings';
+import type { Shoot, Units } from '@gentle-arc/core/model';
+import type { Cure, SearchStep } from '@gentle-arc/core/search';
 import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
 import type { Drifts, ReadingWorker, ShotQuestion, ShownReading } from './messages';

@@ -1,12 +1,9 @@
 import * as z from 'zod';
-import type { AimMode } from '@gentle-arc/core/model/shot';
-import type { Finding } from '@gentle-arc/core/findings/all';
-import type { About } from '@gentle-arc/core/findings/definition';
-import type { Approach } from '@gentle-arc/core/findings/people/approaches';
-import type { Caution } from '@gentle-arc/core/findings/people/cautions';
-import type { Figures } from '@gentle-arc/core/reading/read-figures';
+import type { AimMode } from '@gentle-arc/core/model';
+import type { About, Approach, Caution, Finding } from '@gentle-arc/core/findings';
+import type { Figures } from '@gentle-arc/core/reading';
 import type { KeepsShoot } from './kept-shoot';
-import type { SearchStep } from '@gentle-arc/core/search/cures';
+import type { SearchStep } from '@gentle-arc/core/search';
 
 /** What the page asks about a shot of the shoot that a worker keeps. */
 export const ShotQuestionSchema = z.object({ shotId: z.string(), units: z.enum(['metric', 'imperial']) });

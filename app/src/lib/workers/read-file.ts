@@ -1,7 +1,5 @@
-import { checkFile, type FileContents, type FileKind } from '@gentle-arc/core/formats/any-file';
-import { Refusal } from '@gentle-arc/core/formats/refusal';
-import type { Landing } from '@gentle-arc/core/formats/walk-gpx';
-import { clipped } from '@gentle-arc/core/model/text';
+import { checkFile, type FileContents, type FileKind, type Landing, Refusal } from '@gentle-arc/core/formats';
+import { clipped, type Shoot } from '@gentle-arc/core/model';
 import type { FileWorker } from './file-messages';
 import { WorkerGone, WorkerHost } from './host';
 
@@ -9,8 +7,15 @@ const MOST_MS = 2000;
 /** The first file has to wait for its reader to load. */
 const START_MS = 10_000;
 
-let host: WorkerHost<FileWorker> | null = null;
+const host = new WorkerHost<FileWorker>(
+  () => new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }),
+  'Reading the file',
+);
 let started = false;
+
+/** A shot's camera path, its site and its subject as one glTF file, written off the page's thread. */
+export const writeGltf = (shoot: Shoot, shotId: string): Promise<string> =>
+  host.call((remote) => remote.writeGltf({ shoot, shotId }));
 
 /**
  * Reads a file that a person chose or dropped, off the page's thread. Gives its contents, or a sentence when it is
@@ -24,10 +29,6 @@ export async function readFile(
   const not = (why: string) => `“${clipped(file.name, 60)}” was not taken in, and nothing here has changed. ${why}`;
   try {
     checkFile(file.name, file.size, wanted);
-    host ??= new WorkerHost<FileWorker>(
-      () => new Worker(new URL('./file.worker.ts', import.meta.url), { type: 'module' }),
-      'Reading the file',
-    );
     const { xM, yM, zM } = landing;
     const contents = await host.call<FileContents | string>(
       (remote) => remote.read({ file, wanted, landing: { xM, yM, zM } }) as Promise<FileContents | string>,

@@ -1,15 +1,10 @@
-import { kindOf } from '@gentle-arc/core/findings/all';
+import { cameraSpeedMps, heightsM, kindOf } from '@gentle-arc/core/findings';
 import * as Comlink from 'comlink';
-import { heightsM } from '@gentle-arc/core/findings/rig/heights';
-import { Readings } from '@gentle-arc/core/reading/readings';
-import { smoothed } from '@gentle-arc/core/motion/columns';
-import { readFigures } from '@gentle-arc/core/reading/read-figures';
-import { SEEN_S } from '@gentle-arc/core/image/figures';
-import { driftByAim } from '@gentle-arc/core/image/aim-drift';
-import { cameraSpeedMps } from '@gentle-arc/core/findings/picture/evenness';
-import { whileInFrame } from '@gentle-arc/core/image/subject-in-frame';
-import { searchCures } from '@gentle-arc/core/search/cures';
-import { sceneOf } from '@gentle-arc/core/scene/scene';
+import { readFigures, Readings } from '@gentle-arc/core/reading';
+import { smoothed } from '@gentle-arc/core/motion';
+import { driftByAim, SEEN_S, whileInFrame } from '@gentle-arc/core/image';
+import { searchCures } from '@gentle-arc/core/search';
+import { sceneOf } from '@gentle-arc/core/scene';
 import { KeptShoot } from './kept-shoot';
 import { ShotQuestionSchema, type ReadingWorker, type ShownReading } from './messages';
 

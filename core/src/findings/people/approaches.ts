@@ -1,6 +1,6 @@
-import type { Scene } from '../../scene/scene';
-import type { Samples } from '../../motion/sample';
-import { distanceToPieceM } from '../../site/distance';
+import type { Scene } from '../../scene';
+import type { Samples } from '../../motion';
+import { distanceToPieceM } from '../../site';
 
 /**
  * How near the camera, and whoever carries it, comes to somebody or to something that moves: when, how near, and how

@@ -1,13 +1,10 @@
-import { DECIDES } from '../../model/caution';
-import type { Rig, RigKind } from '../../model/kit';
-import type { Scene } from '../../scene/scene';
-import { sayLength, saySpeed, type Units } from '../../model/units';
-import { largest } from '../../motion/columns';
-import { pathLengthM, type Samples } from '../../motion/sample';
-import { groundHeightM, groundPieces } from '../../site/ground';
+import { DECIDES, type Rig, type RigKind, sayLength, saySpeed, type Units } from '../../model';
+import type { Scene } from '../../scene';
+import { largest, pathLengthM, type Samples } from '../../motion';
+import { groundHeightM, groundPieces } from '../../site';
 import { concernOf, type Approach } from './approaches';
 import { rollsOn } from '../rig/riding';
-import { wheelsStop } from '../../supports/wheels/statics';
+import { wheelsStop } from '../../supports';
 
 /** A risk that the plan makes relevant, what people usually do about it, and who decides. Never graded. */
 export interface Caution {

@@ -1,8 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, lasting, stretchWords, type FindingOf } from '../finding';
-import { longestRun } from '../../motion/columns';
-import type { Picture } from '../../image/picture';
-import { isShown } from '../../image/subject-in-frame';
+import { longestRun } from '../../motion';
+import { isShown, type Picture } from '../../image';
 
 const KINDS = {
   alsoShape: {

@@ -1,12 +1,9 @@
 import { define, type FindingKinds } from '../definition';
 import { percent, speedWords, gradeAbove, type FindingOf } from '../finding';
-import { smoothSpeed } from '../../model/limits';
-import { trim } from '../../model/units';
-import { openOnScreenS, SEEN_S, shownShutterDeg } from '../../image/figures';
-import { largest, smoothed } from '../../motion/columns';
-import { exposureTimeS } from '../../optics/shutter';
-import { whileInFrame } from '../../image/subject-in-frame';
-import type { Picture } from '../../image/picture';
+import { smoothSpeed, trim } from '../../model';
+import { openOnScreenS, type Picture, SEEN_S, shownShutterDeg, whileInFrame } from '../../image';
+import { largest, smoothed } from '../../motion';
+import { exposureTimeS } from '../../optics';
 
 const KINDS = {
   'blur.subject': {

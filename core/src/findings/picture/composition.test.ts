@@ -1,15 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_AIM } from '../../model/defaults';
-import type { Move } from '../../model/move';
-import type { Piece } from '../../model/piece';
-import type { Delivery } from '../../model/shoot';
-import type { Shot } from '../../model/shot';
-import { readShot } from '../../reading/read-shot';
+import { DEFAULT_AIM, type Delivery, type Move, type Piece, type Shot } from '../../model';
+import { readShot } from '../../reading';
 import { filmed, usual, WALK } from '../../testing/filmed';
 import { AROUND, plainPieces } from '../../testing/shoots';
 import { placeWords } from './composition';
 import { innerArea } from './also-shape';
-import { figureShare, shotSize } from '../../image/shot-size';
+import { figureShare, shotSize } from '../../image';
 
 const FULL: Move = { kind: 'slide', ...AROUND, heightM: 0.85, distanceM: 5, bearingDeg: 180, travelM: 0.6, skewDeg: 0 };
 const aim = (u: number, v: number) => ({ aim: { ...DEFAULT_AIM, place: { u, v } } });

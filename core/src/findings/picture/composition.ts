@@ -1,8 +1,6 @@
 import { define, type FindingKinds } from '../definition';
 import { percent, type FindingOf } from '../finding';
-import type { Picture } from '../../image/picture';
-import { shotSize } from '../../image/shot-size';
-import { isShown } from '../../image/subject-in-frame';
+import { isShown, type Picture, shotSize } from '../../image';
 import { figureShares } from './framed';
 
 const KINDS = {

@@ -1,9 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { lasting, percent, stretchWords, type FindingOf } from '../finding';
-import { longestRun } from '../../motion/columns';
-import type { SubjectIn } from '../../motion/moves/recipe';
-import type { Picture } from '../../image/picture';
-import { isShown, type SubjectInFrame } from '../../image/subject-in-frame';
+import { longestRun, type SubjectIn } from '../../motion';
+import { isShown, type Picture, type SubjectInFrame } from '../../image';
 
 const KINDS = {
   subject: { measures: 'whether the shot is about anything', limits: [], about: 'frame', cures: [] },

@@ -1,7 +1,6 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Picture } from '../../image/picture';
-import { isInFrame } from '../../image/subject-in-frame';
+import { isInFrame, type Picture } from '../../image';
 
 const KINDS = {
   empty: { measures: 'pieces in the picture', limits: [], about: 'frame', cures: ['turnToSubject', 'aimAtSubject'] },

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { newPiece, type Piece } from '../../model/piece';
-import { DEFAULT_AIM } from '../../model/defaults';
-import { readShot } from '../../reading/read-shot';
+import { DEFAULT_AIM, newPiece, type Piece } from '../../model';
+import { readShot } from '../../reading';
 import { filmed } from '../../testing/filmed';
 import { AROUND } from '../../testing/shoots';
 

@@ -1,8 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, type FindingOf } from '../finding';
-import { CAMERA_SIZE, project, type InPicture } from '../../optics/projection';
-import { depthRasterOf, NOTHING } from '../../image/depth-raster';
-import type { Picture } from '../../image/picture';
+import { CAMERA_SIZE, project, type InPicture } from '../../optics';
+import { depthRasterOf, NOTHING, type Picture } from '../../image';
 
 const KINDS = {
   'opening.face': {

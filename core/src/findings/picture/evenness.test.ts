@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Move } from '../../model/move';
-import type { Shot } from '../../model/shot';
-import { readShot } from '../../reading/read-shot';
+import type { Move, Shot } from '../../model';
+import { readShot } from '../../reading';
 import { filmed, usual } from '../../testing/filmed';
 import { AROUND } from '../../testing/shoots';
 

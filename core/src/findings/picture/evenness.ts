@@ -1,11 +1,8 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, type FindingOf } from '../finding';
-import { trim } from '../../model/units';
-import type { Intent } from '../../motion/intent';
-import type { Samples } from '../../motion/sample';
-import { rowAt } from '../../motion/shown';
-import type { Picture } from '../../image/picture';
-import { logDimensionlessJerk, spectralArcLength } from '../../image/smoothness';
+import { trim } from '../../model';
+import { type Intent, rowAt, type Samples } from '../../motion';
+import { logDimensionlessJerk, type Picture, spectralArcLength } from '../../image';
 
 const KINDS = {
   'even.picture': {

@@ -1,10 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, type FindingOf } from '../finding';
-import { largest } from '../../motion/columns';
-import { playingOf } from '../../motion/playback';
-import { rowAt } from '../../motion/shown';
-import type { Picture } from '../../image/picture';
-import { FELT_S } from '../../image/screen-motion';
+import { largest, playingOf, rowAt } from '../../motion';
+import { FELT_S, type Picture } from '../../image';
 
 const KINDS = {
   start: {

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Move } from '../../model/move';
-import type { Shot } from '../../model/shot';
-import { depthOfField } from '../../optics/depth-of-field';
-import { readShot } from '../../reading/read-shot';
+import type { Move, Shot } from '../../model';
+import { depthOfField } from '../../optics';
+import { readShot } from '../../reading';
 import { filmed, usual } from '../../testing/filmed';
 import { AROUND } from '../../testing/shoots';
 

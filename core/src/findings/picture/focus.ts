@@ -1,11 +1,9 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, type FindingOf } from '../finding';
-import { sayLength, trim } from '../../model/units';
-import { largest } from '../../motion/columns';
-import { blurDiscMm, depthOfField } from '../../optics/depth-of-field';
-import { fastestPull, pullBy, PULLER_WORDS } from '../../image/focus-pull';
-import type { Picture } from '../../image/picture';
-import { isInFrame } from '../../image/subject-in-frame';
+import { sayLength, trim } from '../../model';
+import { largest } from '../../motion';
+import { blurDiscMm, depthOfField } from '../../optics';
+import { fastestPull, isInFrame, type Picture, pullBy, PULLER_WORDS } from '../../image';
 
 const KINDS = {
   'focus.sharp': {
@@ -59,7 +57,7 @@ const MOST_BLUR = 1000;
 const SOFT_FACTOR = 3;
 
 function sharpnessFindings(picture: Picture): Found[] {
-  const { scene, samples, words } = picture;
+  const { scene, samples, units } = picture;
   const blur = subjectBlur(picture);
   const worst = largest(blur);
   if (!worst || !scene.subject) return [];
@@ -75,8 +73,8 @@ function sharpnessFindings(picture: Picture): Found[] {
     (scene.limits.confusionShare * samples.frameWidthMm) / samples.crop[worst.row],
     focusM,
   );
-  const far = Number.isFinite(field.farM) ? `to ${sayLength(field.farM, words.units)}` : 'to the horizon';
-  const how = shot.focus.mode === 'fixed' ? `focus stays at ${sayLength(focusM, words.units)}` : 'focus follows';
+  const far = Number.isFinite(field.farM) ? `to ${sayLength(field.farM, units)}` : 'to the horizon';
+  const how = shot.focus.mode === 'fixed' ? `focus stays at ${sayLength(focusM, units)}` : 'focus follows';
   return [
     {
       id: 'focus.sharp',
@@ -84,7 +82,7 @@ function sharpnessFindings(picture: Picture): Found[] {
       sentence:
         grade === 'calm'
           ? `${subject.name} is sharp at the start, on the way and at the end (${how}).`
-          : `${subject.name} is ${word(first)} at the start, ${word(worst.row)} on the way and ${word(last)} at the end: ${how}, and f/${trim(shot.fNumber, 1)} holds ${sayLength(field.nearM, words.units)} ${far}.`,
+          : `${subject.name} is ${word(first)} at the start, ${word(worst.row)} on the way and ${word(last)} at the end: ${how}, and f/${trim(shot.fNumber, 1)} holds ${sayLength(field.nearM, units)} ${far}.`,
       reason:
         'A deep stop and a constant distance replace a focus puller; otherwise somebody or something has to follow.',
       screenS: samples.screenS[worst.row],

@@ -1,6 +1,4 @@
-import type { Picture } from '../../image/picture';
-import { figureShare, STANDING_M } from '../../image/shot-size';
-import { isInFrame } from '../../image/subject-in-frame';
+import { figureShare, isInFrame, type Picture, STANDING_M } from '../../image';
 
 /** From this share of a frame height on a figure is framed; below, it is part of the view. */
 const FRAMED = 0.5;

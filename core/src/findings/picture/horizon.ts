@@ -1,8 +1,8 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, type FindingOf } from '../finding';
-import { trim } from '../../model/units';
-import { largest } from '../../motion/columns';
-import type { Picture } from '../../image/picture';
+import { trim } from '../../model';
+import { largest } from '../../motion';
+import type { Picture } from '../../image';
 
 const KINDS = {
   horizon: {

@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { newPiece, type Piece } from '../../model/piece';
+import { type Move, newPiece, type Piece, type Shot } from '../../model';
 import { severity } from '../finding';
-import type { Move } from '../../model/move';
-import type { Shot } from '../../model/shot';
-import { readShot } from '../../reading/read-shot';
+import { readShot } from '../../reading';
 import { filmed, usual, WALK } from '../../testing/filmed';
 import { AROUND, plainPieces } from '../../testing/shoots';
 

@@ -1,7 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, lasting, seconds, type FindingOf } from '../finding';
-import { longestRun } from '../../motion/columns';
-import type { Picture } from '../../image/picture';
+import { longestRun } from '../../motion';
+import type { Picture } from '../../image';
 import { figureShares, framedRows } from './framed';
 
 const KINDS = {

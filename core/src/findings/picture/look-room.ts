@@ -1,7 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeBelow, percent, type FindingOf } from '../finding';
-import { largest, smoothed } from '../../motion/columns';
-import type { Picture } from '../../image/picture';
+import { largest, smoothed } from '../../motion';
+import type { Picture } from '../../image';
 import { figureShares, framedRows, HELD_S } from './framed';
 
 const KINDS = {

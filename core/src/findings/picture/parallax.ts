@@ -1,11 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeBelow, speedWords, type FindingOf } from '../finding';
-import { largest, smoothed } from '../../motion/columns';
-import { pathLengthM } from '../../motion/sample';
-import { SEEN_S, totalSlide } from '../../image/figures';
-import type { LayerMotion } from '../../image/layer-speed';
-import { whileInFrame } from '../../image/subject-in-frame';
-import type { Picture } from '../../image/picture';
+import { largest, pathLengthM, smoothed } from '../../motion';
+import { type LayerMotion, type Picture, SEEN_S, totalSlide, whileInFrame } from '../../image';
 
 const KINDS = {
   parallax: {

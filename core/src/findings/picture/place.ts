@@ -1,8 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, speedWords, type FindingOf } from '../finding';
-import { largest, smoothed } from '../../motion/columns';
-import { SEEN_S } from '../../image/figures';
-import type { Picture } from '../../image/picture';
+import { largest, smoothed } from '../../motion';
+import { type Picture, SEEN_S } from '../../image';
 
 const KINDS = {
   place: {

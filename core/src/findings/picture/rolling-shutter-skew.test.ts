@@ -1,10 +1,7 @@
 import { Mesh, BoxGeometry, MeshBasicMaterial, Raycaster, Vector2 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_AIM } from '../../model/defaults';
-import type { Move } from '../../model/move';
-import { newPiece } from '../../model/piece';
-import type { Shoot } from '../../model/shoot';
-import { readShot } from '../../reading/read-shot';
+import { DEFAULT_AIM, type Move, newPiece, type Shoot } from '../../model';
+import { readShot } from '../../reading';
 import { AROUND, moved, plainShoot } from '../../testing/shoots';
 import { threeCamera } from '../../testing/three-camera';
 

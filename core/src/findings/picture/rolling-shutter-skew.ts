@@ -1,11 +1,9 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, type FindingOf } from '../finding';
-import { trim } from '../../model/units';
-import { largest, smoothed } from '../../motion/columns';
-import { recordedFrameMm } from '../../optics/angle-of-view';
-import { SEEN_S } from '../../image/figures';
-import { whileInFrame } from '../../image/subject-in-frame';
-import type { Picture } from '../../image/picture';
+import { trim } from '../../model';
+import { largest, smoothed } from '../../motion';
+import { recordedFrameMm } from '../../optics';
+import { type Picture, SEEN_S, whileInFrame } from '../../image';
 
 const KINDS = {
   skew: {

@@ -1,7 +1,6 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, type FindingOf } from '../finding';
-import { shakeInFrame } from '../../image/shake';
-import type { Picture } from '../../image/picture';
+import { type Picture, shakeInFrame } from '../../image';
 
 const KINDS = {
   shake: {

@@ -1,8 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, lasting, percent, seconds, stretchWords, type FindingOf } from '../finding';
-import { longestRun } from '../../motion/columns';
-import { playingOf } from '../../motion/playback';
-import type { Picture } from '../../image/picture';
+import { longestRun, playingOf } from '../../motion';
+import type { Picture } from '../../image';
 
 const KINDS = {
   covered: {

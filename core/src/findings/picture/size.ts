@@ -1,9 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, type FindingOf } from '../finding';
-import { largest } from '../../motion/columns';
-import { pathLengthM } from '../../motion/sample';
-import type { Picture } from '../../image/picture';
-import { isInFrame } from '../../image/subject-in-frame';
+import { largest, pathLengthM } from '../../motion';
+import { isInFrame, type Picture } from '../../image';
 
 const KINDS = {
   size: {

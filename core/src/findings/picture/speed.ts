@@ -1,9 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, speedWords, trimmedSeconds, type FindingOf } from '../finding';
-import { SEEN_S, speedLimits } from '../../image/figures';
-import { largest, smoothed } from '../../motion/columns';
-import { whileInFrame } from '../../image/subject-in-frame';
-import type { Picture } from '../../image/picture';
+import { type Picture, SEEN_S, speedLimits, whileInFrame } from '../../image';
+import { largest, smoothed } from '../../motion';
 
 const KINDS = {
   'speed.near': {

@@ -1,8 +1,8 @@
 import { define, type FindingKinds } from '../definition';
 import { percent, type FindingOf } from '../finding';
-import { trim } from '../../model/units';
-import { mostRepeats } from '../../motion/shown';
-import type { Picture } from '../../image/picture';
+import { trim } from '../../model';
+import { mostRepeats } from '../../motion';
+import type { Picture } from '../../image';
 
 const KINDS = {
   stagger: {

@@ -1,9 +1,8 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, type FindingOf } from '../finding';
-import { trim } from '../../model/units';
-import type { Stroke } from '../../motion/intent';
-import { rowAt } from '../../motion/shown';
-import type { Picture } from '../../image/picture';
+import { trim } from '../../model';
+import { rowAt, type Stroke } from '../../motion';
+import type { Picture } from '../../image';
 
 const KINDS = {
   'turn.even': {

@@ -1,9 +1,9 @@
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, gradeBelow, percent, type FindingOf } from '../finding';
-import { trim } from '../../model/units';
-import { largest } from '../../motion/columns';
-import { recordedWidthPx } from '../../optics/angle-of-view';
-import type { Picture } from '../../image/picture';
+import { trim } from '../../model';
+import { largest } from '../../motion';
+import { recordedWidthPx } from '../../optics';
+import type { Picture } from '../../image';
 
 const KINDS = {
   'zoom.range': {

@@ -1,8 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Scene } from '../../scene/scene';
-import { largest } from '../../motion/columns';
-import type { Samples } from '../../motion/sample';
+import type { Scene } from '../../scene';
+import { largest, type Samples } from '../../motion';
 import { rates } from './rates';
 import { about, graded, upTo, type Say } from './use';
 import type { RigCase } from './rig-case';

@@ -1,12 +1,9 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { RigKind } from '../../model/kit';
-import type { Piece } from '../../model/piece';
-import type { Scene } from '../../scene/scene';
-import type { Intent } from '../../motion/intent';
-import type { Samples } from '../../motion/sample';
-import { distanceToPieceM } from '../../site/distance';
-import { groundHeightM, groundPieces } from '../../site/ground';
+import type { Piece, RigKind } from '../../model';
+import type { Scene } from '../../scene';
+import type { Intent, Samples } from '../../motion';
+import { distanceToPieceM, groundHeightM, groundPieces } from '../../site';
 import { armStandAt } from './travel';
 import { rollsOn } from './riding';
 import { graded, type Say } from './use';

@@ -1,5 +1,5 @@
-import type { Gait, Rig } from '../../model/kit';
-import type { Samples } from '../../motion/sample';
+import type { Gait, Rig } from '../../model';
+import type { Samples } from '../../motion';
 import { ballAbout, lineMisfit, ringMisfit, sphereMisfit, type Misfit, type Point } from './best-fit';
 
 /**

@@ -1,8 +1,6 @@
 import { define, type FindingKinds, type Numbered } from '../definition';
 import type { FindingOf } from '../finding';
-import { LEAST_TRAVEL_M, type Intent } from '../../motion/intent';
-import type { Samples } from '../../motion/sample';
-import { rowAt } from '../../motion/shown';
+import { type Intent, LEAST_TRAVEL_M, rowAt, type Samples } from '../../motion';
 import type { RigCase } from './rig-case';
 
 const KINDS = {

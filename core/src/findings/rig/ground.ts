@@ -1,7 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Scene } from '../../scene/scene';
-import type { Samples } from '../../motion/sample';
+import type { Scene } from '../../scene';
+import type { Samples } from '../../motion';
 import { ON_THE_GROUND } from './clearance';
 import { rollsOn } from './riding';
 import { graded, type Say } from './use';

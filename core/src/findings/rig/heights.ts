@@ -1,6 +1,6 @@
-import type { Samples } from '../../motion/sample';
-import type { Scene } from '../../scene/scene';
-import { groundHeightM } from '../../site/ground';
+import type { Samples } from '../../motion';
+import type { Scene } from '../../scene';
+import { groundHeightM } from '../../site';
 
 /** Height of the lens above the ground below it, metres, one value per row. */
 export function heightsM(scene: Scene, samples: Samples): Float64Array {

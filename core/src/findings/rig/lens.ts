@@ -1,10 +1,8 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Scene } from '../../scene/scene';
-import { trim } from '../../model/units';
-import { largest } from '../../motion/columns';
-import type { Intent } from '../../motion/intent';
-import type { Samples } from '../../motion/sample';
+import type { Scene } from '../../scene';
+import { trim } from '../../model';
+import { type Intent, largest, type Samples } from '../../motion';
 import { graded, SLACK, type Say } from './use';
 import type { RigCase } from './rig-case';
 

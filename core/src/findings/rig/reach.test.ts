@@ -1,10 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Move } from '../../model/move';
-import { newPiece, type Piece } from '../../model/piece';
-import type { Shot } from '../../model/shot';
-import { readShot } from '../../reading/read-shot';
-import { curesFor } from '../../search/cures';
+import { type Move, newPiece, type Piece, type Shot } from '../../model';
+import { readShot } from '../../reading';
+import { curesFor } from '../../search';
 import { filmed, usual } from '../../testing/filmed';
 import { num } from '../../testing/any-move';
 import { AROUND, plainPieces } from '../../testing/shoots';

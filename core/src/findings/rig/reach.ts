@@ -1,8 +1,8 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Rig } from '../../model/kit';
-import type { Scene } from '../../scene/scene';
-import type { Samples } from '../../motion/sample';
+import type { Rig } from '../../model';
+import type { Scene } from '../../scene';
+import type { Samples } from '../../motion';
 import { envelopeOf, outsideReach, reachGiveM, type Envelope } from './envelope';
 import { travelSaysItAll } from './travel';
 import { graded, type Say } from './use';

@@ -1,8 +1,8 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Scene } from '../../scene/scene';
-import { trim } from '../../model/units';
-import type { Samples } from '../../motion/sample';
+import type { Scene } from '../../scene';
+import { trim } from '../../model';
+import type { Samples } from '../../motion';
 import { graded, upTo } from './use';
 import type { RigCase } from './rig-case';
 

@@ -1,4 +1,4 @@
-import type { Gait, Rig } from '../../model/kit';
+import type { Gait, Rig } from '../../model';
 
 /**
  * Which wheels go under the camera: its rig's own, or those that whoever holds it rides on; null where feet, rails or

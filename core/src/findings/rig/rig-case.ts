@@ -1,5 +1,5 @@
-import type { Units } from '../../model/units';
-import type { Film } from '../../motion/film';
+import type { Units } from '../../model';
+import type { Film } from '../../motion';
 import { heightsM } from './heights';
 import { sayIn, type Say } from './use';
 

@@ -1,9 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { newPiece, type Piece } from '../../model/piece';
-import type { Move } from '../../model/move';
-import type { Shot } from '../../model/shot';
-import { readShot } from '../../reading/read-shot';
+import { type Move, newPiece, type Piece, type Shot } from '../../model';
+import { readShot } from '../../reading';
 import { num } from '../../testing/any-move';
 import { filmed, usual, WALK } from '../../testing/filmed';
 import { AROUND, plainPieces } from '../../testing/shoots';

@@ -1,9 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Scene } from '../../scene/scene';
-import { largest } from '../../motion/columns';
-import type { Intent } from '../../motion/intent';
-import { pathLengthM, type Samples } from '../../motion/sample';
+import type { Scene } from '../../scene';
+import { type Intent, largest, pathLengthM, type Samples } from '../../motion';
 import { graded, upTo, type Say } from './use';
 import type { RigCase } from './rig-case';
 

@@ -1,8 +1,5 @@
 import type { FindingOf, RigGrade } from '../finding';
-import type { Rig } from '../../model/kit';
-import type { Limits } from '../../model/limits';
-import type { StickSpeed } from '../../model/shot';
-import { sayLength, saySpeed, trim, type Units } from '../../model/units';
+import { type Limits, type Rig, sayLength, saySpeed, type StickSpeed, trim, type Units } from '../../model';
 
 /** A value held against what the rig can do, and how to say it. */
 export interface Use<Id extends string> {

@@ -1,7 +1,6 @@
-import { usualRig } from '../../model/default-rigs';
-import type { Scene } from '../../scene/scene';
-import { motionOf } from '../../motion/legs';
-import { filmShot, pathLengthM } from '../../motion/sample';
+import { usualRig } from '../../model';
+import type { Scene } from '../../scene';
+import { filmShot, motionOf, pathLengthM } from '../../motion';
 import { clearance } from './clearance';
 import { ground } from './ground';
 import { rigCase } from './rig-case';

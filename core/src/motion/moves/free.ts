@@ -1,11 +1,9 @@
-import type { MoveOf } from '../../model/move';
-import type { FreePoint } from '../../model/moves/free';
-import { sayLength } from '../../model/units';
-import { eased } from '../../scene/feather';
+import { type FreePoint, type MoveOf, sayLength } from '../../model';
+import { eased } from '../../scene';
 import { naturalSpline } from '../spline';
 import type { MoveFrame } from '../move-frame';
 import { evenly } from '../track';
-import { fromPivot } from '../../site/directions';
+import { fromPivot } from '../../site';
 import { clamp, PLAIN, settable, type Look, type Recipe } from './recipe';
 
 type Free = MoveOf<'free'>;

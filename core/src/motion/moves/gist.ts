@@ -1,4 +1,4 @@
-import { parametersOf, type MoveKind, type NumberParameter } from '../../model/move';
+import { parametersOf, type MoveKind, type NumberParameter } from '../../model';
 
 /** Which two numbers say where a move goes from and to: the first pair that a move has both of. */
 const FROM_TO = [

@@ -1,4 +1,4 @@
-import type { Move, MoveKind, MoveOf } from '../../model/move';
+import type { Move, MoveKind, MoveOf } from '../../model';
 import { arc, driftingOrbit, helix, lowOrbit, orbit, spiralOverhead, tableTopArm } from './circles';
 import { stillMoveFrame } from '../move-frame';
 import { free } from './free';

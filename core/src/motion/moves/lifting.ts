@@ -1,7 +1,7 @@
-import type { Move, MoveKind, MoveOf } from '../../model/move';
+import type { Move, MoveKind, MoveOf } from '../../model';
 import type { MoveFrame } from '../move-frame';
 import { line, type Track } from '../track';
-import { fromPivot } from '../../site/directions';
+import { fromPivot } from '../../site';
 import { PLAIN, type Effect, type Recipe, type Stand } from './recipe';
 import { standing } from './shapes/standing';
 

@@ -1,7 +1,7 @@
-import { sceneFrom } from '../../scene/scene';
+import { sceneFrom } from '../../scene';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { MoveSchema } from '../../model/move';
+import { MoveSchema } from '../../model';
 import { anyMove, num } from '../../testing/any-move';
 import { plainSetup } from '../../testing/shoots';
 import { gripsOf, momentsOf, motionOf } from '../legs';

@@ -1,6 +1,6 @@
-import type { MoveOf } from '../../model/move';
+import type { MoveOf } from '../../model';
 import { line } from '../track';
-import { fromPivot } from '../../site/directions';
+import { fromPivot } from '../../site';
 import { PLAIN, type Recipe, type Stand } from './recipe';
 import { sideways } from './shapes/sideways';
 import { standing } from './shapes/standing';

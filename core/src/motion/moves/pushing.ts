@@ -1,5 +1,5 @@
-import type { MoveOf } from '../../model/move';
-import { eased } from '../../scene/feather';
+import type { MoveOf } from '../../model';
+import { eased } from '../../scene';
 import { PLAIN, type Recipe } from './recipe';
 import { fromTo, radial } from './shapes/radial';
 

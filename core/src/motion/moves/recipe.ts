@@ -1,9 +1,7 @@
-import type { Move } from '../../model/move';
-import type { Timing } from '../../model/shot';
-import type { Units } from '../../model/units';
+import type { Move, Timing, Units } from '../../model';
 import type { MoveFrame } from '../move-frame';
 import type { Track } from '../track';
-import type { Point3 } from '../../site/directions';
+import type { Point3 } from '../../site';
 
 /** A point of a move that can be taken hold of on the plan. */
 export interface Grip {

@@ -1,4 +1,4 @@
-import type { MoveOf } from '../../model/move';
+import type { MoveOf } from '../../model';
 import { PLAIN, type Recipe } from './recipe';
 import { sideways } from './shapes/sideways';
 

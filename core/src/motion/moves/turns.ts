@@ -1,6 +1,5 @@
-import type { MoveOf } from '../../model/move';
-import type { Timing } from '../../model/shot';
-import { fromPivot } from '../../site/directions';
+import type { MoveOf, Timing } from '../../model';
+import { fromPivot } from '../../site';
 import { PLAIN, type Look, type Recipe } from './recipe';
 import { standing } from './shapes/standing';
 

@@ -1,4 +1,4 @@
-import type { MoveOf } from '../../model/move';
+import type { MoveOf } from '../../model';
 import { PLAIN, polar, settable, settableDistance, type Recipe, type Stand } from './recipe';
 import { beside } from './shapes/beside';
 import { standing } from './shapes/standing';

@@ -1,4 +1,4 @@
-import type { MoveOf } from '../../model/move';
+import type { MoveOf } from '../../model';
 import { PLAIN, type Recipe } from './recipe';
 import { fromTo, radial } from './shapes/radial';
 import { standing } from './shapes/standing';

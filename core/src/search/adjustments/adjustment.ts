@@ -1,6 +1,5 @@
-import type { Piece } from '../../model/piece';
-import type { Shot } from '../../model/shot';
-import { recipeOf } from '../../motion/moves';
+import type { Piece, Shot } from '../../model';
+import { recipeOf } from '../../motion';
 
 /** One way to change a shot, gentlest first. Each rung is a whole shot and the instruction that leads to it. */
 export type Adjustment = Rung[];

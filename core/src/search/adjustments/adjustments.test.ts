@@ -1,10 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_AIM } from '../../model/defaults';
-import type { Move } from '../../model/move';
-import { newPiece, type Piece } from '../../model/piece';
-import { sceneOf } from '../../scene/scene';
-import type { Shot } from '../../model/shot';
-import { readShot } from '../../reading/read-shot';
+import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../../model';
+import { sceneOf } from '../../scene';
+import { readShot } from '../../reading';
 import { filmed } from '../../testing/filmed';
 import { followed } from '../../testing/followed';
 import { AROUND, plainPieces } from '../../testing/shoots';

@@ -1,7 +1,6 @@
-import type { Scene } from '../../scene/scene';
-import { percent } from '../../findings/finding';
-import { AIM_MODES, type Aim, type AimMode } from '../../model/shot';
-import { sayLength, trim, type Units } from '../../model/units';
+import type { Scene } from '../../scene';
+import { percent } from '../../findings';
+import { type Aim, AIM_MODES, type AimMode, sayLength, trim, type Units } from '../../model';
 import type { Adjustment } from './adjustment';
 
 /** Changes of where the camera looks and what is sharp. */

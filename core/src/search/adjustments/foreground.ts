@@ -1,7 +1,6 @@
-import type { Piece } from '../../model/piece';
-import type { Scene } from '../../scene/scene';
-import { sayLength, type Units } from '../../model/units';
-import { motionOf } from '../../motion/legs';
+import { type Piece, sayLength, type Units } from '../../model';
+import type { Scene } from '../../scene';
+import { motionOf } from '../../motion';
 import type { Adjustment } from './adjustment';
 
 /** What two people lift and set down elsewhere: common practice, no published source. */

@@ -1,16 +1,9 @@
 import { heightOf, type Adjustment } from './adjustment';
-import { USUAL_GAIT } from '../../model/default-rigs';
-import { takeLens } from '../../edit/setup';
-import { motionOf } from '../../motion/legs';
-import { filmShot, pathLengthM } from '../../motion/sample';
-import { heightsM } from '../../findings/rig/heights';
-import { envelopeOf, reaches } from '../../findings/rig/envelope';
-import { RIDES } from '../../findings/rig/riding';
-import { vehicleCouldGo } from '../../findings/rig/vehicle-way';
-import type { Kit } from '../../model/kit';
-import type { Scene } from '../../scene/scene';
-import { STICK_SPEEDS } from '../../model/shot';
-import { trim } from '../../model/units';
+import { type Kit, STICK_SPEEDS, trim, USUAL_GAIT } from '../../model';
+import { takeLens } from '../../edit';
+import { filmShot, motionOf, pathLengthM } from '../../motion';
+import { envelopeOf, heightsM, reaches, RIDES, vehicleCouldGo } from '../../findings';
+import type { Scene } from '../../scene';
 
 /** Another lens, rig, camera, or way of carrying it. */
 /** A drone is only offered where hands and stands do not reach: common practice, no published source. */

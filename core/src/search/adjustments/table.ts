@@ -1,9 +1,7 @@
-import type { CureIdea } from '../../findings/cure-ideas';
-import type { Finding } from '../../findings/all';
-import type { Kit } from '../../model/kit';
-import type { Units } from '../../model/units';
-import { sampleShot } from '../../motion/shown';
-import { sceneFrom, type Scene } from '../../scene/scene';
+import type { CureIdea, Finding } from '../../findings';
+import type { Kit, Units } from '../../model';
+import { sampleShot } from '../../motion';
+import { sceneFrom, type Scene } from '../../scene';
 import type { Adjustment } from './adjustment';
 import * as aim from './aim-and-focus';
 import { aside, foreground } from './foreground';

@@ -1,7 +1,6 @@
 import type { Adjustment } from './adjustment';
-import type { Scene } from '../../scene/scene';
-import { shotDurationS } from '../../model/shot';
-import { trim } from '../../model/units';
+import type { Scene } from '../../scene';
+import { shotDurationS, trim } from '../../model';
 
 /** Longer, softer, slower, and how many frames. */
 const LONGER = [1.15, 1.3, 1.5, 1.75, 2, 2.5, 3, 4];

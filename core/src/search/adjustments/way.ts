@@ -1,11 +1,9 @@
 import { capital, heightOf, type Adjustment, type Rung } from './adjustment';
-import { motionOf } from '../../motion/legs';
-import { groundHeightM, groundPieces } from '../../site/ground';
-import type { Scene } from '../../scene/scene';
-import { sayLength, type Units } from '../../model/units';
-import { settable } from '../../motion/moves/recipe';
-import { recipeOf } from '../../motion/moves';
-import { mirrored, raised } from '../../edit/transform';
+import { motionOf, recipeOf, settable } from '../../motion';
+import { groundHeightM, groundPieces } from '../../site';
+import type { Scene } from '../../scene';
+import { sayLength, type Units } from '../../model';
+import { mirrored, raised } from '../../edit';
 
 /** How high, how far, from where, and which way round. */
 export function lower(scene: Scene, units: Units): Adjustment {

@@ -1,7 +1,7 @@
 import { box, circle, dot, ground, inMm, line, partBoxes, RAD, type Drag, type RigView } from '../drawing';
 import { heapOf } from '../masses';
 import { feetAround } from '../feet';
-import type { Arm } from '../../model/build';
+import type { Arm } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** Legs, column and arm, from the side and from above. */

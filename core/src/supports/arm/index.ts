@@ -1,6 +1,5 @@
-import type { Arm, Build } from '../../model/build';
-import type { Kit } from '../../model/kit';
-import { angleOfViewDeg } from '../../optics/angle-of-view';
+import type { Arm, Build, Kit } from '../../model';
+import { angleOfViewDeg } from '../../optics';
 import type { SupportDefinition } from '../definition';
 import { dragArm, drawArm } from './drawing';
 import { armTold } from './told';

@@ -1,6 +1,5 @@
-import type { Arm } from '../../model/build';
-import type { Lump } from '../masses';
-import { heapOf } from '../masses';
+import type { Arm } from '../../model';
+import { heapOf, type Lump } from '../masses';
 import { GRAVITY } from '../elliptic';
 import { windForceN } from '../wind';
 import { feetAround, leastBagKg, shiftByPushM, tippingMarginM, type Spot } from '../feet';

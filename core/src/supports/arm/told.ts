@@ -1,5 +1,4 @@
-import type { Arm } from '../../model/build';
-import { sayLength, sayMass, sayMm, trim, type Units } from '../../model/units';
+import { type Arm, sayLength, sayMass, sayMm, trim, type Units } from '../../model';
 import type { Lump } from '../masses';
 import { sayWind } from '../wind';
 import { armStand } from './statics';

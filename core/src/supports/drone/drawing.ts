@@ -1,6 +1,6 @@
 import { both, box, dot, line, partBoxes, type RigView } from '../drawing';
 import { heapOf } from '../masses';
-import type { Drone } from '../../model/build';
+import type { Drone } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** Body and rotors with what it carries. */

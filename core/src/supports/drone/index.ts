@@ -1,4 +1,4 @@
-import type { Drone } from '../../model/build';
+import type { Drone } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { drawDrone } from './drawing';
 import { droneTold } from './told';

@@ -1,4 +1,4 @@
-import type { Drone } from '../../model/build';
+import type { Drone } from '../../model';
 import { GRAVITY } from '../elliptic';
 import { windAtHeightMps } from '../wind';
 

@@ -1,7 +1,14 @@
-import type { Drone } from '../../model/build';
-import type { Rig } from '../../model/kit';
-import { shotDurationS, type Shot } from '../../model/shot';
-import { sayLength, sayMass, saySpeed, trim, type Units } from '../../model/units';
+import {
+  type Drone,
+  type Rig,
+  sayLength,
+  sayMass,
+  saySpeed,
+  type Shot,
+  shotDurationS,
+  trim,
+  type Units,
+} from '../../model';
 import { sayWind } from '../wind';
 import { batteriesFor, droneFlight, flightMinutes } from './statics';
 import { fact, type Fact, type Told } from '../fact';

@@ -1,5 +1,5 @@
 import { arc, both, box, ground, line, partBoxes, type RigView } from '../drawing';
-import type { Improvised } from '../../model/build';
+import type { Improvised } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** What carries it, on the ground. */

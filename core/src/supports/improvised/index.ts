@@ -1,4 +1,4 @@
-import type { Improvised } from '../../model/build';
+import type { Improvised } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { drawImprovised } from './drawing';
 import { improvisedFacts, improvisedSteps } from './told';

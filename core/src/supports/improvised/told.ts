@@ -1,5 +1,4 @@
-import type { Improvised } from '../../model/build';
-import { sayLength, sayMass, saySpeed, trim, type Units } from '../../model/units';
+import { type Improvised, sayLength, sayMass, saySpeed, trim, type Units } from '../../model';
 import { fact, type Fact } from '../fact';
 
 /** What home-made rigs need: tries and tape are common practice, no published source. */

@@ -1,7 +1,7 @@
 import { arc, box, circle, clamped, dot, ground, line, partBoxes, RAD, type Drag, type RigView } from '../drawing';
 import { heapOf } from '../masses';
 import { feetAround } from '../feet';
-import type { Jib } from '../../model/build';
+import type { Jib } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** The arm on its stand, from the side and from above, with where nobody stands. */

@@ -1,4 +1,4 @@
-import type { Jib } from '../../model/build';
+import type { Jib } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { dragJib, drawJib } from './drawing';
 import { jibTold } from './told';

@@ -1,4 +1,4 @@
-import type { Jib } from '../../model/build';
+import type { Jib } from '../../model';
 import { GRAVITY } from '../elliptic';
 import { feetAround, worstMarginM } from '../feet';
 

@@ -1,5 +1,4 @@
-import type { Jib } from '../../model/build';
-import { sayLength, sayMass, sayMm, trim, type Units } from '../../model/units';
+import { type Jib, sayLength, sayMass, sayMm, trim, type Units } from '../../model';
 import { jibStand } from './statics';
 import { fact, type Told } from '../fact';
 import { gradeOfMargin } from '../grade';

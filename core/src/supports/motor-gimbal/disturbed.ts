@@ -1,7 +1,4 @@
-import type { Build } from '../../model/build';
-import type { Kit } from '../../model/kit';
-import type { Shot } from '../../model/shot';
-import type { Units } from '../../model/units';
+import type { Build, Kit, Shot, Units } from '../../model';
 import { partLumps } from '../masses';
 import { gimbalBalance } from './statics';
 import { saySlide } from './slides';

@@ -1,6 +1,6 @@
 import { both, box, clamped, dot, line, partBoxes, type Drag, type RigView } from '../drawing';
 import { heapOf } from '../masses';
-import type { MotorGimbal } from '../../model/build';
+import type { MotorGimbal } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** Plate, cage, roll arm and pan arm about the axes they turn on. */

@@ -1,4 +1,4 @@
-import type { MotorGimbal } from '../../model/build';
+import type { MotorGimbal } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { dragGimbal, drawGimbal } from './drawing';
 import { gimbalTold } from './told';

@@ -1,4 +1,4 @@
-import { handMm, type Units } from '../../model/units';
+import { handMm, type Units } from '../../model';
 import type { AxisBalance } from './statics';
 
 /** What is slid for each balance of a motor gimbal, and how its two ways are called. */

@@ -1,5 +1,4 @@
-import type { MotorGimbal } from '../../model/build';
-import { handMm, type Units } from '../../model/units';
+import { handMm, type MotorGimbal, type Units } from '../../model';
 import { GRAVITY } from '../elliptic';
 import { heapOf, type Lump } from '../masses';
 

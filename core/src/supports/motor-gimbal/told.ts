@@ -1,5 +1,4 @@
-import type { MotorGimbal } from '../../model/build';
-import { handMm, sayMass, sayMm, trim, type Units } from '../../model/units';
+import { handMm, type MotorGimbal, sayMass, sayMm, trim, type Units } from '../../model';
 import type { Lump } from '../masses';
 import { FELT_MM, gimbalBalance, gimbalSlides, PLATE_REACH_MM, platesOut } from './statics';
 import { fact, type Fact, type Told } from '../fact';

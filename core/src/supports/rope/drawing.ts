@@ -1,5 +1,5 @@
 import { arc, both, clamped, dot, line, partBoxes, RAD, type Drag, type Drawn, type RigView } from '../drawing';
-import type { Rope } from '../../model/build';
+import type { Rope } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** The camera on its rope or ropes, let go as far as it swings. */

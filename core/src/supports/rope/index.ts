@@ -1,4 +1,4 @@
-import type { Rope } from '../../model/build';
+import type { Rope } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { dragRope, drawRope } from './drawing';
 import { ropeTold } from './told';

@@ -1,4 +1,4 @@
-import type { Rope } from '../../model/build';
+import type { Rope } from '../../model';
 import { completeK, GRAVITY } from '../elliptic';
 
 const RAD = Math.PI / 180;

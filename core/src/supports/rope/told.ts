@@ -1,5 +1,4 @@
-import type { Rope } from '../../model/build';
-import { sayLength, saySpeed, trim, type Units } from '../../model/units';
+import { type Rope, sayLength, saySpeed, trim, type Units } from '../../model';
 import { ropeSwing } from './statics';
 import { fact, type Told } from '../fact';
 

@@ -1,10 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { Sled, SledRound } from '../../model/build';
+import { DEFAULT_BUILDS, DEFAULT_KIT, type Sled, type SledRound } from '../../model';
 import { completeK, GRAVITY } from '../elliptic';
-import { DEFAULT_BUILDS } from '../../model/default-builds';
-import { DEFAULT_KIT } from '../../model/defaults';
 import { balanceOf } from '../balance';
-import { setAsTold } from '../../edit/set-as-told';
+import { setAsTold } from '../../edit';
 import { heapOf, partLumps, pitchInertia, sledLumps, type Lump } from '../masses';
 import { coach } from './coach';
 import { learnOffsets } from './learning';

@@ -1,5 +1,4 @@
-import type { Sled, SledRound } from '../../model/build';
-import { sayExactMm, trim, type Units } from '../../model/units';
+import { sayExactMm, type Sled, type SledRound, trim, type Units } from '../../model';
 import type { Lump } from '../masses';
 import { dropOf, learnOffsets, stateOf, type HiddenOffsets } from './learning';
 import { BELOW_GIMBAL_MM, pivotAboveM } from './solver';

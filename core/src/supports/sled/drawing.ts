@@ -1,7 +1,7 @@
 import { both, box, clamped, dot, line, partBoxes, type Drag, type RigView } from '../drawing';
 import { heapOf, sledLumps } from '../masses';
 import { hiddenOf } from './learning';
-import type { Sled } from '../../model/build';
+import type { Sled } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** Post, stage and base about the pivot, which is where it hangs. */

@@ -1,4 +1,4 @@
-import type { Sled } from '../../model/build';
+import type { Sled } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { dragSled, drawSled } from './drawing';
 import { BELOW_GIMBAL_MM } from './solver';

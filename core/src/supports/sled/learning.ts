@@ -1,4 +1,4 @@
-import type { Sled, SledRound } from '../../model/build';
+import type { Sled, SledRound } from '../../model';
 import { GRAVITY, K_FROM_LEVEL } from '../elliptic';
 import { heapOf, pitchInertia, sledLumps, type Hidden, type Lump } from '../masses';
 

@@ -1,6 +1,5 @@
-import type { Sled } from '../../model/build';
+import { asPrintedMm, sayMm, type Sled, type Units } from '../../model';
 import { GRAVITY, K_FROM_LEVEL } from '../elliptic';
-import { asPrintedMm, sayMm, type Units } from '../../model/units';
 import { heapOf, pitchInertia, sledLumps, type Lump } from '../masses';
 import { hiddenOf } from './learning';
 

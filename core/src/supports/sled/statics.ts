@@ -1,4 +1,4 @@
-import type { Sled } from '../../model/build';
+import type { Sled } from '../../model';
 import { GRAVITY, K_FROM_LEVEL } from '../elliptic';
 import { heapOf, pitchInertia, sledLumps, type Lump } from '../masses';
 import { hiddenOf } from './learning';

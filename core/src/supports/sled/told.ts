@@ -1,6 +1,5 @@
 import type { SupportCase } from '../definition';
-import type { Part, Sled } from '../../model/build';
-import { sayExactMm, sayInertia, sayMass, sayMm, saySpeed, trim, type Units } from '../../model/units';
+import { type Part, sayExactMm, sayInertia, sayMass, sayMm, saySpeed, type Sled, trim, type Units } from '../../model';
 import type { Lump } from '../masses';
 import { sledBalance } from './statics';
 import { coach } from './coach';

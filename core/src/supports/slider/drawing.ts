@@ -2,7 +2,7 @@ import { box, dot, ground, inMm, line, partBoxes, RAD, type RigView } from '../d
 import { heapOf } from '../masses';
 import { feetAround } from '../feet';
 import { sliderStand } from './statics';
-import type { Slider } from '../../model/build';
+import type { Slider } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** The rail on its stands with the carriage where it tips most. */

@@ -1,4 +1,4 @@
-import type { Slider } from '../../model/build';
+import type { Slider } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { drawSlider } from './drawing';
 import { sliderTold } from './told';

@@ -1,4 +1,4 @@
-import type { Slider } from '../../model/build';
+import type { Slider } from '../../model';
 import { GRAVITY } from '../elliptic';
 import { feetAround, leastBagKg, outlineOf, tippingMarginM, worstMarginM, type Spot } from '../feet';
 

@@ -1,5 +1,4 @@
-import type { Slider } from '../../model/build';
-import { sayLength, sayMass, trim, type Units } from '../../model/units';
+import { sayLength, sayMass, type Slider, trim, type Units } from '../../model';
 import { sliderStand } from './statics';
 import { fact, type Told } from '../fact';
 import { gradeOfMargin } from '../grade';

@@ -1,5 +1,5 @@
 import { both, box, ground, line, partBoxes, type RigView } from '../drawing';
-import type { Wheels } from '../../model/build';
+import type { Wheels } from '../../model';
 import type { SupportCase } from '../definition';
 
 /** A deck on wheels with a mount. */

@@ -1,4 +1,4 @@
-import type { Wheels } from '../../model/build';
+import type { Wheels } from '../../model';
 import type { SupportDefinition } from '../definition';
 import { drawWheels } from './drawing';
 import { wheelsTold } from './told';

@@ -1,4 +1,4 @@
-import type { Wheels } from '../../model/build';
+import type { Wheels } from '../../model';
 import { GRAVITY } from '../elliptic';
 
 export interface WheelsStop {

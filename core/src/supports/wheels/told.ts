@@ -1,6 +1,4 @@
-import { WheelsSchema, type Wheels } from '../../model/build';
-import { optionWords } from '../../model/facts';
-import { sayLength, trim, type Units } from '../../model/units';
+import { optionWords, sayLength, trim, type Units, type Wheels, WheelsSchema } from '../../model';
 import { GRAVITY } from '../elliptic';
 import { wheelsStop } from './statics';
 import { fact, type Told } from '../fact';

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { Modal } from 'flowbite-svelte';
-  import { differencesOf, sayDifferences } from '@gentle-arc/core/model/differences';
-  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { differencesOf, sayDifferences, type Shoot } from '@gentle-arc/core/model';
   import { statesOf } from '$lib/session/store/database';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import { storageTrouble } from '$lib/session/store/trouble';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import { sayDifferences } from '@gentle-arc/core/model/differences';
+  import { sayDifferences } from '@gentle-arc/core/model';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
 
   /** Another tab changed or deleted what is open here: nothing is lost, and the person chooses. */

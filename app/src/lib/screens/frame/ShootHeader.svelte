@@ -8,7 +8,7 @@
   import Menu from '$lib/ui/Menu.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Mark from '$lib/ui/Mark.svelte';
-  import { keepPreferences, preferences } from '$lib/session/store/preferences.svelte';
+  import { keepPreferences, preferences } from '$lib/ui/preferences.svelte';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
 
   let { store }: { store: ShootStore } = $props();

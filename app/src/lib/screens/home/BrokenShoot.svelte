@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
-  import { salvageShoot, type Salvage } from '@gentle-arc/core/formats/salvage';
+  import { salvageShoot, type Salvage } from '@gentle-arc/core/formats';
   import { openHref } from '$lib/session/links';
   import { download, fileName } from '$lib/ui/download';
   import { saveShoot, type Listed } from '$lib/session/store/database';

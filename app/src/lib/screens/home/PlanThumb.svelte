@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Shoot } from '@gentle-arc/core/model/shoot';
-  import { sceneOf } from '@gentle-arc/core/scene/scene';
-  import { motionOf } from '@gentle-arc/core/motion/legs';
+  import type { Shoot } from '@gentle-arc/core/model';
+  import { sceneOf } from '@gentle-arc/core/scene';
+  import { motionOf } from '@gentle-arc/core/motion';
   import { drawingOrder, outline, placed } from '$lib/views/plan/plan-shapes';
 
   /** The site from above with every shot's path: what a shoot looks like at a glance. */

@@ -1,12 +1,9 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { Build, Part, SupportKind } from '@gentle-arc/core/model/build';
-  import type { Kit, Lens } from '@gentle-arc/core/model/kit';
-  import type { Shoot } from '@gentle-arc/core/model/shoot';
-  import { balanceOf } from '@gentle-arc/core/supports/balance';
+  import type { Build, Kit, Lens, Part, Shoot, SupportKind } from '@gentle-arc/core/model';
+  import { balanceOf, worstOf } from '@gentle-arc/core/supports';
   import Choice from '$lib/ui/Choice.svelte';
   import GradeMark from '$lib/ui/GradeMark.svelte';
-  import { worstOf } from '@gentle-arc/core/supports/verdict';
 
   /** What is put together, by what carries it: a list at a desk, a choice on a phone. */
   let { shoot, here, href }: { shoot: Shoot; here: string; href: (id: string) => string } = $props();

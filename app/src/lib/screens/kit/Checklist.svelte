@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { OWN_CHECK, type Build } from '@gentle-arc/core/model/build';
-  import type { Check } from '@gentle-arc/core/supports/checklist';
+  import { OWN_CHECK, type Build } from '@gentle-arc/core/model';
+  import type { Check } from '@gentle-arc/core/supports';
   import { newId } from '$lib/session/store/new-id';
 
   /** What to check before it shoots, in the order of hands; ticked with a thumb. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Fact } from '@gentle-arc/core/supports/fact';
+  import type { Fact } from '@gentle-arc/core/supports';
   import GradeMark from '$lib/ui/GradeMark.svelte';
 
   /** What is known of a build: its numbers in words, what cannot be first. */

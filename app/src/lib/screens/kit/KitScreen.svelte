@@ -3,24 +3,33 @@
   import { onDestroy } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { Button } from 'flowbite-svelte';
-  import type { Build, Support } from '@gentle-arc/core/model/build';
-  import { DEFAULT_BUILDS, DEFAULT_PARTS } from '@gentle-arc/core/model/default-builds';
-  import type { Kit } from '@gentle-arc/core/model/kit';
-  import { K_FROM_LEVEL } from '@gentle-arc/core/supports/elliptic';
-  import { partLumps } from '@gentle-arc/core/supports/masses';
-  import { sledBalance, swing } from '@gentle-arc/core/supports/sled/statics';
-  import { balanceOf } from '@gentle-arc/core/supports/balance';
-  import { checklistOf } from '@gentle-arc/core/supports/checklist';
-  import { disturbedAxes } from '@gentle-arc/core/supports/motor-gimbal/disturbed';
-  import { viewsOf } from '@gentle-arc/core/supports/views';
-  import { needOf, shotsOf } from '@gentle-arc/core/supports/needs';
-  import { startLight } from '@gentle-arc/core/edit/start-light';
-  import { setAsTold } from '@gentle-arc/core/edit/set-as-told';
+  import { type Build, DEFAULT_BUILDS, DEFAULT_PARTS, type Kit, type Support } from '@gentle-arc/core/model';
+  import {
+    balanceOf,
+    buildVerdict,
+    checklistOf,
+    disturbedAxes,
+    K_FROM_LEVEL,
+    needOf,
+    partLumps,
+    shotsOf,
+    sledBalance,
+    swing,
+    viewsOf,
+  } from '@gentle-arc/core/supports';
+  import {
+    addBuild,
+    removeBuild,
+    setAsTold,
+    startBuild,
+    startLight,
+    withBuild,
+    withMadeUpKit,
+  } from '@gentle-arc/core/edit';
   import TextField from '$lib/ui/TextField.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { newId } from '$lib/session/store/new-id';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import BuildList from './BuildList.svelte';
   import Checklist from './Checklist.svelte';
@@ -31,8 +40,6 @@
   import RigPicture from '../../views/rig/RigPicture.svelte';
   import SledCoach from './SledCoach.svelte';
   import SupportWords from './SupportWords.svelte';
-  import { addBuild, removeBuild, startBuild, withBuild, withMadeUpKit } from '@gentle-arc/core/edit/builds';
-  import { buildVerdict } from '@gentle-arc/core/supports/verdict';
   import WindWords from './WindWords.svelte';
 
   /** The kit bench: a rig put together, balanced, and known to stand. */
@@ -244,8 +251,8 @@
       Nothing is put together yet. A build is parts on a rig, staged exactly as it will shoot: it can then be balanced
       here before anyone carries it anywhere.
     </p>
-    <Button class="rounded-full px-5" onclick={() => putKit(withMadeUpKit(kit, DEFAULT_PARTS, DEFAULT_BUILDS), null)}
-      >Start with the made-up kit</Button
+    <button class="main-button" onclick={() => putKit(withMadeUpKit(kit, DEFAULT_PARTS, DEFAULT_BUILDS), null)}
+      >Start with the made-up kit</button
     >
   </main>
 {/if}

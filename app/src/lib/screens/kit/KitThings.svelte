@@ -1,8 +1,6 @@
 <script lang="ts">
-  import { changedThing, copyThing, removeThing, THINGS, withThing, type Thing } from '@gentle-arc/core/edit/kit';
-  import { FIELDS } from '@gentle-arc/core/model/fields';
-  import type { Camera, Kit } from '@gentle-arc/core/model/kit';
-  import type { Shoot } from '@gentle-arc/core/model/shoot';
+  import { changedThing, copyThing, removeThing, THINGS, withThing, type Thing } from '@gentle-arc/core/edit';
+  import { type Camera, FIELDS, type Kit, type Shoot } from '@gentle-arc/core/model';
   import { newId } from '$lib/session/store/new-id';
   import Sentence from '$lib/ui/Sentence.svelte';
   import TextField from '$lib/ui/TextField.svelte';

@@ -1,12 +1,8 @@
 <script lang="ts">
-  import { addPart, changePart, removePart, takeInParts } from '@gentle-arc/core/edit/parts';
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { addPart, changePart, removePart, takeInParts } from '@gentle-arc/core/edit';
+  import { FIELDS, type Kit, type Part, PART_KINDS, type PartKind } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import { MOST_MB } from '@gentle-arc/core/formats/any-file';
-  import { writePartsCsv } from '@gentle-arc/core/formats/parts-csv';
-  import { writePartsJson } from '@gentle-arc/core/formats/parts-json';
-  import { PART_KINDS, type Part, type PartKind } from '@gentle-arc/core/model/build';
-  import type { Kit } from '@gentle-arc/core/model/kit';
+  import { MOST_MB, writePartsCsv, writePartsJson } from '@gentle-arc/core/formats';
   import Choice from '$lib/ui/Choice.svelte';
   import { download, fileName } from '$lib/ui/download';
   import TextField from '$lib/ui/TextField.svelte';

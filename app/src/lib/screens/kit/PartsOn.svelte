@@ -1,12 +1,9 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { type Build, FIELDS, type Kit, type Placed, sayMass } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import type { Build, Placed } from '@gentle-arc/core/model/build';
-  import type { Kit } from '@gentle-arc/core/model/kit';
-  import { placeFor } from '@gentle-arc/core/supports/overlaps';
-  import { sayMass } from '@gentle-arc/core/model/units';
+  import { placeFor } from '@gentle-arc/core/supports';
   import Choice from '$lib/ui/Choice.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /** What is on a build, and where each part sits. */
   let { build, kit, onchange }: { build: Build; kit: Kit; onchange: (build: Build, join: string | null) => void } =

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { type Camera, FIELDS } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import type { Camera } from '@gentle-arc/core/model/kit';
 
   /** Pictures of another size that a camera writes from a frame rate on, as sentences. */
   interface Props {

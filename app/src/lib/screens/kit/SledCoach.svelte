@@ -1,13 +1,9 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { type Build, FIELDS, type Kit, sayMm, type Sled, type SledRound, trim } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import type { Build, Sled, SledRound } from '@gentle-arc/core/model/build';
-  import type { Kit } from '@gentle-arc/core/model/kit';
-  import { partLumps } from '@gentle-arc/core/supports/masses';
-  import { coach, LEAN_WORDS } from '@gentle-arc/core/supports/sled/coach';
-  import { sayMm, trim } from '@gentle-arc/core/model/units';
+  import { coach, LEAN_WORDS, partLumps } from '@gentle-arc/core/supports';
   import Choice from '$lib/ui/Choice.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /** Beside the real sled: say what was seen, get the next single adjustment. */
   let {

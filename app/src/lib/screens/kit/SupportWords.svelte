@@ -1,8 +1,7 @@
 <script lang="ts">
-  import type { Support } from '@gentle-arc/core/model/build';
-  import type { Fact } from '@gentle-arc/core/model/facts';
-  import { rangeIn, withField } from '@gentle-arc/core/edit/support';
-  import { supportFacts, supportOf } from '@gentle-arc/core/supports/all';
+  import type { Fact, Support } from '@gentle-arc/core/model';
+  import { rangeIn, withField } from '@gentle-arc/core/edit';
+  import { supportFacts, supportOf } from '@gentle-arc/core/supports';
   import Sentence from '$lib/ui/Sentence.svelte';
 
   /** The rig of a build in sentences whose numbers can be typed. */

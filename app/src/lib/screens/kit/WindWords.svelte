@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { WindForecast } from '@gentle-arc/core/light/wind-forecast';
-  import { sayWind } from '@gentle-arc/core/supports/wind';
+  import type { WindForecast } from '@gentle-arc/core/light';
+  import { sayWind } from '@gentle-arc/core/supports';
   import Choice from '$lib/ui/Choice.svelte';
   import { windOf } from './forecast';
 

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { simulatedForecast } from '@gentle-arc/core/light/wind-forecast';
+import { simulatedForecast } from '@gentle-arc/core/light';
 import { windOf } from './forecast';
 
 vi.mock('$app/paths', () => ({ resolve: (path: string) => path }));

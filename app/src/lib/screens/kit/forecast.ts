@@ -1,7 +1,7 @@
 import { resolve } from '$app/paths';
-import { WindForecastSchema, type WindForecast } from '@gentle-arc/core/light/wind-forecast';
+import { WindForecastSchema, type WindForecast } from '@gentle-arc/core/light';
 
-import { keepText, keptText } from '$lib/session/store/preferences.svelte';
+import { keepText, keptText } from '$lib/ui/preferences.svelte';
 
 const KEPT = 'gentle-arc-wind';
 

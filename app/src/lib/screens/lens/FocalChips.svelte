@@ -1,6 +1,6 @@
 <script lang="ts">
   import NumberField from '$lib/ui/NumberField.svelte';
-  import { MOST_FOCALS } from '@gentle-arc/core/model/bench';
+  import { MOST_FOCALS } from '@gentle-arc/core/model';
 
   /** The focal lengths that are compared: type over one, take one away, add one. */
   interface Props {

@@ -2,16 +2,15 @@
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { scaleLinear } from 'd3-scale';
   import { area, line } from 'd3-shape';
-  import { sayLength, trim } from '@gentle-arc/core/model/units';
-  import { filmedBackwards } from '@gentle-arc/core/edit/filmed-backwards';
-  import { focusPlan, softFocusM } from '@gentle-arc/core/reading/focus-plan';
-  import { LIMITS, type OwnLimits } from '@gentle-arc/core/model/limits';
+  import { LIMITS, type OwnLimits, sayLength, trim } from '@gentle-arc/core/model';
+  import { filmedBackwards } from '@gentle-arc/core/edit';
+  import { focusPlan, softFocusM } from '@gentle-arc/core/reading';
   import Choice from '$lib/ui/Choice.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import Pullers from './Pullers.svelte';
   import FocusWords from '$lib/views/focus/FocusWords.svelte';
   import { limitsHref, marksHref } from '$lib/session/links';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /**
    * How sharp: the band of sharp distances around the subject over the whole move, and the marks for whoever pulls

@@ -1,14 +1,11 @@
 <script lang="ts">
   import { shotSession } from '$lib/session/shot-session.svelte';
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, sayLength, trim } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import { sayLength, trim } from '@gentle-arc/core/model/units';
-  import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
-  import { distanceFromShareM, shareAtDistance, stacked, stackRatio } from '@gentle-arc/core/optics/sizes';
-  import { groundHeightM, groundPieces } from '@gentle-arc/core/site/ground';
-  import { roomM } from '@gentle-arc/core/site/room';
+  import { distanceFromShareM, frameSizeMm, shareAtDistance, stacked, stackRatio } from '@gentle-arc/core/optics';
+  import { groundHeightM, groundPieces, roomM } from '@gentle-arc/core/site';
   import PhotoMeasure from './PhotoMeasure.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /** Distances from sizes in the picture, and how far back two things look alike. */
   const session = shotSession();

@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { Attachment } from 'svelte/attachments';
-  import { percent, speedWords } from '@gentle-arc/core/findings/finding';
-  import type { Scene } from '@gentle-arc/core/scene/scene';
-  import { sayLength, trim } from '@gentle-arc/core/model/units';
-  import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
+  import { percent, speedWords } from '@gentle-arc/core/findings';
+  import type { Scene } from '@gentle-arc/core/scene';
+  import { sayLength, trim } from '@gentle-arc/core/model';
+  import type { LensColumn } from '@gentle-arc/core/reading';
   import GradeMark from '$lib/ui/GradeMark.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /** The shot through one focal length: its picture, and what it does. */
   interface Props {

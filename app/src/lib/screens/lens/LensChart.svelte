@@ -2,10 +2,9 @@
   import { max } from 'd3-array';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
-  import type { Bench } from '@gentle-arc/core/model/bench';
-  import type { LensColumn } from '@gentle-arc/core/reading/compare-lenses';
-  import { M_PER_FOOT } from '@gentle-arc/core/model/units';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { type Bench, M_PER_FOOT } from '@gentle-arc/core/model';
+  import type { LensColumn } from '@gentle-arc/core/reading';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import Choice from '$lib/ui/Choice.svelte';
 
   /** One measure over the focal lengths of the kit: where wide wins, and where long does. */

@@ -2,13 +2,12 @@
   import { playKeys } from '$lib/session/play-keys';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { onDestroy } from 'svelte';
-  import { sceneOf } from '@gentle-arc/core/scene/scene';
-  import { sampleShot } from '@gentle-arc/core/motion/shown';
-  import { withFocalLength, type CompareBy } from '@gentle-arc/core/reading/compare-lenses';
-  import { verdictOnLenses } from '@gentle-arc/core/reading/lens-verdict';
+  import { sceneOf } from '@gentle-arc/core/scene';
+  import { sampleShot } from '@gentle-arc/core/motion';
+  import { type CompareBy, verdictOnLenses, withFocalLength } from '@gentle-arc/core/reading';
   import Choice from '$lib/ui/Choice.svelte';
   import Transport from '$lib/views/picture/Transport.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import { LiveLenses } from '$lib/workers/live-lenses.svelte';
   import FocalChips from './FocalChips.svelte';
   import FocusBand from './FocusBand.svelte';

@@ -1,17 +1,19 @@
 <script lang="ts">
   import { shotSession } from '$lib/session/shot-session.svelte';
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, type Filter, trim } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import { evOfDaylight, SKIES, type Sky } from '@gentle-arc/core/light/daylight';
-  import type { Filter } from '@gentle-arc/core/model/kit';
-  import { trim } from '@gentle-arc/core/model/units';
-  import { exposureOf, tooDarkAdvice } from '@gentle-arc/core/optics/exposure-of-shot';
-  import { LIGHT_CONDITIONS, neutralDensity } from '@gentle-arc/core/optics/exposure';
-  import type { FilterStack } from '@gentle-arc/core/optics/filter-stack';
-  import { shutterLook } from '@gentle-arc/core/image/shutter-look';
+  import { evOfDaylight, SKIES, type Sky } from '@gentle-arc/core/light';
+  import {
+    exposureOf,
+    type FilterStack,
+    LIGHT_CONDITIONS,
+    neutralDensity,
+    tooDarkAdvice,
+  } from '@gentle-arc/core/optics';
+  import { shutterLook } from '@gentle-arc/core/image';
   import Choice from '$lib/ui/Choice.svelte';
   import GradeMark from '$lib/ui/GradeMark.svelte';
-  import { keepPreferences, preferences } from '$lib/session/store/preferences.svelte';
+  import { keepPreferences, preferences } from '$lib/ui/preferences.svelte';
 
   /** How bright: what the light asks of shutter, stop and filters. */
   /** `seen`: what moves in the picture as the shot is taken now; null while it is read. */

@@ -1,11 +1,10 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, sayLength } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import { sayLength } from '@gentle-arc/core/model/units';
-  import { focusPlan } from '@gentle-arc/core/reading/focus-plan';
+  import { focusPlan } from '@gentle-arc/core/reading';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { stripOf } from './ring-strip';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /**
    * Marks for whoever pulls focus: a strip to cut out and lay round the ring, and a list to count by. Made for paper.

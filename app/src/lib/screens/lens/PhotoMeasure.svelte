@@ -2,14 +2,13 @@
   import { drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { onDestroy } from 'svelte';
-  import { sayLength, trim } from '@gentle-arc/core/model/units';
-  import { distanceFromShareM, photographHeightMm } from '@gentle-arc/core/optics/sizes';
-  import type { Bench } from '@gentle-arc/core/model/bench';
+  import { type Bench, sayLength, trim } from '@gentle-arc/core/model';
+  import { distanceFromShareM, photographHeightMm } from '@gentle-arc/core/optics';
   import { takeDropped } from '$lib/session/files/takers.svelte';
   import { storageTrouble } from '$lib/session/store/trouble';
   import type { SetBench } from '$lib/session/shot-session.svelte';
   import { loadPhoto, savePhoto } from '$lib/session/store/database';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /**
    * How far a thing in a photograph is: a line on its top and one on its foot. The photograph stays in this browser.

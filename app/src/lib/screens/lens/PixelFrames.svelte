@@ -1,11 +1,16 @@
 <script lang="ts">
   import { shotSession } from '$lib/session/shot-session.svelte';
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, trim } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import { trim } from '@gentle-arc/core/model/units';
-  import { frameSizeMm } from '@gentle-arc/core/optics/angle-of-view';
-  import { cropFactor, fromFullFrame, onFullFrame } from '@gentle-arc/core/optics/formats';
-  import { aspectAfterBars, pixelChain, type PixelStep } from '@gentle-arc/core/optics/pixels';
+  import {
+    aspectAfterBars,
+    cropFactor,
+    frameSizeMm,
+    fromFullFrame,
+    onFullFrame,
+    pixelChain,
+    type PixelStep,
+  } from '@gentle-arc/core/optics';
   import GradeMark from '$lib/ui/GradeMark.svelte';
 
   /** How many pixels are left between recording and delivery: each cut as a frame inside the one before. */

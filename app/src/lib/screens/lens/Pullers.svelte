@@ -1,10 +1,7 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, type Lens, type Puller, trim } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import { trim } from '@gentle-arc/core/model/units';
-  import type { Lens } from '@gentle-arc/core/model/kit';
-  import type { Puller } from '@gentle-arc/core/model/shot';
-  import type { FocusPlan } from '@gentle-arc/core/reading/focus-plan';
+  import type { FocusPlan } from '@gentle-arc/core/reading';
   import GradeMark from '$lib/ui/GradeMark.svelte';
 
   /**

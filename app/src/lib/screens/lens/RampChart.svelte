@@ -3,8 +3,8 @@
   import { editing } from '$lib/ui/editing';
   import { scaleLinear, scaleLog } from 'd3-scale';
   import { line } from 'd3-shape';
-  import type { RampPoint } from '@gentle-arc/core/model/shot';
-  import type { Playing } from '@gentle-arc/core/motion/playback';
+  import type { RampPoint } from '@gentle-arc/core/model';
+  import type { Playing } from '@gentle-arc/core/motion';
 
   /** Speed of playing over the action, as a curve whose points are dragged. Up is faster. */
   interface Props {

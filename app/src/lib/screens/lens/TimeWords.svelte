@@ -1,16 +1,14 @@
 <script lang="ts">
   import { shotSession } from '$lib/session/shot-session.svelte';
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, type RampPoint, sayLength, type Shot, shotDurationS, trim } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
-  import { shotDurationS, type RampPoint, type Shot } from '@gentle-arc/core/model/shot';
-  import { sayLength, trim } from '@gentle-arc/core/model/units';
-  import { playingOf } from '@gentle-arc/core/motion/playback';
-  import { timePlan } from '@gentle-arc/core/reading/time-plan';
+  import { playingOf } from '@gentle-arc/core/motion';
+  import { timePlan } from '@gentle-arc/core/reading';
   import GradeMark from '$lib/ui/GradeMark.svelte';
   import RampChart from './RampChart.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
 
   /**
    * How fast: frames recorded and shown, slow motion and speed ramps; seconds of action against seconds on screen, card

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_KIT } from '@gentle-arc/core/model/defaults';
+import { DEFAULT_KIT } from '@gentle-arc/core/model';
 import { rangeOf, usualFocals } from './focals';
 
 describe('focal lengths to compare', () => {

@@ -1,5 +1,4 @@
-import { MOST_FOCALS } from '@gentle-arc/core/model/bench';
-import type { Lens } from '@gentle-arc/core/model/kit';
+import { type Lens, MOST_FOCALS } from '@gentle-arc/core/model';
 
 /** Focal lengths that people speak of, mm. */
 const USUAL = [12, 16, 20, 24, 28, 35, 50, 70, 85, 100, 135, 200, 300];

@@ -7,7 +7,7 @@
     type Limit,
     type LimitGroup,
     type LimitName,
-  } from '@gentle-arc/core/model/limits';
+  } from '@gentle-arc/core/model';
   import NumberField from '$lib/ui/NumberField.svelte';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
 

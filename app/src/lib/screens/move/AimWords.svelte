@@ -1,7 +1,5 @@
 <script lang="ts">
-  import { factsOf } from '@gentle-arc/core/model/facts';
-  import { AimSchema, PlaceSchema, type AimMode } from '@gentle-arc/core/model/shot';
-  import { trim } from '@gentle-arc/core/model/units';
+  import { type AimMode, AimSchema, factsOf, PlaceSchema, trim } from '@gentle-arc/core/model';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
 

@@ -1,10 +1,14 @@
 <script lang="ts">
-  import { showAt, takeCamera, takeLens } from '@gentle-arc/core/edit/setup';
-  import { factsOf, type Fact } from '@gentle-arc/core/model/facts';
-  import type { Lens } from '@gentle-arc/core/model/kit';
-  import { DeliverySchema, type Delivery } from '@gentle-arc/core/model/shoot';
-  import { WaySchema } from '@gentle-arc/core/model/shot';
-  import { trim } from '@gentle-arc/core/model/units';
+  import { showAt, takeCamera, takeLens } from '@gentle-arc/core/edit';
+  import {
+    type Delivery,
+    DeliverySchema,
+    type Fact,
+    factsOf,
+    type Lens,
+    trim,
+    WaySchema,
+  } from '@gentle-arc/core/model';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';

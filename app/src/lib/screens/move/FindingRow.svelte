@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { severity } from '@gentle-arc/core/findings/finding';
-  import type { Finding } from '@gentle-arc/core/findings/all';
-  import type { Cure } from '@gentle-arc/core/search/cures';
+  import { type Finding, severity } from '@gentle-arc/core/findings';
+  import type { Cure } from '@gentle-arc/core/search';
   import GradeMark from '$lib/ui/GradeMark.svelte';
 
   /**

@@ -1,9 +1,7 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, type FreePoint, MOST_PATH_POINTS, type MoveOf } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
   import { CloseOutline } from 'flowbite-svelte-icons';
-  import type { MoveOf } from '@gentle-arc/core/model/move';
-  import { MOST_PATH_POINTS, type FreePoint } from '@gentle-arc/core/model/moves/free';
 
   /**
    * The points of a drawn path: how high the lens is at each, and where it looks there. They are dragged on the plan.

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { takeRig } from '@gentle-arc/core/edit/setup';
-  import { factsOf, type Fact } from '@gentle-arc/core/model/facts';
-  import { WaySchema } from '@gentle-arc/core/model/shot';
+  import { takeRig } from '@gentle-arc/core/edit';
+  import { type Fact, factsOf, WaySchema } from '@gentle-arc/core/model';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
   import BuildNeed from '$lib/views/rig/BuildNeed.svelte';

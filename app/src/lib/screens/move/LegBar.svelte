@@ -1,7 +1,7 @@
 <script lang="ts">
   import { PlusOutline, TrashBinOutline } from 'flowbite-svelte-icons';
-  import type { LegMotion } from '@gentle-arc/core/motion/legs';
-  import { trim } from '@gentle-arc/core/model/units';
+  import type { LegMotion } from '@gentle-arc/core/motion';
+  import { trim } from '@gentle-arc/core/model';
   import MovePicture from '../../views/move-picture/MovePicture.svelte';
 
   /** The moves of a shot in order: choose the one to shape, change it for another, add one after. */

@@ -1,9 +1,8 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { CloseOutline } from 'flowbite-svelte-icons';
-  import type { MoveKind } from '@gentle-arc/core/model/move';
-  import { EFFECT_KINDS, kindsFor, RECIPES } from '@gentle-arc/core/motion/moves/index';
-  import { EFFECTS, type Effect } from '@gentle-arc/core/motion/moves/recipe';
+  import type { MoveKind } from '@gentle-arc/core/model';
+  import { type Effect, EFFECT_KINDS, EFFECTS, kindsFor, RECIPES } from '@gentle-arc/core/motion';
   import MovePicture from '../../views/move-picture/MovePicture.svelte';
 
   /**

@@ -1,14 +1,12 @@
 <script lang="ts">
   import { onDestroy, tick } from 'svelte';
-  import type { Finding } from '@gentle-arc/core/findings/all';
-  import { takeCure } from '@gentle-arc/core/edit/cure';
-  import { addLeg, chooseMove, removeLeg } from '@gentle-arc/core/edit/legs';
-  import { flicked, withoutVariant, withVariant } from '@gentle-arc/core/edit/ways';
-  import { pieceAtPoint } from '@gentle-arc/core/image/pick';
-  import { playingOf } from '@gentle-arc/core/motion/playback';
+  import type { Finding } from '@gentle-arc/core/findings';
+  import { addLeg, chooseMove, flicked, removeLeg, takeCure, withoutVariant, withVariant } from '@gentle-arc/core/edit';
+  import { pieceAtPoint } from '@gentle-arc/core/image';
+  import { playingOf } from '@gentle-arc/core/motion';
   import { limitsHref } from '$lib/session/links';
   import { playKeys } from '$lib/session/play-keys';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -173,7 +171,7 @@
     <div class="right">
       <PlanPane {selected} {drawing} onselect={select} />
       <div class="verdict"><Verdict onmore={() => show('reading')} /></div>
-      <WordBar open={shownWord} piece={selected?.name ?? null} onopen={show} />
+      <WordBar open={shownWord} piece={selected !== null} onopen={show} />
       <div class="words">
         {#if shownWord === 'reading'}
           {#if scene.pieces.length === 0}

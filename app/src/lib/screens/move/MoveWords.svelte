@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { mirrored } from '@gentle-arc/core/edit/transform';
-  import { numbersOf, parametersOf, type Move } from '@gentle-arc/core/model/move';
-  import { givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { mirrored } from '@gentle-arc/core/edit';
+  import { numbersOf, parametersOf, type Move } from '@gentle-arc/core/model';
+  import { gistOf, givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
   import FreePoints from './FreePoints.svelte';
@@ -18,7 +18,11 @@
   const isFirst = $derived(session.active === 0);
   const recipe = $derived(recipeOf(move));
   const given = $derived(isFirst ? new Set<string>() : givenByTheLegBefore(move));
-  const shown = $derived(parametersOf(move.kind).filter(({ key }) => !key.startsWith('pivot') && !given.has(key)));
+  /** What the sentence of the shot has said already is not said again. */
+  const said = $derived(new Set(gistOf(move.kind).map(({ key }) => key)));
+  const shown = $derived(
+    parametersOf(move.kind).filter(({ key }) => !key.startsWith('pivot') && !given.has(key) && !said.has(key)),
+  );
   const offPivot = $derived(isFirst && (move.pivotEastM !== 0 || move.pivotNorthM !== 0));
   const handed = $derived(move.kind === 'free' || numbersOf(move.kind).some(({ mirror }) => mirror === 'side'));
 

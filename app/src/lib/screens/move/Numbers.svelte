@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { percent, speedWords, trimmedSeconds } from '@gentle-arc/core/findings/finding';
-  import { trim } from '@gentle-arc/core/model/units';
-  import type { Figures } from '@gentle-arc/core/reading/read-figures';
+  import { percent, speedWords, trimmedSeconds } from '@gentle-arc/core/findings';
+  import { trim } from '@gentle-arc/core/model';
+  import type { Figures } from '@gentle-arc/core/reading';
 
   /** The numbers behind the sentences: layers, limits of speed, evenness, and what stands at the edges of the frame. */
   let { figures }: { figures: Figures } = $props();

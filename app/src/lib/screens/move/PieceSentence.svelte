@@ -1,14 +1,9 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { type Fact, FIELDS, type Piece, PIECE_KINDS, saySpeed, type WalkPoint } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import { changePiece, duplicatePiece, movePiece, removePiece } from '@gentle-arc/core/edit/pieces';
-  import { changeWalk } from '@gentle-arc/core/edit/walks';
-  import type { Fact } from '@gentle-arc/core/model/facts';
-  import { PIECE_KINDS, type Piece } from '@gentle-arc/core/model/piece';
-  import type { WalkPoint } from '@gentle-arc/core/model/shot';
-  import { MOST_MB } from '@gentle-arc/core/formats/any-file';
-  import { saySpeed } from '@gentle-arc/core/model/units';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { changePiece, changeWalk, duplicatePiece, movePiece, removePiece } from '@gentle-arc/core/edit';
+  import { MOST_MB } from '@gentle-arc/core/formats';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import { takeDropped } from '$lib/session/files/takers.svelte';
   import { newId } from '$lib/session/store/new-id';
   import { shotSession } from '$lib/session/shot-session.svelte';

@@ -1,17 +1,21 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
-  import { MoveSchema } from '@gentle-arc/core/model/move';
-  import { PIECE_KINDS, type Piece, type PieceKind } from '@gentle-arc/core/model/piece';
-  import type { Shot } from '@gentle-arc/core/model/shot';
-  import { momentsOf } from '@gentle-arc/core/motion/legs';
-  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
-  import { turned } from '@gentle-arc/core/edit/transform';
+  import { MoveSchema, type Piece, PIECE_KINDS, type PieceKind, type Shot } from '@gentle-arc/core/model';
+  import { momentsOf, recipeOf } from '@gentle-arc/core/motion';
+  import {
+    addPathPoint,
+    addPiece,
+    addWalkPoint,
+    changePiece,
+    movePiece,
+    moveWalkPoint,
+    removePiece,
+    spotFor,
+    turned,
+  } from '@gentle-arc/core/edit';
   import Menu from '$lib/ui/Menu.svelte';
   import { newId } from '$lib/session/store/new-id';
-  import { addPathPoint } from '@gentle-arc/core/edit/legs';
-  import { addPiece, changePiece, movePiece, removePiece, spotFor } from '@gentle-arc/core/edit/pieces';
-  import { addWalkPoint, moveWalkPoint } from '@gentle-arc/core/edit/walks';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
   import Plan from '../../views/plan/Plan.svelte';

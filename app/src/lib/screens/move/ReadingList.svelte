@@ -1,10 +1,8 @@
 <script lang="ts">
-  import { severity } from '@gentle-arc/core/findings/finding';
-  import type { Finding } from '@gentle-arc/core/findings/all';
-  import type { Cure } from '@gentle-arc/core/search/cures';
-  import { sayLength, saySpeed } from '@gentle-arc/core/model/units';
-  import { preferences } from '$lib/session/store/preferences.svelte';
-  import { DECIDES } from '@gentle-arc/core/model/caution';
+  import { type Finding, severity } from '@gentle-arc/core/findings';
+  import type { Cure } from '@gentle-arc/core/search';
+  import { DECIDES, sayLength, saySpeed } from '@gentle-arc/core/model';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import FindingRow from './FindingRow.svelte';
   import Numbers from './Numbers.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Modal } from 'flowbite-svelte';
-  import { rigWith, THINGS, usualFigures, withThing, type Thing, type ThingList } from '@gentle-arc/core/edit/kit';
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { rigWith, THINGS, usualFigures, withThing, type Thing, type ThingList } from '@gentle-arc/core/edit';
+  import { FIELDS } from '@gentle-arc/core/model';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Hole from '$lib/ui/Hole.svelte';
 

@@ -1,10 +1,7 @@
 <script lang="ts">
-  import { withTiming } from '@gentle-arc/core/edit/timing';
-  import { factsOf, type Fact } from '@gentle-arc/core/model/facts';
-  import type { Move } from '@gentle-arc/core/model/move';
-  import { TimingSchema, WaySchema } from '@gentle-arc/core/model/shot';
-  import { givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion/moves/index';
-  import { gistOf } from '@gentle-arc/core/motion/moves/gist';
+  import { withTiming } from '@gentle-arc/core/edit';
+  import { type Fact, factsOf, type Move, TimingSchema, WaySchema } from '@gentle-arc/core/model';
+  import { gistOf, givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
 

@@ -1,16 +1,16 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
   import { shotSession } from '$lib/session/shot-session.svelte';
-  import { severity } from '@gentle-arc/core/findings/finding';
-  import { sceneOf } from '@gentle-arc/core/scene/scene';
-  import { bothWays } from '@gentle-arc/core/edit/ways';
-  import { sampleShot } from '@gentle-arc/core/motion/shown';
+  import { severity } from '@gentle-arc/core/findings';
+  import { sceneOf } from '@gentle-arc/core/scene';
+  import { bothWays } from '@gentle-arc/core/edit';
+  import { sampleShot } from '@gentle-arc/core/motion';
   import GradeMark from '$lib/ui/GradeMark.svelte';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import { LiveReading } from '$lib/workers/live-reading.svelte';
   import Picture from '$lib/views/picture/Picture.svelte';
   import Strip from '../../views/strip/Strip.svelte';
-  import { readingVerdict } from '@gentle-arc/core/reading/verdict';
+  import { readingVerdict } from '@gentle-arc/core/reading';
 
   /** Both ways to make a shot: pictures, strips and readings beside each other under one playhead. */
   let { ontake }: { ontake: (letter: 'A' | 'B') => void } = $props();

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { mostOfPart, withTiming, type TimingPart } from '@gentle-arc/core/edit/timing';
-  import { factsOf, type Fact } from '@gentle-arc/core/model/facts';
-  import { LegSchema, shotDurationS, TimingSchema, type Timing } from '@gentle-arc/core/model/shot';
+  import { mostOfPart, withTiming, type TimingPart } from '@gentle-arc/core/edit';
+  import { type Fact, factsOf, LegSchema, shotDurationS, type Timing, TimingSchema } from '@gentle-arc/core/model';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
 
@@ -17,8 +16,8 @@
   const values = $derived({ ...leg.timing, overlapS: Math.min(leg.overlapS, mostOverlapS) });
   const text = $derived(
     active === 0
-      ? 'It takes {durationS}: holds {holdStartS}, feathers in over {featherInS}, out over {featherOutS}, holds {holdEndS}.'
-      : 'It takes {durationS}: pauses {holdStartS}, feathers in over {featherInS}, out over {featherOutS}, holds {holdEndS}.',
+      ? 'It holds {holdStartS}, feathers in over {featherInS}, out over {featherOutS}, holds {holdEndS}.'
+      : 'It pauses {holdStartS}, feathers in over {featherInS}, out over {featherOutS}, holds {holdEndS}.',
   );
 
   const range = (key: string) => ({

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Shot } from '@gentle-arc/core/model/shot';
+  import type { Shot } from '@gentle-arc/core/model';
 
   /** Keeps a second way to make the shot, flicks between the two, or opens them side by side. */
   interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { readingVerdict } from '@gentle-arc/core/reading/verdict';
+  import { readingVerdict } from '@gentle-arc/core/reading';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import GradeMark from '$lib/ui/GradeMark.svelte';
 

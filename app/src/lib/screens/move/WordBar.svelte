@@ -4,8 +4,8 @@
 </script>
 
 <script lang="ts">
-  /** The words under which the rest of a shot lies; one is open at a time. `piece`: what is chosen on the plan. */
-  let { open, piece, onopen }: { open: Word; piece: string | null; onopen: (word: Word) => void } = $props();
+  /** The words under which the rest of a shot lies; one is open at a time. `piece`: one is chosen on the plan. */
+  let { open, piece, onopen }: { open: Word; piece: boolean; onopen: (word: Word) => void } = $props();
 
   const WORDS: { word: Word; name: string }[] = [
     { word: 'reading', name: 'Reading' },
@@ -16,7 +16,7 @@
     { word: 'rig', name: 'Rig' },
     { word: 'note', name: 'Note' },
   ];
-  const shown = $derived(piece === null ? WORDS : [...WORDS, { word: 'piece' as const, name: piece }]);
+  const shown = $derived(!piece ? WORDS : [...WORDS, { word: 'piece' as const, name: 'Piece' }]);
 </script>
 
 <div class="bar-of-words" role="group" aria-label="More of this shot">

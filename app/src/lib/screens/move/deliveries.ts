@@ -1,4 +1,4 @@
-import type { Raster } from '@gentle-arc/core/model/shoot';
+import type { Raster } from '@gentle-arc/core/model';
 
 /** Delivered shapes: ITU-R BT.2020 and BT.709 rasters, DCI specification, and common upright and square ones. */
 const SHAPES: (Raster & { name: string })[] = [

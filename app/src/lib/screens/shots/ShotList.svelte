@@ -1,7 +1,6 @@
 <script lang="ts">
   import { moveHref } from '$lib/session/links';
   import { goto } from '$app/navigation';
-  import { Button } from 'flowbite-svelte';
   import {
     ArrowDownOutline,
     ArrowUpOutline,
@@ -10,11 +9,9 @@
     TrashBinOutline,
   } from 'flowbite-svelte-icons';
   import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
-  import { addShot, duplicateShot, removeShot, shiftShot } from '@gentle-arc/core/edit/shots';
-  import { legsOf, type Shot } from '@gentle-arc/core/model/shot';
-  import { lengthOnScreenS } from '@gentle-arc/core/motion/playback';
-  import { trim } from '@gentle-arc/core/model/units';
-  import { RECIPES } from '@gentle-arc/core/motion/moves/index';
+  import { addShot, duplicateShot, removeShot, shiftShot } from '@gentle-arc/core/edit';
+  import { legsOf, type Shot, trim } from '@gentle-arc/core/model';
+  import { lengthOnScreenS, RECIPES } from '@gentle-arc/core/motion';
   import TextField from '$lib/ui/TextField.svelte';
   import MovePicture from '$lib/views/move-picture/MovePicture.svelte';
   import { newId } from '$lib/session/store/new-id';
@@ -121,5 +118,5 @@
       </li>
     {/each}
   </ol>
-  <Button class="mt-5 rounded-full px-5" onclick={add}>Add a shot</Button>
+  <button class="main-button mt-5" onclick={add}>Add a shot</button>
 </main>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Modal, Toast } from 'flowbite-svelte';
-  import { sayDifferences } from '@gentle-arc/core/model/differences';
+  import { sayDifferences } from '@gentle-arc/core/model';
   import { opening } from './opening.svelte';
 
   /**

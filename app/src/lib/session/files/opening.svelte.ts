@@ -1,9 +1,8 @@
 import { goto } from '$app/navigation';
-import type { FileKind } from '@gentle-arc/core/formats/any-file';
-import { differencesOf } from '@gentle-arc/core/model/differences';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
+import type { FileKind } from '@gentle-arc/core/formats';
+import { differencesOf, type Shoot } from '@gentle-arc/core/model';
 import { openHref } from '$lib/session/links';
-import { findShoot, loadShoot, saveShoot, stateOf, type Kept } from '$lib/session/store/database';
+import type { Kept } from '$lib/session/store/database';
 import { DEMO_ID, fetchDemo } from '$lib/session/store/demo';
 import { keepInMemory } from '$lib/session/store/memory';
 import { newId } from '$lib/session/store/new-id';
@@ -21,6 +20,9 @@ interface Question {
   here: Kept | null;
   differences: string[];
 }
+
+/** Loaded when a file comes: the first page does not wait for it. */
+const database = () => import('$lib/session/store/database');
 
 /** Files that are chosen or dropped anywhere, and what is said of them. */
 class Opening {
@@ -68,7 +70,7 @@ class Opening {
       await this.keep(
         {
           shoot,
-          rev: here?.rev ?? (await stateOf(shoot.id)),
+          rev: here?.rev ?? (await (await database()).stateOf(shoot.id)),
           past: here ? [...here.past, here.shoot] : [],
           future: [],
         },
@@ -78,7 +80,7 @@ class Opening {
 
   private async open(shoot: Shoot): Promise<void> {
     try {
-      const lies = await findShoot(shoot.id);
+      const lies = await (await database()).findShoot(shoot.id);
       if (lies === null && shoot.id !== DEMO_ID) return await this.keep({ shoot, rev: null, past: [], future: [] });
       if (lies?.problem) {
         this.question = {
@@ -88,7 +90,12 @@ class Opening {
         };
         return;
       }
-      const here = (await loadShoot(shoot.id)) ?? { shoot: await fetchDemo(), rev: null, past: [], future: [] };
+      const here = (await (await database()).loadShoot(shoot.id)) ?? {
+        shoot: await fetchDemo(),
+        rev: null,
+        past: [],
+        future: [],
+      };
       const differences = differencesOf(here.shoot, shoot, { one: 'here', other: 'in the file' });
       if (differences.length > 0) {
         this.question = { shoot, here, differences };
@@ -103,7 +110,7 @@ class Opening {
 
   private async keep(kept: Kept, before: Shoot | null = null): Promise<void> {
     try {
-      const saved = await saveShoot(kept, before);
+      const saved = await (await database()).saveShoot(kept, before);
       if (saved.outcome !== 'saved') {
         // Another tab was quicker: compare again with what lies here now.
         await this.open(kept.shoot);

@@ -1,6 +1,5 @@
-import type { Landing } from '@gentle-arc/core/formats/walk-gpx';
-import type { Part } from '@gentle-arc/core/model/build';
-import type { WalkPoint } from '@gentle-arc/core/model/shot';
+import type { Landing } from '@gentle-arc/core/formats';
+import type { Part, WalkPoint } from '@gentle-arc/core/model';
 
 /**
  * What the screen that is shown does with a file that is dropped on it. What it does not take is answered with where it

@@ -1,8 +1,6 @@
 import Dexie, { type Table } from 'dexie';
-import { Refusal } from '@gentle-arc/core/formats/refusal';
-import { checkShoot } from '@gentle-arc/core/formats/shoot-file';
-import { problemsIn } from '@gentle-arc/core/model/in-order';
-import { SHOOT_VERSION, type Shoot } from '@gentle-arc/core/model/shoot';
+import { checkShoot, Refusal } from '@gentle-arc/core/formats';
+import { problemsIn, type Shoot, SHOOT_VERSION } from '@gentle-arc/core/model';
 import { tellTabs } from './tabs';
 import { keptStates, STATE_EVERY_MS } from './thinning';
 

@@ -1,5 +1,5 @@
-import { readShootFile } from '@gentle-arc/core/formats/shoot-file';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
+import { readShootFile } from '@gentle-arc/core/formats';
+import type { Shoot } from '@gentle-arc/core/model';
 import demoUrl from '../../../../../demo/first-flush.arc.json?url';
 
 export const DEMO_ID = 'first-flush';

@@ -1,4 +1,4 @@
-import type { Shoot } from '@gentle-arc/core/model/shoot';
+import type { Shoot } from '@gentle-arc/core/model';
 
 /**
  * Shoots that the browser would not keep: they live as long as this page is not left, and can be taken away as files.

@@ -1,7 +1,4 @@
-import { differencesOf } from '@gentle-arc/core/model/differences';
-import { problemsIn, saidOf } from '@gentle-arc/core/model/in-order';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
-import type { Shot } from '@gentle-arc/core/model/shot';
+import { differencesOf, problemsIn, saidOf, type Shoot, type Shot } from '@gentle-arc/core/model';
 import { forgetStates, loadShoot, removeShoot, saveShoot, stateOf, type Kept, type Saved } from './database';
 import { forgetMemory, keepInMemory } from './memory';
 import { newId } from './new-id';

@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { newShoot } from '@gentle-arc/core/model/defaults';
-import type { Shoot } from '@gentle-arc/core/model/shoot';
+import { newShoot, type Shoot } from '@gentle-arc/core/model';
 import {
   bringBack,
   findShoot,

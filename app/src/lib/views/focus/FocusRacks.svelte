@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { FIELDS } from '@gentle-arc/core/model/fields';
+  import { FIELDS, type Focus, type Rack, type Shot, shotDurationS } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
-  import type { Scene } from '@gentle-arc/core/scene/scene';
-  import { shotDurationS, type Focus, type Rack, type Shot } from '@gentle-arc/core/model/shot';
+  import type { Scene } from '@gentle-arc/core/scene';
   import TargetChoice from './TargetChoice.svelte';
 
   /** A focus that goes from one thing to another at moments, as sentences. */

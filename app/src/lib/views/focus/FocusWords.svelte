@@ -1,8 +1,7 @@
 <script lang="ts">
-  import { focusBy } from '@gentle-arc/core/edit/focus';
-  import { factsOf, numberFact } from '@gentle-arc/core/model/facts';
-  import { FocusSchema, legsOf, WaySchema, type Shot } from '@gentle-arc/core/model/shot';
-  import { recipeOf } from '@gentle-arc/core/motion/moves/index';
+  import { focusBy } from '@gentle-arc/core/edit';
+  import { factsOf, FocusSchema, legsOf, numberFact, type Shot, WaySchema } from '@gentle-arc/core/model';
+  import { recipeOf } from '@gentle-arc/core/motion';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import Hole from '$lib/ui/Hole.svelte';

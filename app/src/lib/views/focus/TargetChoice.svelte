@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Scene } from '@gentle-arc/core/scene/scene';
-  import type { FocusTarget } from '@gentle-arc/core/model/shot';
+  import type { Scene } from '@gentle-arc/core/scene';
+  import type { FocusTarget } from '@gentle-arc/core/model';
   import Choice from '$lib/ui/Choice.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
 

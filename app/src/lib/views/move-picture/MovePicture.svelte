@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { MoveKind } from '@gentle-arc/core/model/move';
+  import type { MoveKind } from '@gentle-arc/core/model';
   import { drawingOf } from './move-picture';
 
   /** A small picture of a move: the camera's way seen from above at a slant, the subject in ink. */

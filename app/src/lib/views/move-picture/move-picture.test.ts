@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { MOVE_KINDS } from '@gentle-arc/core/motion/moves/index';
+import { MOVE_KINDS } from '@gentle-arc/core/motion';
 import { drawingOf } from './move-picture';
 
 describe('the small picture of a move', () => {

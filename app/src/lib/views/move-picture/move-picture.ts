@@ -1,11 +1,6 @@
-import { DEFAULT_KIT, newShoot } from '@gentle-arc/core/model/defaults';
-import type { Move, MoveKind } from '@gentle-arc/core/model/move';
-import { newPiece } from '@gentle-arc/core/model/piece';
-import { sceneOf } from '@gentle-arc/core/scene/scene';
-import { motionOf } from '@gentle-arc/core/motion/legs';
-import { recipeOf, RECIPES } from '@gentle-arc/core/motion/moves/index';
-import { sampleShot } from '@gentle-arc/core/motion/shown';
-import type { Samples } from '@gentle-arc/core/motion/sample';
+import { DEFAULT_KIT, type Move, type MoveKind, newPiece, newShoot } from '@gentle-arc/core/model';
+import { sceneOf } from '@gentle-arc/core/scene';
+import { motionOf, recipeOf, RECIPES, type Samples, sampleShot } from '@gentle-arc/core/motion';
 
 type Dot = [number, number];
 

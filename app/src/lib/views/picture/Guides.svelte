@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Delivery } from '@gentle-arc/core/model/shoot';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { innerArea } from '@gentle-arc/core/findings/picture/also-shape';
+  import type { Delivery } from '@gentle-arc/core/model';
+  import type { Samples } from '@gentle-arc/core/motion';
+  import { innerArea } from '@gentle-arc/core/findings';
 
   /** Level and thirds over the picture, and the area that a second shape is cut from. */
   let { samples, row, alsoShape }: { samples: Samples; row: number; alsoShape: Delivery['alsoShape'] } = $props();

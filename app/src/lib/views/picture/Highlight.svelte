@@ -1,9 +1,8 @@
 <script lang="ts">
-  import type { Scene } from '@gentle-arc/core/scene/scene';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { streaker, type Streak } from '@gentle-arc/core/image/streaks';
-  import { isInFrame, subjectInFrame } from '@gentle-arc/core/image/subject-in-frame';
-  import type { About } from '@gentle-arc/core/findings/definition';
+  import type { Scene } from '@gentle-arc/core/scene';
+  import type { Samples } from '@gentle-arc/core/motion';
+  import { isInFrame, type Streak, streaker, subjectInFrame } from '@gentle-arc/core/image';
+  import type { About } from '@gentle-arc/core/findings';
 
   /**
    * What a chosen finding is about, drawn over the picture: how far still things go about this moment (the dot leads),

@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { severity } from '@gentle-arc/core/findings/finding';
-  import type { Finding } from '@gentle-arc/core/findings/all';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { type Finding, severity } from '@gentle-arc/core/findings';
+  import type { Samples } from '@gentle-arc/core/motion';
   import type { PlanView } from '../plan/plan-view.svelte';
 
   /**

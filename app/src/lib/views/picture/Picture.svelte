@@ -1,9 +1,9 @@
 <script lang="ts">
   import type { Component, ComponentProps } from 'svelte';
-  import type { Scene } from '@gentle-arc/core/scene/scene';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { preferences } from '$lib/session/store/preferences.svelte';
-  import type { About } from '@gentle-arc/core/findings/definition';
+  import type { Scene } from '@gentle-arc/core/scene';
+  import type { Samples } from '@gentle-arc/core/motion';
+  import { preferences } from '$lib/ui/preferences.svelte';
+  import type { About } from '@gentle-arc/core/findings';
   import Guides from './Guides.svelte';
   import Highlight from './Highlight.svelte';
   import type PictureCanvas from './PictureCanvas.svelte';

@@ -6,9 +6,9 @@
     PauseSolid,
     PlaySolid,
   } from 'flowbite-svelte-icons';
-  import { trim } from '@gentle-arc/core/model/units';
-  import { keepPreferences, preferences } from '$lib/session/store/preferences.svelte';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
+  import { trim } from '@gentle-arc/core/model';
+  import { keepPreferences, preferences } from '$lib/ui/preferences.svelte';
+  import type { Samples } from '@gentle-arc/core/motion';
   import Choice from '$lib/ui/Choice.svelte';
   import type { Playhead } from '../../session/playhead.svelte';
 

@@ -11,10 +11,10 @@ import {
   WebGLRenderer,
 } from 'three';
 import { FullScreenQuad } from 'three/examples/jsm/postprocessing/Pass.js';
-import type { Scene } from '@gentle-arc/core/scene/scene';
-import type { Samples } from '@gentle-arc/core/motion/sample';
-import { depthOfField } from '@gentle-arc/core/optics/depth-of-field';
-import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image/sub-frames';
+import type { Scene } from '@gentle-arc/core/scene';
+import type { Samples } from '@gentle-arc/core/motion';
+import { depthOfField } from '@gentle-arc/core/optics';
+import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image';
 import { PaperScene } from './paper-scene';
 import { depthTint, focusTone } from './scene-look';
 import { lookPast, nudge, standAt } from './through-lens';

@@ -13,9 +13,8 @@ import {
   Scene as Stage,
 } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
-import type { Piece } from '@gentle-arc/core/model/piece';
-import type { Scene } from '@gentle-arc/core/scene/scene';
-import { WALK_STEP_S, type WalkAt } from '@gentle-arc/core/scene/walk';
+import type { Piece } from '@gentle-arc/core/model';
+import { type Scene, WALK_STEP_S, type WalkAt } from '@gentle-arc/core/scene';
 import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 

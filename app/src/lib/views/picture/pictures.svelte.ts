@@ -1,6 +1,6 @@
 import { onDestroy } from 'svelte';
 import { SvelteMap } from 'svelte/reactivity';
-import { preferences } from '$lib/session/store/preferences.svelte';
+import { preferences } from '$lib/ui/preferences.svelte';
 import { Film, type Paper, type View } from './film';
 import { drawsInSoftware } from './webgl';
 

@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial, Vector3 } from 'three';
-import type { Piece, PieceKind } from '@gentle-arc/core/model/piece';
-import { solidOf } from '@gentle-arc/core/site/solids';
+import type { Piece, PieceKind } from '@gentle-arc/core/model';
+import { solidOf } from '@gentle-arc/core/site';
 
 /** How the picture looks: a paper model in which depth runs from warm to cool about the subject's distance. */
 

@@ -1,15 +1,18 @@
-import { plannedFilm } from '@gentle-arc/core/motion/film';
+import { plannedFilm, sampleShot } from '@gentle-arc/core/motion';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
-import { newShot, newShoot } from '@gentle-arc/core/model/defaults';
-import { newPiece } from '@gentle-arc/core/model/piece';
-import { sceneOf } from '@gentle-arc/core/scene/scene';
-import type { Shot } from '@gentle-arc/core/model/shot';
-import { sampleShot } from '@gentle-arc/core/motion/shown';
-import { blurDiscMm } from '@gentle-arc/core/optics/depth-of-field';
-import { layerFigures } from '@gentle-arc/core/image/figures';
-import { measurePicture } from '@gentle-arc/core/image/picture';
-import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image/sub-frames';
+import { newPiece, newShoot, newShot, type Shot } from '@gentle-arc/core/model';
+import { sceneOf } from '@gentle-arc/core/scene';
+import { blurDiscMm } from '@gentle-arc/core/optics';
+import {
+  focusPlaneM,
+  layerFigures,
+  lookOfMany,
+  measurePicture,
+  momentAt,
+  openingRadiusM,
+  openRows,
+} from '@gentle-arc/core/image';
 import { lookPast, nudge, standAt } from './through-lens';
 
 /** A figure 4 m before the camera on its axis, seen through 85 mm. */
@@ -107,7 +110,7 @@ describe('the picture through the lens, drawn with three.js', () => {
           featherShape: 'minimumJerk',
         },
       });
-      const said = layerFigures(measurePicture(plannedFilm(film.scene), { units: 'metric' })).find(
+      const said = layerFigures(measurePicture(plannedFilm(film.scene), 'metric')).find(
         ({ layer }) => layer === 'subject',
       );
       const expectedPx = (said?.blurShare ?? 0) * WIDTH_PX;

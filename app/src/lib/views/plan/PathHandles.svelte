@@ -1,6 +1,6 @@
 <script lang="ts">
   import { drag, type Drag } from '$lib/ui/drag';
-  import { gripsOf, type LegMotion } from '@gentle-arc/core/motion/legs';
+  import { gripsOf, type LegMotion } from '@gentle-arc/core/motion';
   import type { PlanView } from './plan-view.svelte';
 
   /** What a move is shaped by on the plan: its ends or points, and the pivot it goes by. */

@@ -1,8 +1,7 @@
 <script lang="ts">
   import { drag, type Drag } from '$lib/ui/drag';
-  import type { Piece } from '@gentle-arc/core/model/piece';
-  import { toLocal, toSite } from '@gentle-arc/core/site/ground';
-  import { bearingDeg } from '@gentle-arc/core/site/directions';
+  import type { Piece } from '@gentle-arc/core/model';
+  import { bearingDeg, toLocal, toSite } from '@gentle-arc/core/site';
   import type { PlanView } from './plan-view.svelte';
 
   /** What a chosen piece is turned and resized by. */

@@ -3,12 +3,11 @@
   import { editing } from '$lib/ui/editing';
   import { extent } from 'd3-array';
   import { onMount, untrack } from 'svelte';
-  import type { Piece } from '@gentle-arc/core/model/piece';
-  import type { Scene } from '@gentle-arc/core/scene/scene';
-  import type { Finding } from '@gentle-arc/core/findings/all';
-  import type { ShotMotion } from '@gentle-arc/core/motion/legs';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { toSite } from '@gentle-arc/core/site/ground';
+  import type { Piece } from '@gentle-arc/core/model';
+  import type { Scene } from '@gentle-arc/core/scene';
+  import type { Finding } from '@gentle-arc/core/findings';
+  import type { Samples, ShotMotion } from '@gentle-arc/core/motion';
+  import { toSite } from '@gentle-arc/core/site';
   import { drawingOrder, outline, placed } from '$lib/views/plan/plan-shapes';
   import HotSpots from '../picture/HotSpots.svelte';
   import PathHandles from './PathHandles.svelte';

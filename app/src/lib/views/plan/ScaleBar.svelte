@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { sayLength } from '@gentle-arc/core/model/units';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { sayLength } from '@gentle-arc/core/model';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import type { PlanView } from './plan-view.svelte';
 
   /** How long things are on the plan, and which way north is. */

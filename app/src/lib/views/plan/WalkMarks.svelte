@@ -1,8 +1,6 @@
 <script lang="ts">
   import { drag, type Drag } from '$lib/ui/drag';
-  import type { Piece } from '@gentle-arc/core/model/piece';
-  import type { Walk } from '@gentle-arc/core/model/shot';
-  import { trim } from '@gentle-arc/core/model/units';
+  import { type Piece, trim, type Walk } from '@gentle-arc/core/model';
   import type { PlanView } from './plan-view.svelte';
 
   /** The walks of a shot on the plan: their line, and at each point when the walker is there. */

@@ -1,4 +1,4 @@
-import type { Piece } from '@gentle-arc/core/model/piece';
+import type { Piece } from '@gentle-arc/core/model';
 
 /** A piece as a closed path in site metres (y north; flip when drawing). */
 export function outline(piece: Piece): string {

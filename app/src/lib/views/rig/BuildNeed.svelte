@@ -1,8 +1,7 @@
 <script lang="ts">
   import { kitHref } from '$lib/session/links';
-  import type { Kit } from '@gentle-arc/core/model/kit';
-  import type { Shot } from '@gentle-arc/core/model/shot';
-  import { needOf } from '@gentle-arc/core/supports/needs';
+  import type { Kit, Shot } from '@gentle-arc/core/model';
+  import { needOf } from '@gentle-arc/core/supports';
 
   /** Which build a shot takes, and what has to be balanced again for it. */
   let { kit, shot, shootId }: { kit: Kit; shot: Shot; shootId: string } = $props();

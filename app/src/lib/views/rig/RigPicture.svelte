@@ -1,9 +1,8 @@
 <script lang="ts">
   import { drag, type Drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
-  import type { Build } from '@gentle-arc/core/model/build';
-  import { draggedTo } from '@gentle-arc/core/supports/views';
-  import type { DrawingGrip, RigView, Drawn } from '@gentle-arc/core/supports/drawing';
+  import type { Build } from '@gentle-arc/core/model';
+  import { draggedTo, type DrawingGrip, type Drawn, type RigView } from '@gentle-arc/core/supports';
 
   /** One view of the rig to scale. Parts and pivots can be dragged, or moved with the arrow keys by a millimetre. */
   interface Props {

@@ -2,10 +2,10 @@
   import { drag } from '$lib/ui/drag';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
-  import { severity } from '@gentle-arc/core/findings/finding';
-  import { sayLength, saySpeed, trim } from '@gentle-arc/core/model/units';
-  import type { Samples } from '@gentle-arc/core/motion/sample';
-  import { preferences } from '$lib/session/store/preferences.svelte';
+  import { severity } from '@gentle-arc/core/findings';
+  import { sayLength, saySpeed, trim } from '@gentle-arc/core/model';
+  import type { Samples } from '@gentle-arc/core/motion';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import type { ShownReading } from '$lib/workers/messages';
   import type { Playhead } from '../../session/playhead.svelte';
 

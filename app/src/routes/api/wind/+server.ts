@@ -1,7 +1,7 @@
 import { json } from '@sveltejs/kit';
 import * as z from 'zod';
-import { simulatedForecast } from '@gentle-arc/core/light/wind-forecast';
-import { clipped } from '@gentle-arc/core/model/text';
+import { simulatedForecast } from '@gentle-arc/core/light';
+import { clipped } from '@gentle-arc/core/model';
 
 /** `GET /api/wind?place=…&day=2026-04-12`: the wind of that day, from the simulated service that ships with the app. */
 export function GET({ url }) {

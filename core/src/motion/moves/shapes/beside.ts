@@ -1,5 +1,4 @@
-import type { Move } from '../../../model/move';
-import { sayLength } from '../../../model/units';
+import { type Move, sayLength } from '../../../model';
 import type { MoveFrame } from '../../move-frame';
 import type { Track } from '../../track';
 import { settable, type MoveShape, type Stand } from '../recipe';

@@ -1,7 +1,6 @@
-import type { Move } from '../../../model/move';
-import { sayLength } from '../../../model/units';
+import { type Move, sayLength } from '../../../model';
 import { ring } from '../../track';
-import { nearestTurn } from '../../../site/directions';
+import { nearestTurn } from '../../../site';
 import { clamp, polar, settableDistance, type MoveShape } from '../recipe';
 
 /** What a run round the pivot has: it may change its radius and height, and its centre may slip sideways. */

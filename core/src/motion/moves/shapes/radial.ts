@@ -1,8 +1,7 @@
-import type { Move } from '../../../model/move';
-import { sayLength, type Units } from '../../../model/units';
+import { type Move, sayLength, type Units } from '../../../model';
 import type { MoveFrame } from '../../move-frame';
 import { evenly, line } from '../../track';
-import { fromPivot } from '../../../site/directions';
+import { fromPivot } from '../../../site';
 import { clamp, polar, settableDistance, type MoveShape } from '../recipe';
 
 /** What a straight run on the line through the pivot has. */

@@ -1,7 +1,6 @@
-import type { Move } from '../../../model/move';
-import { sayLength } from '../../../model/units';
+import { type Move, sayLength } from '../../../model';
 import { line } from '../../track';
-import { bearingDeg, fromPivot, nearestTurn, type Point3 } from '../../../site/directions';
+import { bearingDeg, fromPivot, nearestTurn, type Point3 } from '../../../site';
 import { clamp, polar, settable, settableDistance, type MoveShape } from '../recipe';
 
 /** What a straight run past the pivot has. Moves without a skew or a slope run square-on and level. */

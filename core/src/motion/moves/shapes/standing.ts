@@ -1,7 +1,6 @@
-import type { Move } from '../../../model/move';
-import { sayLength } from '../../../model/units';
+import { type Move, sayLength } from '../../../model';
 import { spot, type Track } from '../../track';
-import { fromPivot } from '../../../site/directions';
+import { fromPivot } from '../../../site';
 import type { MoveFrame } from '../../move-frame';
 import { clamp, polar, settable, settableDistance, type MoveShape } from '../recipe';
 

@@ -1,0 +1,21 @@
+/**
+ * Readers and writers of open formats, one file a format, each with its limits; a reader throws nothing but a `Refusal`.
+ *
+ * @example
+ * const shoot = readShootFile(text); // or a Refusal whose message names the field and the mend
+ */
+export { readAnyFile } from './any-file';
+export { checkFile, type FileContents, type FileKind, MOST_MB } from './file-limits';
+export { buildJson } from './build-json';
+export { jsonOf } from './json';
+export { exposureJson, focusJson, lensJson, timeJson } from './lens-json';
+export { movesJson } from './moves-json';
+export { writePartsCsv } from './parts-csv';
+export { readPartsJson, writePartsJson } from './parts-json';
+export { writePathCsv } from './path-csv';
+export { writePathGltf } from './path-gltf';
+export { readingJson } from './reading-json';
+export { Refusal } from './refusal';
+export { type Salvage, salvageShoot } from './salvage';
+export { checkShoot, readShootFile, SHOOT_FILE_ENDING, shootJsonSchema, writeShootFile } from './shoot-file';
+export type { Landing } from './walk-gpx';

@@ -1,0 +1,151 @@
+/**
+ * The nouns of a shoot: what it is made of, what of it may be, and what a person is told of each field.
+ *
+ * @example
+ * const checked = ShootSchema.safeParse(JSON.parse(text)); // the same schema checks files, the database and messages
+ * factsOf(TimingSchema).durationS; // { type: 'number', label: 'Duration', unit: 's', min: 0.2, max: 600, step: 0.5 }
+ */
+export { type Bench, MOST_FOCALS } from './bench';
+export {
+  type Arm,
+  type Build,
+  BuildSchema,
+  type Drone,
+  type Improvised,
+  type Jib,
+  type MotorGimbal,
+  OWN_CHECK,
+  type Part,
+  PART_KINDS,
+  type PartKind,
+  PartSchema,
+  type Placed,
+  type Rope,
+  type Sled,
+  type SledRound,
+  type Slider,
+  type Support,
+  type SupportKind,
+  SupportSchema,
+  type Wheels,
+  WheelsSchema,
+} from './build';
+export { DECIDES } from './caution';
+export { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
+export { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT, usualRig } from './default-rigs';
+export { DEFAULT_AIM, DEFAULT_KIT, newShoot, newShot } from './defaults';
+export { differencesOf, sayDifferences } from './differences';
+export { type Fact, factsOf, numberFact, optionWords, QUANTITIES, type Quantity } from './facts';
+export { FIELDS } from './fields';
+export { problemsIn, saidOf } from './in-order';
+export {
+  type Camera,
+  CameraSchema,
+  type Filter,
+  FilterSchema,
+  type Gait,
+  GaitSchema,
+  type Kit,
+  KitSchema,
+  type Lens,
+  LensSchema,
+  MOST_PARTS,
+  type Rig,
+  type RigKind,
+  RigSchema,
+} from './kit';
+export {
+  type Limit,
+  LIMIT_NAMES,
+  type LimitGroup,
+  type LimitName,
+  limitRange,
+  LIMITS,
+  type Limits,
+  limitsOf,
+  type OwnLimits,
+  shownLimit,
+  smoothSpeed,
+} from './limits';
+export { migrated } from './migrations';
+export {
+  type Move,
+  type MoveKind,
+  type MoveOf,
+  MoveSchema,
+  type NumberParameter,
+  numbersOf,
+  parametersOf,
+} from './move';
+export { type FreePoint, LEAST_APART_M, MOST_PATH_POINTS } from './moves/free';
+export { newPiece, type Piece, PIECE_KINDS, type PieceKind, type PieceLayer, WallSchema } from './piece';
+export { pathText, type Problem, problemsOf } from './problems';
+export { holesOf, partsOfSentence } from './sentence';
+export {
+  type Delivery,
+  DeliverySchema,
+  type Raster,
+  type Setup,
+  setupOf,
+  type Shoot,
+  SHOOT_FORMAT,
+  SHOOT_VERSION,
+  ShootSchema,
+} from './shoot';
+export {
+  type Aim,
+  AIM_MODES,
+  type AimMode,
+  AimSchema,
+  FEATHER_SHAPES,
+  type FeatherShape,
+  type Focus,
+  FocusSchema,
+  type FocusTarget,
+  type Leg,
+  legAt,
+  LegSchema,
+  legsOf,
+  type LegTime,
+  legTimes,
+  MOST_WALK_POINTS,
+  PlaceSchema,
+  type Puller,
+  PULLERS,
+  type Rack,
+  type RampPoint,
+  type Shot,
+  shotDurationS,
+  ShotSchema,
+  STICK_SPEEDS,
+  type StickSpeed,
+  type Timing,
+  TimingSchema,
+  type Walk,
+  type WalkPoint,
+  WalkPointSchema,
+  WalkSchema,
+  type Way,
+  WaySchema,
+  withLeg,
+} from './shot';
+export { clipped, nameText } from './text';
+export {
+  asPrintedMm,
+  handMm,
+  M_PER_FOOT,
+  parseLength,
+  parseMass,
+  parseMm,
+  parseSpeed,
+  sayExactLength,
+  sayExactMass,
+  sayExactMm,
+  sayInertia,
+  sayLength,
+  sayMass,
+  sayMm,
+  saySpeed,
+  trim,
+  type Units,
+} from './units';

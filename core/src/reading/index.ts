@@ -1,0 +1,15 @@
+/**
+ * A whole shot read: all its findings and cautions, and comparisons of lenses, focus and time.
+ *
+ * @example
+ * readShot(shoot, shot).findings[0].sentence; // the worst first
+ */
+export { type CompareBy, compareLenses, type LensColumn, withFocalLength } from './compare-lenses';
+export { framesToRead } from './effort';
+export { focusPlan, type FocusPlan, softFocusM } from './focus-plan';
+export { verdictOnLenses } from './lens-verdict';
+export { type Figures, readFigures } from './read-figures';
+export { type Reading, readShot } from './read-shot';
+export { Readings } from './readings';
+export { timePlan } from './time-plan';
+export { readingVerdict } from './verdict';

@@ -1,0 +1,11 @@
+/**
+ * One compiled shot: who and what is where at every moment, and when its moves are made.
+ *
+ * @example
+ * const scene = sceneOf(shoot, shoot.shots[0]);
+ * scene.subjectAt?.(2.5, base); // writes where the subject is two and a half seconds in
+ */
+export { eased, FEATHERS } from './feather';
+export { type Scene, sceneFrom, sceneOf } from './scene';
+export type { Pace } from './timing';
+export { type HeadingAt, WALK_STEP_S, type WalkAt } from './walk';

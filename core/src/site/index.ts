@@ -1,0 +1,12 @@
+/**
+ * The ground plan as solids: what stands where, how far it is to it, what can be stood on.
+ *
+ * @example
+ * groundHeightM(groundPieces(shoot.site.pieces), 3, -2); // how high the ground is there, m
+ */
+export { bearingDeg, fromPivot, nearestTurn, type Point3 } from './directions';
+export { distanceToPieceM } from './distance';
+export { groundHeightM, groundPieces, toLocal, toSite } from './ground';
+export { roomM } from './room';
+export { CLUSTER_SIZE, type Lattice, pointsOf, type SitePoints, sitePoints } from './site-points';
+export { solidOf } from './solids';
