@@ -176,6 +176,7 @@ test('trouble on the path leads the playhead to where it happens', async ({ page
 
 test('to the other side, and backwards', async ({ page }) => {
   await openShot(page, 'shot-sorting');
+  await under(page, 'Move');
   await page.getByRole('button', { name: 'To the other side' }).click();
   await expect(page.getByLabel('sweep, + clockwise')).toHaveValue('−130°');
   const start = await middleOf(page.getByRole('button', { name: 'Path start' }));
@@ -239,6 +240,7 @@ test.describe('with fingers', () => {
         [x + 52, y + 30],
       ],
     );
+    await under(page, 'Move');
     await expect(page.getByLabel('from bearing')).toHaveValue('140°');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.getByLabel('from bearing')).toHaveValue('110°');
@@ -246,14 +248,14 @@ test.describe('with fingers', () => {
 
   test('a move is chosen with a thumb, the picture in sight', async ({ page }) => {
     await openShot(page, 'shot-leaves');
-    const current = page.getByRole('button', { name: 'Push in Choose another move' });
+    const current = sentence(page).getByRole('button', { name: 'Push in', exact: true });
     await current.scrollIntoViewIfNeeded();
     await current.tap();
     await chooser(page).getByRole('button', { name: 'Go round' }).tap();
     await chooser(page).getByRole('button', { name: 'Low orbit, looking up' }).tap();
     await expect(page.getByRole('figure', { name: 'Picture through the lens' })).toBeInViewport();
     await chooser(page).getByRole('button', { name: 'Done' }).tap();
-    await expect(words(page)).toContainText('Low orbit, looking up round');
+    await expect(sentence(page)).toContainText('Low orbit, looking up round');
     const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(wide).toBeLessThanOrEqual(0);
   });

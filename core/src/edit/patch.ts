@@ -36,8 +36,8 @@ export function patchBetween(before: Shoot | null, after: Shoot): ShootPatch | n
     const known = new Set(was[name]);
     lists[name] = { order: rows.map(({ id }) => id), rows: rows.filter((row) => !known.has(row)) };
   }
-  const { site: _site, kit: _kit, shots: _shots, ...shell } = after;
-  return { shell, lists };
+  const { format, version, id, name, note, delivery, limits } = after;
+  return { shell: { format, version, id, name, note, delivery, limits }, lists };
 }
 
 /**

@@ -1,3 +1,5 @@
+import { plannedFilm } from '../motion';
+import { sceneOf } from '../scene';
 import { type Filter, setupOf, type Shoot, type Shot } from '../model';
 import { exposureOf } from '../optics';
 import { type CompareBy, compareLenses, focusPlan, timePlan, verdictOnLenses } from '../reading';
@@ -42,7 +44,7 @@ export function lensJson(shoot: Shoot, shot: Shot, focalLengthsMm: readonly numb
 
 /** What `arc focus` prints. */
 export function focusJson(shoot: Shoot, shot: Shot) {
-  const plan = focusPlan(shoot, shot);
+  const plan = focusPlan(plannedFilm(sceneOf(shoot, shot)));
   return {
     name: shot.name,
     fNumber: shot.fNumber,
@@ -91,6 +93,6 @@ export function timeJson(shoot: Shoot, shot: Shot) {
     name: shot.name,
     captureRateHz: shot.captureRateHz,
     frameRateHz: shot.frameRateHz,
-    ...timePlan(shoot, shot),
+    ...timePlan(plannedFilm(sceneOf(shoot, shot))),
   };
 }

@@ -3,14 +3,14 @@ import type { Move, Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { sceneOf } from '../scene';
-import { filmShot } from '../motion';
+import { filmShot, plannedFilm } from '../motion';
 import { blurDiscMm, hyperfocalM } from '../optics';
 import { focusPlan, softFocusM } from './focus-plan';
 
 const push: Move = { kind: 'push', ...AROUND, heightM: 0.85, fromDistanceM: 6, toDistanceM: 2, bearingDeg: 180 };
 function plan(move: Move, more: Partial<Shot> = {}) {
   const { shoot } = filmed(move, more);
-  return focusPlan(shoot, shoot.shots[0]);
+  return focusPlan(plannedFilm(sceneOf(shoot, shoot.shots[0])));
 }
 
 describe('the focus of a shot', () => {
@@ -83,7 +83,7 @@ describe('the focus of a shot', () => {
   it('one focus for a whole dolly zoom takes the stop of its hardest moment, and enlargement counts', () => {
     const zoom: Move = { ...usual('dollyZoom'), fromDistanceM: 2.5, toDistanceM: 5, zoomBy: 'both' };
     const { shoot } = filmed(zoom, { lensId: 'lens-fern-2470', focalLengthMm: 30 });
-    const { one, hyperfocalM: hyperM, confusionMm } = focusPlan(shoot, shoot.shots[0]);
+    const { one, hyperfocalM: hyperM, confusionMm } = focusPlan(plannedFilm(sceneOf(shoot, shoot.shots[0])));
     if (!one) throw new Error('no focus');
     const samples = filmShot(sceneOf(shoot, shoot.shots[0]));
     const blurs = Array.from(

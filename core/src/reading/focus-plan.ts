@@ -1,6 +1,5 @@
-import { type Puller, PULLERS, type Shoot, type Shot } from '../model';
-import { sceneOf } from '../scene';
-import { asShown, filmShot, motionOf, playingOf, type Samples } from '../motion';
+import { type Puller, PULLERS } from '../model';
+import type { Film, Samples } from '../motion';
 import { fastestPull, pullBy, type FocusPull } from '../image';
 import { focusMarks, type FocusMark } from './focus-marks';
 import { blurDiscMm, depthOfField, hyperfocalM } from '../optics';
@@ -35,12 +34,9 @@ export interface FocusPlan {
   marksSharpShare: number;
 }
 
-/** Reads the focus of a shot. */
-export function focusPlan(shoot: Shoot, shot: Shot): FocusPlan {
-  const scene = sceneOf(shoot, shot);
-  const motion = motionOf(scene);
-  const filmed = filmShot(scene, motion);
-  const samples = asShown(filmed, shot, playingOf(shot, motion.durationS));
+/** Reads the focus of what was filmed. */
+export function focusPlan({ scene, filmed, samples }: Film): FocusPlan {
+  const { shot } = scene;
   const { count, screenS, focusDistanceM, subjectDistanceM, subjectXM } = samples;
   const confusionMm = scene.limits.confusionShare * samples.frameWidthMm;
   const nearM = new Float64Array(count);

@@ -1,3 +1,5 @@
+import { plannedFilm } from '../motion';
+import { sceneOf } from '../scene';
 import { describe, expect, it } from 'vitest';
 import type { Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
@@ -16,7 +18,7 @@ const SIX = {
 };
 function plan(more: Partial<Shot>, walking = false) {
   const { shoot } = filmed(usual('slide'), { ...SIX, ...more }, walking);
-  return timePlan(shoot, shoot.shots[0]);
+  return timePlan(plannedFilm(sceneOf(shoot, shoot.shots[0])));
 }
 function finding(id: string, more: Partial<Shot>) {
   const { shoot } = filmed(usual('slide'), { ...SIX, ...more });

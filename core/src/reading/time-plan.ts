@@ -1,6 +1,4 @@
-import type { Shoot, Shot } from '../model';
-import { sceneOf } from '../scene';
-import { asShown, filmShot, mostRepeats, motionOf, pathLengthM, playingOf } from '../motion';
+import { type Film, mostRepeats, pathLengthM, playingOf } from '../motion';
 import { exposureTimeS } from '../optics';
 
 /** How long a shot takes, on the ground and on screen, and what it fills. */
@@ -35,14 +33,9 @@ const STEP_S = 0.05;
  * Works out the times of a shot. Card use grows with the frame rate from what the camera writes at its first: common
  * practice, no published source.
  */
-export function timePlan(shoot: Shoot, shot: Shot): TimePlan {
-  const scene = sceneOf(shoot, shot);
-  const { camera } = scene;
-  const motion = motionOf(scene);
-  const { durationS } = motion;
+export function timePlan({ scene, filmed, samples }: Film): TimePlan {
+  const { camera, shot, durationS } = scene;
   const playing = playingOf(shot, durationS);
-  const filmed = filmShot(scene, motion);
-  const shown = asShown(filmed, shot, playing);
   const share = shot.captureRateHz / camera.frameRatesHz[0];
   return {
     actionS: durationS,
@@ -52,7 +45,7 @@ export function timePlan(shoot: Shoot, shot: Shot): TimePlan {
     exposureS: exposureTimeS(shot.shutterDeg, shot.captureRateHz),
     recordedFrames: Math.round(durationS * shot.captureRateHz),
     shownFrames: Math.round(playing.lengthS * shot.frameRateHz),
-    repeats: mostRepeats(shown),
+    repeats: mostRepeats(samples),
     smearShare: shot.shutterDeg / 360,
     cardGB: (camera.dataRateMbps * share * durationS) / 8 / 1000,
     bufferS: shot.captureRateHz > camera.bufferAboveHz ? camera.bufferS : null,

@@ -1,3 +1,5 @@
+import { plannedFilm } from '../motion';
+import { sceneOf } from '../scene';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../model';
@@ -261,7 +263,7 @@ describe('what is recorded and what is shown', () => {
       ],
     };
     const { shoot } = filmed(pan, { timing: { ...TIMING, durationS: 8 }, captureRateHz: 24, playback: ramp });
-    const plan = timePlan(shoot, shoot.shots[0]);
+    const plan = timePlan(plannedFilm(sceneOf(shoot, shoot.shots[0])));
     expect(plan).toMatchObject({ recordedFrames: 192, slowest: 0.25, fastest: 1.5 });
   });
 });

@@ -1,6 +1,6 @@
 import { getContext, onDestroy, setContext } from 'svelte';
 import { type Bench, type Kit, type Leg, type Shoot, type Shot, withLeg } from '@gentle-arc/core/model';
-import { motionOf, sampleShot, withBody } from '@gentle-arc/core/motion';
+import { motionOf, plannedFilm, withBody } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
 import { LiveReading } from '$lib/workers/live-reading.svelte';
 import { Playhead } from './playhead.svelte';
@@ -25,7 +25,8 @@ export class ShotSession {
   readonly shot: Shot = $derived.by(() => this.shoot.shots.find(({ id }) => id === this.shotId) ?? this.shoot.shots[0]);
   readonly scene = $derived.by(() => sceneOf(this.shoot, this.shot));
   readonly motion = $derived.by(() => motionOf(this.scene));
-  readonly samples = $derived.by(() => sampleShot(this.scene, this.motion));
+  readonly film = $derived.by(() => plannedFilm(this.scene, this.motion));
+  readonly samples = $derived.by(() => this.film.samples);
   /** The body under the camera would show in the picture. */
   readonly bodied = $derived.by(() =>
     [this.samples.body.bobM, this.samples.body.panDeg].some((column) => column.some((value) => value !== 0)),

@@ -3,7 +3,7 @@ import type { Action } from 'svelte/action';
 /** Something that a pointer takes hold of. */
 export interface Drag {
   /** It is taken hold of; false: not now. */
-  take?(event: PointerEvent): boolean | void;
+  take?(event: PointerEvent): unknown;
   move(event: PointerEvent): void;
   /** It is let go of: whether it went farther than the unsteadiness of a press. */
   drop?(event: PointerEvent, moved: boolean): void;

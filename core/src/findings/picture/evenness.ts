@@ -92,11 +92,11 @@ function evennessFindings({ scene, intent, samples, filmed, screen }: Picture): 
       {
         id,
         grade,
-        sentence:
-          grade === 'calm'
-            ? `${what.evenly} (unevenness ${trim(value, 2)}; one plain feathered stroke has 1.4).`
-            : `${what.unevenly} (unevenness ${trim(value, 2)}; up to ${trim(limit, 1)} runs evenly).`,
-        reason: `Speed that rises and falls within one move draws the eye to the camera.${even.jerk === null ? '' : ` Log dimensionless jerk ${trim(even.jerk, 1)}; one plain stroke has −5.3.`}`,
+        sentence: grade === 'calm' ? `${what.evenly}.` : `${what.unevenly}.`,
+        reason:
+          'Speed that rises and falls within one move draws the eye to the camera. ' +
+          `Unevenness ${trim(value, 2)}; one plain feathered stroke has 1.4, up to ${trim(limit, 1)} runs evenly.` +
+          (even.jerk === null ? '' : ` Log dimensionless jerk ${trim(even.jerk, 1)}; one plain stroke has −5.3.`),
         screenS: even.fromS,
         value,
         limit,

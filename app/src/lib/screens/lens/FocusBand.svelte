@@ -25,7 +25,7 @@
   const HEIGHT = 170;
   const [LEFT, RIGHT, TOP, BOTTOM] = [52, 10, 8, 22];
 
-  const plan = $derived(focusPlan(shoot, shot));
+  const plan = $derived(focusPlan(session.film));
   const length = (m: number) => sayLength(m, preferences.units);
   const durationS = $derived(plan.screenS[plan.screenS.length - 1] || 1);
   const finite = (column: Float64Array) =>

@@ -11,7 +11,7 @@
    */
   const session = shotSession();
   const { shoot, shot, scene } = $derived(session);
-  const plan = $derived(focusPlan(shoot, shot));
+  const plan = $derived(focusPlan(session.film));
   const length = (m: number) => sayLength(m, preferences.units);
   /** A ring this far across carries the strip; typed by whoever prints it. */
   const acrossMm = $derived(shot.bench.ringAcrossMm);

@@ -17,14 +17,14 @@
   /** `jump`: how far the fastest thing jumps from one shown picture to the next, frame widths; null while it is read. */
   let { jump }: { jump: number | null } = $props();
   const session = shotSession();
-  const { shoot, shot, scene } = $derived(session);
+  const { shot, scene } = $derived(session);
   const { changeShot: onchange, changeBench: onbench } = session;
 
   let width = $state(320);
   const HEIGHT = 150;
   const [LEFT, RIGHT, TOP, BOTTOM] = [44, 12, 10, 24];
 
-  const plan = $derived(timePlan(shoot, shot));
+  const plan = $derived(timePlan(session.film));
   const length = (m: number) => sayLength(m, preferences.units);
   /** The slow-shutter look: common practice, no published source. */
   const SMEAR_HZ = 6;
