@@ -50,6 +50,17 @@
 </script>
 
 <p class="said" aria-label="The shot in one sentence" role="group">
+  {#if session.motion.legs.length > 1}
+    {#each session.motion.legs as { recipe: one }, i (i)}
+      <button
+        class="number"
+        aria-pressed={session.active === i}
+        aria-label="Move {i + 1} of the shot, {one.title.toLowerCase()}"
+        title={one.title}
+        onclick={() => (session.chosenLeg = i)}>{i + 1}</button
+      >
+    {/each}
+  {/if}
   <button class="link font-bold" title="Choose another move" onclick={onmove}
     >{isFirst ? recipe.title : `Then ${recipe.title.toLowerCase()}`}</button
   >
@@ -62,3 +73,26 @@
     onchange={change}
   />
 </p>
+
+<style>
+  .number {
+    display: inline-grid;
+    place-content: center;
+    min-width: 1.7rem;
+    min-height: 1.7rem;
+    border-radius: 999px;
+    color: var(--soft);
+    cursor: pointer;
+  }
+  .number[aria-pressed='true'] {
+    background: color-mix(in srgb, var(--near) 18%, transparent);
+    color: var(--ink);
+    font-weight: 650;
+  }
+  @media (pointer: coarse) {
+    .number {
+      min-width: 2.75rem;
+      min-height: 2.75rem;
+    }
+  }
+</style>

@@ -6,6 +6,8 @@ import { isFull, storageTrouble } from './trouble';
 
 /** From a change to its save: no later, however fast changes come. */
 const AUTOSAVE_MS = 100;
+/** While something is held it changes all the time, and each save takes the page's thread for some milliseconds. */
+const HELD_SAVE_MS = 400;
 const MOST_STEPS = 300;
 /** Presses of a key that follow each other this closely are one step of undo. */
 const RUN_MS = 1000;
@@ -119,7 +121,13 @@ export class ShootStore {
 
   /** Nothing of another tab comes in while something is typed or dragged here. */
   hold(held: boolean): void {
+    const letGo = this.held && !held;
     this.held = held;
+    if (letGo && this.timer !== undefined) {
+      clearTimeout(this.timer);
+      this.timer = undefined;
+      this.saveSoon();
+    }
     if (!held && this.awaited) void this.lookAgain();
   }
 
@@ -260,7 +268,11 @@ export class ShootStore {
 
   private put(shoot: Shoot): void {
     this.shoot = shoot;
-    if (this.dirty) this.timer ??= setTimeout(() => void this.saveNow(), AUTOSAVE_MS);
+    this.saveSoon();
+  }
+
+  private saveSoon(): void {
+    if (this.dirty) this.timer ??= setTimeout(() => void this.saveNow(), this.held ? HELD_SAVE_MS : AUTOSAVE_MS);
   }
 }
 
