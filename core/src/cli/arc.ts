@@ -18,6 +18,7 @@ import { type Filter, type Shoot, type Shot, trim } from '../model';
 import { sceneOf } from '../scene';
 import { readShot } from '../reading';
 import { curesFor } from '../search';
+import { supportOf } from '../supports';
 
 const USAGE = `arc, the core of Gentle Arc from a terminal
 
@@ -122,7 +123,7 @@ function buildCommand(shoot: Shoot, command: 'balance' | 'stand', text: string |
       `--build must be a number from 1 to ${builds.length}; it is ${text === undefined ? 'missing' : `"${text}"`}.`,
     );
   const build = builds[number - 1];
-  const balances = build.support.kind === 'sled' || build.support.kind === 'motorGimbal';
+  const balances = supportOf(build.support.kind).group === 'carried';
   if (balances !== (command === 'balance'))
     throw Refusal.of(
       '--build',

@@ -22,6 +22,9 @@ const SUPPORTS: { [K in SupportKind]: SupportDefinition<Extract<Support, { kind:
   improvised,
 };
 
+/** Every kind, in the order in which they are offered. */
+export const SUPPORT_KINDS = Object.keys(SUPPORTS) as SupportKind[];
+
 /** What is known of a kind of support. The pair always belongs together, which the compiler cannot follow. */
 export const supportOf = (kind: SupportKind): SupportDefinition => SUPPORTS[kind] as unknown as SupportDefinition;
 

@@ -39,8 +39,14 @@ export type KindCheck =
 /** What changes on a build between shots. */
 export type RefitOf = 'camera' | 'lens' | 'filter' | 'zoom';
 
+/** What carries a rig, and so how a kit is sorted: what is carried is balanced, the rest has to stand. */
+export const SUPPORT_GROUPS = ['carried', 'standing', 'moving', 'home-made'] as const;
+
 /** One kind of support: a new one is a folder with this, its schema in `model/build.ts`, and a line in `all.ts`. */
 export interface SupportDefinition<S extends Support = Support> {
+  /** What it is called in the middle of a sentence. */
+  name: string;
+  group: (typeof SUPPORT_GROUPS)[number];
   /** What is typed of it: sentences with a hole for every field, at most five each. */
   sentences: readonly string[];
   /** Facts and steps: what it carries, how it stands, and what hands do, one after the other. */

@@ -4,9 +4,10 @@
  * @example
  * balanceOf(build, kit, 'metric').steps; // what to slide and add, one after the other
  */
-export { supportFacts, supportOf } from './all';
+export { SUPPORT_KINDS, supportFacts, supportOf } from './all';
 export { balanceOf } from './balance';
 export { type Check, checklistOf } from './checklist';
+export { SUPPORT_GROUPS } from './definition';
 export type { DrawingGrip, Drawn, RigView } from './drawing';
 export { K_FROM_LEVEL } from './elliptic';
 export type { Fact } from './fact';

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from './Trouble.svelte';
   import { resolve } from '$app/paths';
 
   /** A screen that could not be drawn: what happened, and ways out. */
@@ -7,10 +8,10 @@
 
 <main class="mx-auto max-w-xl p-8">
   <h1 class="font-display text-3xl">This screen stumbled</h1>
-  <p role="alert" class="mt-4 border-l-4 border-near bg-raised px-4 py-3">
+  <Trouble class="mt-4">
     It could not be drawn ({(error as Error)?.message?.slice(0, 160) ?? 'no reason is known'}). What you made is kept as
     it was.
-  </p>
+  </Trouble>
   <p class="mt-4 flex flex-wrap gap-4">
     <button class="link font-semibold" onclick={reset}>Try again</button>
     {#if shootHref}<a class="link" href={shootHref}>To the shots</a>{/if}

@@ -6,6 +6,8 @@ import { armTold } from './told';
 
 /** A tripod, with or without a table-top arm. */
 export const arm: SupportDefinition<Arm> = {
+  name: 'tripod or table-top arm',
+  group: 'standing',
   sentences: [
     'Legs of {legMm} spread by {spreadDeg}, column up {columnMm}; arm {reachMm} out, pointing {armDeg} from the front leg.',
     'Arm {armMassG}, legs {legsMassG}, bag {bagG}.',

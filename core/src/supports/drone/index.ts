@@ -5,6 +5,8 @@ import { droneTold } from './told';
 
 /** A drone: what it lifts, how long it flies, and in which wind. */
 export const drone: SupportDefinition<Drone> = {
+  name: 'drone',
+  group: 'moving',
   sentences: [
     'Body with battery {bodyMassG}, at most {bodyMaxG}; thrust up to {thrustMaxN}, up to {speedMaxMps}.',
     'Battery {batteryWh} Wh, hovering at {hoverW} W.',

@@ -5,6 +5,8 @@ import { improvisedFacts, improvisedSteps } from './told';
 
 /** Home-made rigs: a turntable, a towel, a book on wheels, a hinged pole. */
 export const improvised: SupportDefinition<Improvised> = {
+  name: 'home-made rig',
+  group: 'home-made',
   sentences: ['{what} of {lengthMm}, over {overS}, or {turnsPerMin} turns a minute.'],
   tell: ({ support, headKg, units }) => ({
     facts: improvisedFacts(support, headKg, units),

@@ -5,6 +5,8 @@ import { jibTold } from './told';
 
 /** A jib: an arm on a pivot with a counterweight. */
 export const jib: SupportDefinition<Jib> = {
+  name: 'jib or pole crane',
+  group: 'standing',
   sentences: [
     'From the pivot {frontMm} to the camera and {rearMm} to the weight, at {angleDeg}. On the rear: {counterG}.',
     'Pivot {pivotMm} high, feet {footMm} from the middle.',

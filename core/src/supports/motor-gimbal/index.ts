@@ -5,6 +5,8 @@ import { gimbalTold } from './told';
 
 /** A motor gimbal: three axes that motors hold where balance leaves them. */
 export const motorGimbal: SupportDefinition<MotorGimbal> = {
+  name: 'motor gimbal',
+  group: 'carried',
   sentences: [
     'Plate {plateForeMm} forward of the tilt axis and {plateUpMm} above it; cage {cageSideMm} to the right of the roll axis; roll arm {armForeMm} forward of the pan axis.',
     'Cage {cageMassG}, roll arm {armMassG}.',

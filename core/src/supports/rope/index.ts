@@ -5,6 +5,8 @@ import { ropeTold } from './told';
 
 /** A camera on a rope. */
 export const rope: SupportDefinition<Rope> = {
+  name: 'rope',
+  group: 'moving',
   sentences: ['{lines} of {lengthMm}, let go at {swingDeg} from plumb. Second, independent line: {secondLine}.'],
   tell: ({ support, headKg, units }) => ropeTold(support, headKg, units),
   draw: drawRope,

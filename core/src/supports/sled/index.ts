@@ -6,6 +6,8 @@ import { sledTold } from './told';
 
 /** A sled: a post that hangs on a gimbal and rests by its own weight. */
 export const sled: SupportDefinition<Sled> = {
+  name: 'sled',
+  group: 'carried',
   sentences: [
     'Stage {stageForeMm} forward and {stageSideMm} to the right of its middle; it goes {stageTravelMm} either way.',
     'Pivot {gimbalMm} below the plate, no higher than {gimbalMinMm}.',

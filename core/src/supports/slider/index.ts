@@ -5,6 +5,8 @@ import { sliderTold } from './told';
 
 /** A slider: a carriage on a rail on one or two stands. */
 export const slider: SupportDefinition<Slider> = {
+  name: 'slider',
+  group: 'standing',
   sentences: [
     'A rail of {railMm} on {stands}, tilted {tiltDeg}; bag of {bagG} on each.',
     'Each {heightMm} high, {standMassG}, feet {footMm} from its middle.',

@@ -5,6 +5,8 @@ import { wheelsTold } from './told';
 
 /** Wheels: a board, a cart or a trailer. */
 export const wheels: SupportDefinition<Wheels> = {
+  name: 'wheels',
+  group: 'moving',
   sentences: [
     'At {speedMps} with {massKg} kg on wheels of {wheelMm}, grip {grip}, reacting within {reactionS}.',
     'Ground: {ground}, at most {downhillDeg} downhill.',

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
   import { goto } from '$app/navigation';
   import { resolve } from '$app/paths';
   import { salvageShoot, type Salvage } from '@gentle-arc/core/formats';
@@ -39,8 +40,8 @@
 
 <main class="mx-auto max-w-2xl p-8">
   <h1 class="font-display text-3xl">“{broken.name}” cannot be read</h1>
-  <p role="alert" class="mt-4 border-l-4 border-near bg-raised px-4 py-3">{broken.problem}</p>
-  {#if problem}<p role="alert" class="mt-2 border-l-4 border-near bg-raised px-4 py-3">{problem}</p>{/if}
+  <Trouble class="mt-4">{broken.problem}</Trouble>
+  {#if problem}<Trouble class="mt-2">{problem}</Trouble>{/if}
   {#if salvage}
     <h2 class="mt-6 font-display text-xl">What is left out or set anew</h2>
     <ul class="mt-2 list-disc pl-6 leading-snug">

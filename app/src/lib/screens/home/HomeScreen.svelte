@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import FilePicker from '$lib/ui/FilePicker.svelte';
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { MOST_MB, SHOOT_FILE_ENDING } from '@gentle-arc/core/formats';
@@ -23,7 +25,6 @@
   let unkept: Shoot[] = $state.raw(allInMemory());
   let problem: string | null = $state(null);
   let demoProblem: string | null = $state(null);
-  let files: HTMLInputElement;
 
   const kept = $derived(rows.find(({ id }) => id === DEMO_ID) ?? null);
   const demo = $derived(kept?.shoot ?? shipped);
@@ -63,14 +64,6 @@
       opening.problem = `This shoot is not kept. ${storageTrouble(error)} Take it away as a file before you leave.`;
     }
     await goto(openHref(shoot));
-  }
-
-  async function choose(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const [file] = input.files ?? [];
-    if (file) await opening.take(file);
-    // The same name can be chosen again once the file is mended.
-    input.value = '';
   }
 
   /** Deletes what lies under an id, and says so with a way back. */
@@ -113,7 +106,7 @@
   </section>
 
   {#if problem}
-    <p role="alert" class="mt-6 border-l-4 border-near bg-raised px-4 py-3">{problem}</p>
+    <Trouble class="mt-6">{problem}</Trouble>
   {/if}
 
   <section class="mt-8 grid gap-8 md:grid-cols-[1.55fr_1fr] md:gap-12" aria-label="Shoots">
@@ -151,7 +144,7 @@
         </div>
       </article>
     {:else if demoProblem}
-      <p role="alert" class="border-l-4 border-near bg-raised px-4 py-3">{demoProblem}</p>
+      <Trouble>{demoProblem}</Trouble>
     {:else}
       <p class="text-soft">Fetching the demo shoot…</p>
     {/if}
@@ -213,21 +206,13 @@
         <button onclick={startOwn} class="quiet-button rounded-full border border-subject !px-5 font-semibold"
           >Start an own shoot</button
         >
-        <button
+        <FilePicker
           class="quiet-button"
-          onclick={() => files.click()}
-          title="An .arc.json file of at most {MOST_MB.shoot} MB; it can be dropped here as well"
-          >Open a shoot file…</button
-        >
-        <input
-          bind:this={files}
-          class="sr-only"
-          type="file"
+          label="Shoot file"
           accept="{SHOOT_FILE_ENDING},.json,application/json"
-          aria-label="Shoot file"
-          tabindex="-1"
-          onchange={choose}
-        />
+          title="An .arc.json file of at most {MOST_MB.shoot} MB; it can be dropped here as well"
+          onfile={(file) => opening.take(file)}>Open a shoot file…</FilePicker
+        >
       </div>
     </div>
   </section>

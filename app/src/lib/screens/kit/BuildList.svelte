@@ -1,19 +1,19 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import type { Build, Kit, Lens, Part, Shoot, SupportKind } from '@gentle-arc/core/model';
-  import { balanceOf, worstOf } from '@gentle-arc/core/supports';
+  import type { Build, Kit, Lens, Part, Shoot } from '@gentle-arc/core/model';
+  import { balanceOf, SUPPORT_GROUPS, supportOf, worstOf } from '@gentle-arc/core/supports';
   import Choice from '$lib/ui/Choice.svelte';
   import GradeMark from '$lib/ui/GradeMark.svelte';
 
   /** What is put together, by what carries it: a list at a desk, a choice on a phone. */
   let { shoot, here, href }: { shoot: Shoot; here: string; href: (id: string) => string } = $props();
 
-  const GROUPS: [string, SupportKind[]][] = [
-    ['Carried', ['sled', 'motorGimbal']],
-    ['Standing', ['arm', 'slider', 'jib']],
-    ['Rolling, hanging, flying', ['wheels', 'rope', 'drone']],
-    ['Home-made', ['improvised']],
-  ];
+  const GROUP_NAMES: Record<(typeof SUPPORT_GROUPS)[number], string> = {
+    carried: 'Carried',
+    standing: 'Standing',
+    moving: 'Rolling, hanging, flying',
+    'home-made': 'Home-made',
+  };
   /** Known for a build as it was; only what changed is balanced again. */
   const known = new WeakMap<
     Build,
@@ -30,10 +30,10 @@
 </script>
 
 <nav class="list" aria-label="Builds">
-  {#each GROUPS as [name, kinds] (name)}
-    {@const own = rows.filter(({ build }) => kinds.includes(build.support.kind))}
+  {#each SUPPORT_GROUPS as group (group)}
+    {@const own = rows.filter(({ build }) => supportOf(build.support.kind).group === group)}
     {#if own.length > 0}
-      <h2>{name}</h2>
+      <h2>{GROUP_NAMES[group]}</h2>
       <ul>
         {#each own as { build, grade } (build.id)}
           <li>

@@ -1,19 +1,25 @@
 <script lang="ts">
-  import { kitHref, moveHref } from '$lib/session/links';
+  import { kitHref } from '$lib/session/links';
   import { onDestroy } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { type Build, DEFAULT_BUILDS, DEFAULT_PARTS, type Kit, type Support } from '@gentle-arc/core/model';
+  import {
+    type Build,
+    DEFAULT_BUILDS,
+    DEFAULT_PARTS,
+    type Kit,
+    type Support,
+    type SupportKind,
+  } from '@gentle-arc/core/model';
   import {
     balanceOf,
     buildVerdict,
     checklistOf,
-    disturbedAxes,
     K_FROM_LEVEL,
-    needOf,
     partLumps,
     shotsOf,
     sledBalance,
+    supportOf,
     swing,
     viewsOf,
   } from '@gentle-arc/core/supports';
@@ -26,11 +32,10 @@
     withBuild,
     withMadeUpKit,
   } from '@gentle-arc/core/edit';
-  import TextField from '$lib/ui/TextField.svelte';
-  import Choice from '$lib/ui/Choice.svelte';
   import { newId } from '$lib/session/store/new-id';
   import { preferences } from '$lib/ui/preferences.svelte';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import BuildHead from './BuildHead.svelte';
   import BuildList from './BuildList.svelte';
   import Checklist from './Checklist.svelte';
   import FactList from './FactList.svelte';
@@ -38,6 +43,7 @@
   import PartsBench from './PartsBench.svelte';
   import PartsOn from './PartsOn.svelte';
   import RigPicture from '../../views/rig/RigPicture.svelte';
+  import ShotsForBuild from './ShotsForBuild.svelte';
   import SledCoach from './SledCoach.svelte';
   import SupportWords from './SupportWords.svelte';
   import WindWords from './WindWords.svelte';
@@ -74,7 +80,6 @@
         )
       : [],
   );
-  const without = $derived(shoot.shots.filter((shot) => needOf(kit, shot).build === null).length);
 
   const putKit = (next: Kit, join: string | null) => store.change({ ...shoot, kit: next }, join);
   const put = (next: Build, join: string | null) => putKit(withBuild(kit, next), join);
@@ -112,22 +117,11 @@
     const id = newId('build');
     added(addBuild(kit, from, id, `${from.name}, again`), id);
   }
-  function start(kind: string) {
+  function start(kind: SupportKind) {
     const id = newId('build');
-    added(startBuild(kit, kind as Support['kind'], id, `New ${KIND_NAMES[kind as Support['kind']]}`), id);
+    added(startBuild(kit, kind, id, `New ${supportOf(kind).name}`), id);
   }
   const remove = (id: string) => putKit(removeBuild(kit, id), null);
-  const KIND_NAMES: Record<Support['kind'], string> = {
-    sled: 'sled',
-    motorGimbal: 'motor gimbal',
-    jib: 'jib or pole crane',
-    slider: 'slider',
-    arm: 'tripod or table-top arm',
-    rope: 'rope',
-    drone: 'drone',
-    wheels: 'wheels',
-    improvised: 'home-made rig',
-  };
   const windy = $derived(build !== undefined && 'windMps' in build.support);
 </script>
 
@@ -136,37 +130,14 @@
   <main class="sheet">
     <BuildList {shoot} here={build.id} {href} />
     <div class="rig">
-      <div class="flex flex-wrap items-baseline gap-x-3">
-        <TextField
-          class="build-name font-display"
-          label="Name of the build"
-          most={80}
-          value={build.name}
-          onchange={(name) => put({ ...build, name }, null)}
-        />
-        <span class="said"
-          >for <Choice
-            label="Rig of the build"
-            value={build.rigId}
-            items={kit.rigs.map(({ id, name }) => ({ value: id, name }))}
-            onchange={(rigId) => put({ ...build, rigId }, null)}
-          /></span
-        >
-        <span class="flex-1"></span>
-        <span class="text-sm"
-          ><Choice
-            label="Put another together"
-            value=""
-            items={[
-              { value: '', name: 'Put together…' },
-              ...Object.entries(KIND_NAMES).map(([value, name]) => ({ value, name: `a new ${name}` })),
-            ]}
-            onchange={start}
-          /></span
-        >
-        <button class="link text-sm" onclick={() => add(build)}>Copy</button>
-        {#if kit.builds.length > 1}<button class="link text-sm" onclick={() => remove(build.id)}>Delete</button>{/if}
-      </div>
+      <BuildHead
+        {build}
+        {kit}
+        onchange={put}
+        onstart={start}
+        oncopy={() => add(build)}
+        ondelete={() => remove(build.id)}
+      />
       <h1 class="verdict" aria-live="polite">{verdict}</h1>
       <p class="jumps">
         <a class="link" href="#steps">Steps</a>
@@ -217,28 +188,7 @@
           />{/key}{/if}
       <Checklist {build} {checks} onchange={put} />
       <PartsOn {build} {kit} onchange={put} />
-      <section aria-label="Shots for it">
-        <h2 class="font-display text-xl">Its shots</h2>
-        {#if shots.length === 0}<p class="text-soft">No shot of this shoot takes it.</p>{/if}
-        <ul>
-          {#each shots as { shot, number, need } (shot.id)}
-            <li class="py-1">
-              <a class="link" href={moveHref(shoot.id, shot.id)}>{number} {shot.name}</a>
-              {#if need.changes.length === 0}<span class="text-soft">as it is</span>{:else}
-                {#each need.changes as change, i (i)}<span class="block text-sm"
-                    >{change.said}: again {change.redo}, about {change.minutes} min</span
-                  >{/each}
-                {#each disturbedAxes(build, kit, shot, preferences.units) as slide, i (i)}<span
-                    class="block text-sm text-soft">{slide}</span
-                  >{/each}{/if}
-            </li>
-          {/each}
-        </ul>
-        {#if without > 0}<p class="text-soft">
-            {without}
-            {without === 1 ? 'shot has' : 'shots have'} a rig that nothing is put together for.
-          </p>{/if}
-      </section>
+      <ShotsForBuild {shoot} {build} {shots} />
     </div>
     <div class="bench">
       <PartsBench {kit} shootName={shoot.name} onchange={putKit} /><KitThings {shoot} onchange={putKit} />
@@ -293,15 +243,6 @@
     font-family: var(--font-display);
     font-size: 1.3rem;
     line-height: 1.3;
-  }
-  main :global(.build-name) {
-    min-width: 0;
-    border: 0;
-    padding: 0;
-    background: transparent;
-    color: inherit;
-    font-size: 1.1rem;
-    field-sizing: content;
   }
   .views {
     display: grid;

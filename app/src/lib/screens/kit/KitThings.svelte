@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
   import { changedThing, copyThing, removeThing, THINGS, withThing, type Thing } from '@gentle-arc/core/edit';
   import { type Camera, FIELDS, type Kit, type Shoot } from '@gentle-arc/core/model';
   import { newId } from '$lib/session/store/new-id';
@@ -64,7 +65,7 @@
 </script>
 
 <section aria-label="Cameras, lenses, filters, rigs">
-  {#if problem}<p role="alert" class="my-2 border-l-4 border-near bg-raised px-3 py-2">{problem}</p>{/if}
+  {#if problem}<Trouble class="my-2">{problem}</Trouble>{/if}
   <div class="lists">
     {#each LISTS as { list, title, facts, text } (list)}
       <div class="list">

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import FilePicker from '$lib/ui/FilePicker.svelte';
   import { addPart, changePart, removePart, takeInParts } from '@gentle-arc/core/edit';
   import { FIELDS, type Kit, type Part, PART_KINDS, type PartKind } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
@@ -54,31 +56,20 @@
   }
   takeDropped(() => ({ parts: takeIn }));
 
-  async function take(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const [file] = input.files ?? [];
-    if (file) {
-      const contents = await readFile(file, 'parts');
-      if (typeof contents === 'string') problem = contents;
-      else if (contents.kind === 'parts') takeIn(contents.parts);
-    }
-    input.value = '';
+  async function take(file: File) {
+    const contents = await readFile(file, 'parts');
+    if (typeof contents === 'string') problem = contents;
+    else if (contents.kind === 'parts') takeIn(contents.parts);
   }
 </script>
 
 <section aria-label="Parts of the kit">
   <h2 class="font-display text-xl">Parts of the kit</h2>
-  {#if problem}<p role="alert" class="my-2 border-l-4 border-near bg-raised px-3 py-2">{problem}</p>{/if}
+  {#if problem}<Trouble class="my-2">{problem}</Trouble>{/if}
   <div class="flex flex-wrap gap-x-4 gap-y-1 py-1">
     <button class="link font-semibold" onclick={() => add()}>Add a part</button>
-    <label class="link"
-      >Take in a file (CSV or JSON, up to {MOST_MB.parts} MB)<input
-        class="sr-only"
-        type="file"
-        accept=".csv,.json,text/csv,application/json"
-        aria-label="Parts file"
-        onchange={take}
-      /></label
+    <FilePicker label="Parts file" accept=".csv,.json,text/csv,application/json" onfile={take}
+      >Take in a file (CSV or JSON, up to {MOST_MB.parts} MB)</FilePicker
     >
     <button
       class="link"

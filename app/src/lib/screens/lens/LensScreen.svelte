@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
   import { playKeys } from '$lib/session/play-keys';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { onDestroy } from 'svelte';
@@ -123,9 +124,7 @@
       </p>
       <Transport {playhead} {samples} bodied={false} />
     </div>
-    {#if live.shown.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">
-        The comparison could not be made. {live.shown.problem}
-      </p>{/if}
+    {#if live.shown.problem}<Trouble>The comparison could not be made. {live.shown.problem}</Trouble>{/if}
     <div aria-live="polite">
       <h2 class="verdict">{headline}</h2>
       {#if more}<p class="text-sm leading-snug text-soft">{more}</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from '$lib/ui/FilePicker.svelte';
   import { drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { onDestroy } from 'svelte';
@@ -53,12 +54,6 @@
   });
   onDestroy(() => url && URL.revokeObjectURL(url));
 
-  async function load(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const [file] = input.files ?? [];
-    if (file) await take(file);
-    input.value = '';
-  }
   takeDropped(() => ({ photo: (file) => void take(file) }));
 
   async function take(file: File) {
@@ -94,14 +89,8 @@
 </script>
 
 <p>
-  <label class="link"
-    >{url ? 'Another photograph' : 'Measure it in a photograph'}<input
-      class="sr-only"
-      type="file"
-      accept="image/*"
-      aria-label="Photograph to measure in"
-      onchange={load}
-    /></label
+  <FilePicker label="Photograph to measure in" accept="image/*" onfile={take}
+    >{url ? 'Another photograph' : 'Measure it in a photograph'}</FilePicker
   >
   {#if problem}<span role="alert" class="problem">{problem}</span>{/if}
 </p>

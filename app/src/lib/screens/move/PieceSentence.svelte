@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import FilePicker from '$lib/ui/FilePicker.svelte';
   import { type Fact, FIELDS, type Piece, PIECE_KINDS, saySpeed, type WalkPoint } from '@gentle-arc/core/model';
   import Hole from '$lib/ui/Hole.svelte';
   import { changePiece, changeWalk, duplicatePiece, movePiece, removePiece } from '@gentle-arc/core/edit';
@@ -34,7 +36,6 @@
   const put = (xM: number, yM: number, join: string) =>
     session.change(movePiece(shoot, shot.id, piece.id, xM, yM), `${join}.${piece.id}`);
 
-  let files: HTMLInputElement | undefined = $state();
   let problem: string | null = $state(null);
   const MOST_TIMES = 12;
   /** In a shot in which it walks, its walk says where it is. */
@@ -82,15 +83,10 @@
     );
   }
 
-  async function open(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (file) {
-      const contents = await readFile(file, 'walk', piece);
-      problem = typeof contents === 'string' ? contents : null;
-      if (typeof contents !== 'string' && contents.kind === 'walk') setWalk(contents.points, null);
-    }
-    input.value = '';
+  async function open(file: File) {
+    const contents = await readFile(file, 'walk', piece);
+    problem = typeof contents === 'string' ? contents : null;
+    if (typeof contents !== 'string' && contents.kind === 'walk') setWalk(contents.points, null);
   }
   takeDropped(() => ({
     walk: { landing: { xM: piece.xM, yM: piece.yM, zM: piece.zM }, take: (points) => void setWalk(points, null) },
@@ -143,7 +139,7 @@
           />{/each}{/if}.
     </p>
   {/if}
-  {#if problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2 text-sm">{problem}</p>{/if}
+  {#if problem}<Trouble class="text-sm">{problem}</Trouble>{/if}
   <div class="mt-1 flex flex-wrap gap-1 text-sm">
     {#if !isSubject}<button
         class="quiet-button font-semibold"
@@ -152,20 +148,13 @@
     <button class="quiet-button" aria-pressed={drawingWalk} onclick={ondrawwalk}
       >{drawingWalk ? 'Walk is done' : 'Draw a walk'}</button
     >
-    <button
+    <FilePicker
       class="quiet-button"
-      onclick={() => files?.click()}
-      title="CSV with the header t,x,y,z, or GPX 1.1, up to {MOST_MB.walk} MB">Walk from a file…</button
-    >
-    <input
-      bind:this={files}
-      class="sr-only"
-      type="file"
+      label="Walk file"
       accept=".csv,.gpx,text/csv,application/gpx+xml"
-      aria-label="Walk file"
-      tabindex="-1"
-      onchange={open}
-    />
+      title="CSV with the header t,x,y,z, or GPX 1.1, up to {MOST_MB.walk} MB"
+      onfile={open}>Walk from a file…</FilePicker
+    >
     {#if walk}<button class="quiet-button" onclick={() => setWalk([], null)}>Stand still</button>{/if}
     <button class="quiet-button" onclick={duplicate}>Duplicate</button>
     <button class="quiet-button" onclick={remove}>Delete</button>

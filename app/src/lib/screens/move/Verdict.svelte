@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
   import { readingVerdict } from '@gentle-arc/core/reading';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import GradeMark from '$lib/ui/GradeMark.svelte';
@@ -12,7 +13,7 @@
 </script>
 
 <section class="verdict" aria-label="Verdict">
-  {#if live.problem}<p role="alert" class="border-l-4 border-near bg-raised px-3 py-2">{live.problem}</p>{/if}
+  {#if live.problem}<Trouble>{live.problem}</Trouble>{/if}
   {#if live.reading}
     <h2 class="flex items-center gap-2.5 font-display text-xl" aria-live="polite">
       <GradeMark grade={verdict.grade} />{verdict.text}

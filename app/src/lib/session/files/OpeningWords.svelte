@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from '../../ui/Trouble.svelte';
   import { Modal, Toast } from 'flowbite-svelte';
   import { sayDifferences } from '@gentle-arc/core/model';
   import { opening } from './opening.svelte';
@@ -11,13 +12,7 @@
 </script>
 
 {#if opening.problem}
-  <div
-    role="alert"
-    class="fixed inset-x-3 bottom-3 z-50 mx-auto flex max-w-xl items-start gap-3 rounded-xl border-l-4 border-near bg-raised px-4 py-3 shadow-lg"
-  >
-    <span class="flex-1">{opening.problem}</span>
-    <button class="quiet-button shrink-0" onclick={() => (opening.problem = null)}>Close</button>
-  </div>
+  <Trouble onclose={() => (opening.problem = null)}>{opening.problem}</Trouble>
 {/if}
 
 {#if opening.said}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { drag, type Drag } from '$lib/ui/drag';
+  import type { Drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { extent } from 'd3-array';
   import { onMount, untrack } from 'svelte';
@@ -8,10 +8,12 @@
   import type { Finding } from '@gentle-arc/core/findings';
   import type { Samples, ShotMotion } from '@gentle-arc/core/motion';
   import { toSite } from '@gentle-arc/core/site';
-  import { drawingOrder, outline, placed } from '$lib/views/plan/plan-shapes';
   import HotSpots from '../picture/HotSpots.svelte';
   import PathHandles from './PathHandles.svelte';
+  import PathTrack from './PathTrack.svelte';
+  import PathWedge from './PathWedge.svelte';
   import PieceGrips from './PieceGrips.svelte';
+  import PlanPieces from './PlanPieces.svelte';
   import { PlanView } from './plan-view.svelte';
   import ScaleBar from './ScaleBar.svelte';
   import WalkMarks from './WalkMarks.svelte';
@@ -76,7 +78,6 @@
     view.show(x0 - margin, y0 - margin, x1 + margin, y1 + margin, width, height);
   }
 
-  const pieces = $derived(drawingOrder(scene.pieces));
   const leg = $derived(motion.legs[Math.min(active, motion.legs.length - 1)]);
   const selected = $derived(scene.pieces.find((piece) => piece.id === selectedId) ?? null);
   const last = $derived(Math.min(row, samples.count - 1));
@@ -91,47 +92,6 @@
     thing.at(samples.tS[last], spot);
     return { xM: spot[0], yM: spot[1] };
   }
-
-  /** A long shot is drawn with as many points as can be told apart, its last among them. */
-  const MOST_DRAWN = 3000;
-  const track = $derived.by(() => {
-    const every = Math.ceil(samples.count / MOST_DRAWN);
-    const rows = Array.from({ length: Math.ceil(samples.count / every) }, (_, k) => k * every);
-    return [...rows, samples.count - 1].map((i) => `${view.x(samples.xM[i])},${view.y(samples.yM[i])}`).join(' ');
-  });
-
-  /** A tick each quarter of a second, square to the path: close together where the camera is slow. */
-  const TICK_S = 0.25;
-  const ticks = $derived.by(() => {
-    const every = Math.max(1, Math.round(TICK_S * samples.frameRateHz));
-    const marks: { x1: number; y1: number; x2: number; y2: number }[] = [];
-    for (let i = 0; i < samples.count; i += every) {
-      const [a, b] = [Math.max(0, i - 1), Math.min(samples.count - 1, i + 1)];
-      const dx = samples.xM[b] - samples.xM[a];
-      const dy = samples.yM[b] - samples.yM[a];
-      const size = Math.hypot(dx, dy);
-      if (size < 1e-7) continue;
-      const [cx, cy] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
-      marks.push({
-        x1: cx + (5 * dy) / size,
-        y1: cy + (5 * dx) / size,
-        x2: cx - (5 * dy) / size,
-        y2: cy - (5 * dx) / size,
-      });
-    }
-    return marks;
-  });
-
-  /** The frame's angle of view at the playhead, out to well past the subject. */
-  const wedge = $derived.by(() => {
-    const half = Math.atan(samples.frameWidthMm / (2 * samples.focalLengthMm[last]));
-    const pan = (samples.panDeg[last] * Math.PI) / 180;
-    const reach = Math.max(4, samples.focusDistanceM[last] * 2.2);
-    const [x, y] = [samples.xM[last], samples.yM[last]];
-    const end = (angle: number) =>
-      `${view.x(x + (reach * Math.sin(angle)) / Math.cos(half))},${view.y(y + (reach * Math.cos(angle)) / Math.cos(half))}`;
-    return `M${view.x(x)},${view.y(y)}L${end(pan - half)}L${end(pan + half)}Z`;
-  });
 
   type Grab = (xM: number, yM: number) => void;
   let held: { move: Grab; dx: number; dy: number } | null = null;
@@ -206,43 +166,19 @@
 <div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press}>
-    <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
-      {#each pieces as piece (piece.id)}
-        {@const at = shownPlace(piece)}
-        <path
-          class="piece {piece.kind}"
-          class:subject={piece.id === scene.subject?.id}
-          class:selected={piece.id === selectedId}
-          d={outline(piece)}
-          transform={placed({ ...at, headingDeg: piece.headingDeg })}
-          data-grab={grabbable(piece) ? '' : undefined}
-          role="button"
-          tabindex="0"
-          aria-label={piece.name}
-          data-piece={piece.id}
-          use:drag={drawing || !grabbable(piece) ? null : grabPiece(piece, at)}
-          onclick={(event) => {
-            if (drawing) return;
-            event.stopPropagation();
-            props.onselect(piece.id);
-          }}
-          onkeydown={(event) => {
-            if (event.key === 'Enter' || event.key === ' ') {
-              event.preventDefault();
-              event.stopPropagation();
-              props.onselect(piece.id);
-            }
-            nudge(event, scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
-              props.onmovepiece(piece.id, xM, yM),
-            );
-          }}
-        >
-          <title>{piece.name}</title>
-        </path>
-      {/each}
-    </g>
-
-    <path class="wedge" d={wedge} />
+    <PlanPieces
+      {scene}
+      {view}
+      {selectedId}
+      {drawing}
+      {shownPlace}
+      grab={(piece, at) => (drawing || !grabbable(piece) ? null : grabPiece(piece, at))}
+      {grabbable}
+      {nudge}
+      onselect={props.onselect}
+      onmove={props.onmovepiece}
+    />
+    <PathWedge {samples} row={last} {view} />
     <WalkMarks
       walks={scene.shot.walks}
       pieces={scene.pieces}
@@ -253,8 +189,7 @@
         nudge(event, at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}
     />
 
-    <polyline class="track" points={track} />
-    {#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
+    <PathTrack {samples} {view} />
 
     {#if scene.subject}
       {@const { id, name } = scene.subject}
@@ -326,57 +261,6 @@
   }
   .drawing svg {
     cursor: crosshair;
-  }
-  .piece {
-    fill: color-mix(in srgb, var(--hairline) 70%, var(--paper));
-    stroke: var(--soft);
-    stroke-width: 1px;
-    vector-effect: non-scaling-stroke;
-  }
-  .piece[data-grab] {
-    cursor: grab;
-  }
-  .hedge,
-  .tree {
-    fill: color-mix(in srgb, #9db06f 75%, var(--paper));
-    fill-opacity: 0.8;
-  }
-  .slab,
-  .ridge {
-    fill-opacity: 0.35;
-    stroke-opacity: 0.45;
-  }
-  .figure {
-    fill: color-mix(in srgb, var(--near) 70%, var(--ink));
-    stroke: none;
-  }
-  .subject {
-    fill: var(--subject);
-    fill-opacity: 1;
-  }
-  .piece.selected {
-    stroke: var(--subject);
-    stroke-width: 2.5px;
-    stroke-opacity: 1;
-  }
-  .wedge {
-    fill: var(--far);
-    fill-opacity: 0.16;
-    stroke: var(--far);
-    stroke-opacity: 0.6;
-    pointer-events: none;
-  }
-  .track {
-    fill: none;
-    stroke: var(--near);
-    stroke-width: 2;
-    stroke-opacity: 0.55;
-    pointer-events: none;
-  }
-  .tick {
-    stroke: var(--near);
-    stroke-width: 1.8;
-    pointer-events: none;
   }
   .name {
     font-weight: 650;

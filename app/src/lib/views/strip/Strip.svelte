@@ -3,11 +3,11 @@
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
   import { severity } from '@gentle-arc/core/findings';
-  import { sayLength, saySpeed, trim } from '@gentle-arc/core/model';
   import type { Samples } from '@gentle-arc/core/motion';
   import { preferences } from '$lib/ui/preferences.svelte';
   import type { ShownReading } from '$lib/workers/messages';
   import type { Playhead } from '../../session/playhead.svelte';
+  import { type Curve, type Lane, lanesOf, sayAt } from './lanes';
 
   /** The shot over time: what moves how fast on screen, and what the camera does for it. */
   interface Props {
@@ -23,20 +23,6 @@
   }
   let { samples, reading, playhead, joinsS = [], row: given, chosenId = null }: Props = $props();
 
-  interface Curve {
-    column: Float64Array;
-    colour: string;
-    dash?: string;
-  }
-  interface Lane {
-    label: string;
-    height: number;
-    curves: Curve[];
-    most: number;
-    least: number;
-    say: (row: number) => string;
-  }
-
   let width = $state(600);
   const LEFT = 122;
   const RIGHT = 16;
@@ -48,106 +34,7 @@
   const x = $derived(scaleLinear([0, durationS || 1], [LEFT, Math.max(LEFT + 50, width - RIGHT)]));
   const row = $derived(given ?? Math.min(playhead.row, samples.count - 1));
 
-  const peak = (...columns: Float64Array[]) =>
-    columns.reduce((most, column) => column.reduce((m, v) => (v > m ? v : m), most), 0);
-  const least = (column: Float64Array) => column.reduce((m, v) => (v < m ? v : m), Infinity);
-  const at = (column: Float64Array, scale: number, unit: string) =>
-    Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`;
-
-  const lanes = $derived.by((): Lane[] => {
-    if (!reading) return [];
-    const {
-      nearSpeed,
-      subjectSpeed,
-      farSpeed,
-      subjectHeight,
-      visible,
-      cameraSpeedMps,
-      cameraHeightM,
-      focalLengthMm,
-      focusDistanceM,
-    } = reading.columns;
-    const varies = (column: Float64Array, share: number) => peak(column) > least(column) * (1 + share);
-    const longest = peak(focalLengthMm);
-    return [
-      {
-        label: 'Speed on screen',
-        height: 62,
-        least: 0,
-        most: Math.max(0.02, peak(nearSpeed, subjectSpeed, farSpeed)),
-        curves: [
-          { column: nearSpeed, colour: 'var(--near)' },
-          { column: farSpeed, colour: 'var(--far)', dash: '7 3' },
-          { column: subjectSpeed, colour: 'var(--subject)' },
-        ],
-        say: () => '',
-      },
-      {
-        label: 'Subject size',
-        height: 24,
-        least: 0,
-        most: Math.max(0.05, peak(subjectHeight)),
-        curves: [{ column: subjectHeight, colour: 'var(--subject)' }],
-        say: () => at(subjectHeight, 100, '%'),
-      },
-      ...(varies(visible, 0.02)
-        ? [
-            {
-              label: 'In sight',
-              height: 24,
-              least: 0,
-              most: 1,
-              curves: [{ column: visible, colour: 'var(--subject)' }],
-              say: () => at(visible, 100, '%'),
-            },
-          ]
-        : []),
-      {
-        label: 'Camera speed',
-        height: 24,
-        least: 0,
-        most: Math.max(0.05, peak(cameraSpeedMps)),
-        curves: [{ column: cameraSpeedMps, colour: 'var(--ink)' }],
-        say: () => (Number.isNaN(cameraSpeedMps[row]) ? '–' : saySpeed(cameraSpeedMps[row] ?? 0, preferences.units)),
-      },
-      ...(varies(cameraHeightM, 0.02)
-        ? [
-            {
-              label: 'Lens height',
-              height: 24,
-              least: Math.min(0, least(cameraHeightM)),
-              most: Math.max(0.5, peak(cameraHeightM)),
-              curves: [{ column: cameraHeightM, colour: 'var(--ink)' }],
-              say: () => sayLength(cameraHeightM[row] ?? 0, preferences.units),
-            },
-          ]
-        : []),
-      ...(reading.racks
-        ? [
-            {
-              label: 'Focus at',
-              height: 24,
-              least: 0,
-              most: peak(focusDistanceM) * 1.1,
-              curves: [{ column: focusDistanceM, colour: 'var(--ink)' }],
-              say: () => sayLength(focusDistanceM[row] ?? 0, preferences.units),
-            },
-          ]
-        : []),
-      ...(varies(focalLengthMm, 0.001)
-        ? [
-            {
-              label: 'Focal length',
-              height: 24,
-              least: 0,
-              most: longest * 1.1,
-              curves: [{ column: focalLengthMm, colour: 'var(--ink)' }],
-              say: () => at(focalLengthMm, 1, ' mm'),
-            },
-          ]
-        : []),
-    ];
-  });
+  const lanes = $derived(reading ? lanesOf(reading, preferences.units) : []);
 
   const tops = $derived(
     lanes.map((_, i) => MARKS + lanes.slice(0, i).reduce((sum, lane) => sum + lane.height + GAP, 0)),
@@ -220,13 +107,13 @@
       <text class="label" x="0" y={tops[i] + (i === 0 ? 11 : 10)}>{lane.label}</text>
       {#if i === 0 && reading}
         <text class="value" x="0" y={tops[i] + 26} fill="var(--near)"
-          >near {at(reading.columns.nearSpeed, 100, ' %/s')}</text
+          >near {sayAt(reading.columns.nearSpeed, row, 100, ' %/s')}</text
         >
         <text class="value" x="0" y={tops[i] + 41} fill="var(--subject)"
-          >subject {at(reading.columns.subjectSpeed, 100, ' %/s')}</text
+          >subject {sayAt(reading.columns.subjectSpeed, row, 100, ' %/s')}</text
         >
         <text class="value" x="0" y={tops[i] + 56} fill="var(--far)"
-          >far {at(reading.columns.farSpeed, 100, ' %/s')}</text
+          >far {sayAt(reading.columns.farSpeed, row, 100, ' %/s')}</text
         >
       {:else}
         <text class="value" x="0" y={tops[i] + 23}>{lane.say(row)}</text>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Trouble from '$lib/ui/Trouble.svelte';
   import { onDestroy, untrack } from 'svelte';
   import { provideEditing } from '$lib/ui/editing';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
@@ -141,7 +142,7 @@
 {:else if problem}
   <main class="mx-auto max-w-xl p-8">
     <h1 class="font-display text-3xl">No shoot is open</h1>
-    <p role="alert" class="mt-4 border-l-4 border-near bg-raised px-4 py-3">{problem}</p>
+    <Trouble class="mt-4">{problem}</Trouble>
     <p class="mt-4"><a class="link" href={resolve('/')}>Back to all shoots</a></p>
   </main>
 {:else if holder.store}
@@ -150,19 +151,13 @@
     <ShootHeader {store} />
     <ElsewhereBar {store} />
     {#if store.saveProblem}
-      <p role="alert" class="mx-4 my-1 border-l-4 border-near bg-raised px-4 py-2">
+      <Trouble class="mx-4 my-1">
         {store.saveProblem}
         <button class="link font-semibold" onclick={() => exportShoot(store.shoot)}>Take it away as a file</button>
-      </p>
+      </Trouble>
     {/if}
     {#if store.refusal}
-      <p
-        role="alert"
-        class="fixed inset-x-3 bottom-3 z-50 mx-auto flex max-w-xl items-start gap-3 rounded-xl border-l-4 border-near bg-raised px-4 py-3 shadow-lg"
-      >
-        <span class="flex-1">{store.refusal}</span>
-        <button class="quiet-button shrink-0" onclick={() => (store.refusal = null)}>Close</button>
-      </p>
+      <Trouble onclose={() => (store.refusal = null)}>{store.refusal}</Trouble>
     {/if}
     <ScreenBoundary shootHref={shotsHref(store.shoot.id)}>{@render children()}</ScreenBoundary>
   {/key}

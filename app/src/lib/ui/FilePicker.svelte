@@ -1,0 +1,33 @@
+<script lang="ts">
+  import type { HTMLButtonAttributes } from 'svelte/elements';
+
+  /** A button that lets one file be chosen; the words on it are its content. */
+  interface Props extends Omit<HTMLButtonAttributes, 'onclick'> {
+    /** What the file is, for who cannot see the button. */
+    label: string;
+    /** Endings and types, as the browser's own picker knows them. */
+    accept: string;
+    onfile: (file: File) => void | Promise<void>;
+  }
+  let { label, accept, onfile, children, class: look = 'link', ...rest }: Props = $props();
+
+  let input: HTMLInputElement;
+
+  async function take() {
+    const [file] = input.files ?? [];
+    if (file) await onfile(file);
+    // The same name can be chosen again once the file is mended.
+    input.value = '';
+  }
+</script>
+
+<button class={look} {...rest} onclick={() => input.click()}>{@render children?.()}</button>
+<input
+  bind:this={input}
+  class="sr-only"
+  type="file"
+  {accept}
+  aria-label={label}
+  tabindex="-1"
+  onchange={() => void take()}
+/>

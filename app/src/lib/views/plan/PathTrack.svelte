@@ -1,0 +1,55 @@
+<script lang="ts">
+  import type { Samples } from '@gentle-arc/core/motion';
+  import type { PlanView } from './plan-view.svelte';
+
+  /** The way of the camera, with its speed as spacing. */
+  let { samples, view }: { samples: Samples; view: PlanView } = $props();
+
+  /** A long shot is drawn with as many points as can be told apart, its last among them. */
+  const MOST_DRAWN = 3000;
+  const track = $derived.by(() => {
+    const every = Math.ceil(samples.count / MOST_DRAWN);
+    const rows = Array.from({ length: Math.ceil(samples.count / every) }, (_, k) => k * every);
+    return [...rows, samples.count - 1].map((i) => `${view.x(samples.xM[i])},${view.y(samples.yM[i])}`).join(' ');
+  });
+
+  /** A tick each quarter of a second, square to the path: close together where the camera is slow. */
+  const TICK_S = 0.25;
+  const ticks = $derived.by(() => {
+    const every = Math.max(1, Math.round(TICK_S * samples.frameRateHz));
+    const marks: { x1: number; y1: number; x2: number; y2: number }[] = [];
+    for (let i = 0; i < samples.count; i += every) {
+      const [a, b] = [Math.max(0, i - 1), Math.min(samples.count - 1, i + 1)];
+      const dx = samples.xM[b] - samples.xM[a];
+      const dy = samples.yM[b] - samples.yM[a];
+      const size = Math.hypot(dx, dy);
+      if (size < 1e-7) continue;
+      const [cx, cy] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
+      marks.push({
+        x1: cx + (5 * dy) / size,
+        y1: cy + (5 * dx) / size,
+        x2: cx - (5 * dy) / size,
+        y2: cy - (5 * dx) / size,
+      });
+    }
+    return marks;
+  });
+</script>
+
+<polyline class="track" points={track} />
+{#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
+
+<style>
+  .track {
+    fill: none;
+    stroke: var(--near);
+    stroke-width: 2;
+    stroke-opacity: 0.55;
+    pointer-events: none;
+  }
+  .tick {
+    stroke: var(--near);
+    stroke-width: 1.8;
+    pointer-events: none;
+  }
+</style>
