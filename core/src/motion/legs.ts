@@ -5,6 +5,7 @@ import { recipeOf } from './moves';
 import { intentOf, type Intent } from './intent';
 import type { Grip, Moments, Recipe } from './moves/recipe';
 import type { MoveFrame } from './move-frame';
+import { sizeOf } from './stand-in';
 import type { Track } from './track';
 
 /** One move of a shot, laid out on its moveFrame. */
@@ -65,7 +66,6 @@ const LOOK_OVER_S = 1;
  */
 export function motionOf(scene: Scene): ShotMotion {
   const { subject, subjectAt: walk, headingAt, ground, timeline } = scene;
-  const subjectHalfM = subject ? Math.max(subject.lengthM, subject.depthM) / 2 : 0.25;
   const legs: LegMotion[] = [];
   const reached = new Float64Array(3);
   timeline.forEach(({ leg, fromS, toS, pace }, k) => {
@@ -84,7 +84,7 @@ export function motionOf(scene: Scene): ShotMotion {
         out[offset + 1] = 0;
         out[offset + 2] = pivot.zM;
       });
-    const moveFrame: MoveFrame = { pivot, subjectAt, headingAt, subjectHeightM: subject?.heightM ?? 1.7, subjectHalfM };
+    const moveFrame: MoveFrame = { pivot, subjectAt, headingAt, ...sizeOf(scene) };
     const recipe = recipeOf(leg.move);
     const joined = k > 0 && !leg.backwards;
     const move = joined

@@ -3,6 +3,7 @@ import { aimAt, type PanTilt } from './aim';
 import type { LegMotion, ShotMotion } from './legs';
 import type { AimRule, Look } from './moves/recipe';
 import { nearestTurn } from '../site';
+import { baseOf, middleM } from './stand-in';
 
 /**
  * Where the hand wants the camera to look from a place at a moment, the subject being at a place, through a focal
@@ -31,11 +32,6 @@ export function lookOf(scene: Scene, motion: ShotMotion, frameWidthMm: number, f
   };
 }
 
-/** The height above a base that a shot looks at: the subject's middle; without a subject, as high as the camera. */
-export function middleM({ subject }: Scene, { legs }: ShotMotion): number {
-  return subject ? subject.heightM / 2 : legs[0].recipe.stand(legs[0].move).heightM;
-}
-
 function legLook(
   scene: Scene,
   motion: ShotMotion,
@@ -48,16 +44,7 @@ function legLook(
   const upM = middleM(scene, motion);
   const offCentre = Math.abs(where.u) + Math.abs(where.v);
   const aim: PanTilt = { panDeg: 0, tiltDeg: 0 };
-  const target = new Float64Array(3);
-  /** Where the subject, or what stands for it, is. */
-  const base = motion.subjectAt
-    ? (subject: Float64Array) => subject
-    : () => {
-        target[0] = moveFrame.pivot.xM;
-        target[1] = moveFrame.pivot.yM;
-        target[2] = moveFrame.pivot.zM;
-        return target;
-      };
+  const base = baseOf(motion, moveFrame);
   /** The place as an unrolled camera would see it, so that a rolled one has it where it is asked for. */
   const level = { u: 0, w: 0 };
   const aspect = frameHeightMm / frameWidthMm;

@@ -4,8 +4,9 @@ import { bodyMotion, type BodyMotion } from './body';
 import { focusOf } from './focus';
 import { followed } from './follow';
 import { motionOf, type ShotMotion } from './legs';
-import { lookOf, middleM } from './look';
+import { lookOf } from './look';
 import { playingOf } from './playback';
+import { baseOf, middleM } from './stand-in';
 import { zoomOf, type Pose } from './zoom';
 
 /**
@@ -90,7 +91,7 @@ export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Sa
   const zoom = zoomOf(scene, motion, lookAt, frame.widthMm, frame.heightMm);
   const focus = focusOf(scene, motion);
   const upM = middleM(scene, motion);
-  const { pivot } = motion;
+  const baseAt = baseOf(motion, motion.legs[0].moveFrame);
   const pose: Pose = {
     tS: 0,
     place: new Float64Array(3),
@@ -99,17 +100,12 @@ export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Sa
     tiltDeg: 0,
     rollDeg: 0,
   };
-  const base = motion.subjectAt ? pose.subject : new Float64Array(3);
   for (let i = 0; i < count; i += 1) {
     const tS = i / shot.captureRateHz;
     pose.tS = tS;
     motion.placeAt(tS, pose.place);
     motion.subjectAt?.(tS, pose.subject);
-    if (!motion.subjectAt) {
-      base[0] = pivot.xM;
-      base[1] = pivot.yM;
-      base[2] = pivot.zM;
-    }
+    const base = baseAt(pose.subject);
     const [dx, dy, dz] = [base[0] - pose.place[0], base[1] - pose.place[1], base[2] + upM - pose.place[2]];
     const distanceM = Math.sqrt(dx * dx + dy * dy + dz * dz);
     const wantedMm = zoom.wantedMm(pose, distanceM);

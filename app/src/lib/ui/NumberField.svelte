@@ -118,6 +118,14 @@
     text-align: center;
     border-radius: 4px 4px 0 0;
   }
+  /* As wide as what it says, so that a comma stands right behind it; elsewhere by the count of its letters. */
+  @supports (field-sizing: content) {
+    .number {
+      width: auto !important;
+      min-width: 1.5rem;
+      field-sizing: content;
+    }
+  }
   .number:hover,
   .number:focus {
     background: color-mix(in srgb, var(--subject) 9%, transparent);

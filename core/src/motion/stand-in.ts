@@ -1,0 +1,31 @@
+import type { Scene } from '../scene';
+import type { LegMotion, ShotMotion } from './legs';
+import type { MoveFrame } from './move-frame';
+
+/**
+ * What stands for the subject where a shot has none: the pivot of the move, looked at as high as the camera, of the size
+ * of a grown-up for moves that scale by it. This is the one place that knows.
+ */
+const SIZE_M = { height: 1.7, half: 0.25 };
+
+/** How tall, and half of how wide, what a move is laid out about is, metres. */
+export function sizeOf({ subject }: Scene): Pick<MoveFrame, 'subjectHeightM' | 'subjectHalfM'> {
+  return subject
+    ? { subjectHeightM: subject.heightM, subjectHalfM: Math.max(subject.lengthM, subject.depthM) / 2 }
+    : { subjectHeightM: SIZE_M.height, subjectHalfM: SIZE_M.half };
+}
+
+/** The height above a base that a shot looks at: the subject's middle; without a subject, as high as the camera. */
+export function middleM({ subject }: Scene, { legs }: ShotMotion): number {
+  return subject ? subject.heightM / 2 : legs[0].recipe.stand(legs[0].move).heightM;
+}
+
+/** The base that is looked at: the subject's, as it is given at a moment; without a subject always the pivot. */
+export function baseOf(
+  { subjectAt }: ShotMotion,
+  { pivot }: LegMotion['moveFrame'],
+): (subject: Float64Array) => Float64Array {
+  if (subjectAt) return (subject) => subject;
+  const still = Float64Array.of(pivot.xM, pivot.yM, pivot.zM);
+  return () => still;
+}
