@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { drag, middleOf, openShot } from './helpers';
+import { drag, middleOf, openShot, under } from './helpers';
 
 test('the Lens screen compares focal lengths on this very shot, and the shot takes the one that is picked', async ({
   page,
@@ -21,6 +21,7 @@ test('the Lens screen compares focal lengths on this very shot, and the shot tak
   await page.getByRole('link', { name: 'Move', exact: true }).click();
   await expect(page.getByLabel('Focal length', { exact: true })).toHaveValue('20 mm');
   await page.getByRole('button', { name: 'Undo' }).click();
+  await under(page, 'Camera');
   await expect(page.getByLabel('Lens', { exact: true })).toHaveValue('lens-moss-35');
 });
 

@@ -13,11 +13,11 @@
 
   let input: HTMLInputElement;
 
-  async function take() {
-    const [file] = input.files ?? [];
+  async function take(chosen: HTMLInputElement) {
+    const [file] = chosen.files ?? [];
     if (file) await onfile(file);
-    // The same name can be chosen again once the file is mended.
-    input.value = '';
+    // The same name can be chosen again once the file is mended; the screen may have been left by then.
+    chosen.value = '';
   }
 </script>
 
@@ -29,5 +29,5 @@
   {accept}
   aria-label={label}
   tabindex="-1"
-  onchange={() => void take()}
+  onchange={(event) => void take(event.currentTarget)}
 />
