@@ -49,7 +49,8 @@ export async function run(args: string[]): Promise<string> {
   if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time', 'balance', 'stand'].includes(command))
     throw Refusal.of(
       'command',
-      `command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "${command}".`,
+      'command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it ' +
+        `is "${command}".`,
     );
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
   const shoot = readShootFile(readText(file));

@@ -4,7 +4,8 @@ import { anyMove, anyMoveOf, num } from '../testing/any-move';
 import { filmed, WALK } from '../testing/filmed';
 import { plainPieces } from '../testing/shoots';
 import { MOVE_KINDS, recipeOf } from '../motion';
-import { mirrored, mirroredSite, raised, scaled } from './transform';
+import { mirroredSite } from '../testing/mirrored-site';
+import { mirrored, raised, scaled } from './transform';
 
 const TIMING = {
   durationS: 3,

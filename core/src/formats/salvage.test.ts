@@ -28,22 +28,26 @@ describe('what can be read of a shoot that is out of order', () => {
   it('is all of it when nothing is', () => {
     expect(salvageShoot(demo)).toEqual({ shoot: demo, left: [] });
   });
-  it('puts numbers back into their range, broken fields to what is usual, and leaves broken rows out, each with a sentence', () => {
-    const salvage = broken((raw) => {
-      raw.shots[0].focalLengthMm = -1;
-      raw.shots[1].lensId = 'gone';
-      raw.shots[5] = 'what' as unknown as Any;
-      raw.shots[6].colour = 3;
-      raw.site.pieces[3].id = raw.site.pieces[2].id;
-    });
-    expect(salvage?.shoot.shots[0].focalLengthMm).toBe(1);
-    expect(salvage?.shoot.shots[1].lensId).toBe(demo.kit.lenses[0].id);
-    expect(salvage?.shoot.shots).toHaveLength(27);
-    expect(salvage?.shoot.site.pieces).toHaveLength(demo.site.pieces.length - 1);
-    expect(salvage?.left).toHaveLength(5);
-    expect(salvage?.left).toContain('shots[0].focalLengthMm must be at least 1; it is -1. It is 1 now.');
-    expect(salvage?.left).toContain('shots[5] must be an object; it is "what". It was left out.');
-  });
+  it(
+    'puts numbers back into their range, broken fields to what is usual, and leaves broken rows out, each ' +
+      'with a sentence',
+    () => {
+      const salvage = broken((raw) => {
+        raw.shots[0].focalLengthMm = -1;
+        raw.shots[1].lensId = 'gone';
+        raw.shots[5] = 'what' as unknown as Any;
+        raw.shots[6].colour = 3;
+        raw.site.pieces[3].id = raw.site.pieces[2].id;
+      });
+      expect(salvage?.shoot.shots[0].focalLengthMm).toBe(1);
+      expect(salvage?.shoot.shots[1].lensId).toBe(demo.kit.lenses[0].id);
+      expect(salvage?.shoot.shots).toHaveLength(27);
+      expect(salvage?.shoot.site.pieces).toHaveLength(demo.site.pieces.length - 1);
+      expect(salvage?.left).toHaveLength(5);
+      expect(salvage?.left).toContain('shots[0].focalLengthMm must be at least 1; it is -1. It is 1 now.');
+      expect(salvage?.left).toContain('shots[5] must be an object; it is "what". It was left out.');
+    },
+  );
   it('holds and feathers that do not fit leave the rest of the shot as it was', () => {
     const salvage = broken((raw) => Object.assign(raw.shots[7].timing as Any, { holdStartS: 200 }));
     expect(salvage?.shoot.shots[7].name).toBe(demo.shots[7].name);

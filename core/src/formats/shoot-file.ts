@@ -31,7 +31,8 @@ export function checkShoot(value: unknown): Shoot {
   if (typeof head.data.version === 'number' && head.data.version > SHOOT_VERSION)
     throw Refusal.of(
       'version',
-      `version must be at most ${SHOOT_VERSION}; this file is version ${head.data.version}, made by a newer Gentle Arc: update this one.`,
+      `version must be at most ${SHOOT_VERSION}; this file is version ${head.data.version}, made by a newer ` +
+        'Gentle Arc: update this one.',
     );
   const current = migrated(value);
   const parsed = ShootSchema.safeParse(current);

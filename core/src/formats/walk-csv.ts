@@ -39,7 +39,8 @@ export function checkWalk(points: WalkPoint[], rowName: (index: number) => strin
   if (points.length > MOST_WALK_POINTS)
     throw Refusal.of(
       'points',
-      `The walk has ${points.length} points; at most ${MOST_WALK_POINTS} are kept: leave out every second one, or more.`,
+      `The walk has ${points.length} points; at most ${MOST_WALK_POINTS} are kept: leave out every ` +
+        'second one, or more.',
     );
   const checked = WalkSchema.safeParse({ pieceId: 'walk', points });
   if (checked.success) return checked.data.points;

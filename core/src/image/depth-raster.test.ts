@@ -4,7 +4,7 @@ import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '../model';
 import { solidOf } from '../site';
 import { filmed } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { threeCamera } from '../testing/three-camera';
+import { threeCameraAt } from '../testing/three-camera';
 import { depthRasterOf, NOTHING, seenDepthM } from './depth-raster';
 
 /** One of each kind, in a ring about the subject, turned all ways. */
@@ -47,17 +47,7 @@ describe('a raster at the site', () => {
     let [cells, other, met] = [0, 0, 0];
     for (const row of [0, 31, 77, 120, 160]) {
       const { widthCells, heightCells, pieceAt, nearness } = raster(row);
-      const camera = threeCamera({
-        xM: samples.xM[row],
-        yM: samples.yM[row],
-        zM: samples.zM[row],
-        panDeg: samples.panDeg[row],
-        tiltDeg: samples.tiltDeg[row],
-        rollDeg: samples.rollDeg[row],
-        focalLengthMm: samples.focalLengthMm[row],
-        frameWidthMm: samples.frameWidthMm,
-        frameHeightMm: samples.frameHeightMm,
-      });
+      const camera = threeCameraAt(samples, row);
       for (let r = 0; r < heightCells; r += 1)
         for (let k = 0; k < widthCells; k += 1) {
           caster.setFromCamera(
@@ -79,15 +69,21 @@ describe('a raster at the site', () => {
     expect(other / cells).toBeLessThan(0.004);
   });
 
-  it('tells how deep a point may lie and still be seen: as far as the wall before it, and any depth beside the wall', () => {
-    const wall = { ...newPiece('box', 'wall', 'Wall', 0, 0, 0), lengthM: 4, depthM: 0.4, heightM: 5, headingDeg: 90 };
-    const still = filmed({ kind: 'still', ...AROUND, heightM: 1.5, distanceM: 6, bearingDeg: 180 }, {}, false, [wall]);
-    const seen = depthRasterOf(still.scene, still.samples, 64)(0);
-    const depthM = seenDepthM(seen);
-    const at = (u: number, v: number) =>
-      depthM[Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((u + 0.5) * seen.widthCells)];
-    expect(at(0, 0)).toBeGreaterThan(5.8);
-    expect(at(0, 0)).toBeLessThan(6.1);
-    expect(at(0.49, 0.05)).toBe(Infinity);
-  });
+  it(
+    'tells how deep a point may lie and still be seen: as far as the wall before it, and any depth ' +
+      'beside the wall',
+    () => {
+      const wall = { ...newPiece('box', 'wall', 'Wall', 0, 0, 0), lengthM: 4, depthM: 0.4, heightM: 5, headingDeg: 90 };
+      const still = filmed({ kind: 'still', ...AROUND, heightM: 1.5, distanceM: 6, bearingDeg: 180 }, {}, false, [
+        wall,
+      ]);
+      const seen = depthRasterOf(still.scene, still.samples, 64)(0);
+      const depthM = seenDepthM(seen);
+      const at = (u: number, v: number) =>
+        depthM[Math.floor((0.5 - v) * seen.heightCells) * seen.widthCells + Math.floor((u + 0.5) * seen.widthCells)];
+      expect(at(0, 0)).toBeGreaterThan(5.8);
+      expect(at(0, 0)).toBeLessThan(6.1);
+      expect(at(0.49, 0.05)).toBe(Infinity);
+    },
+  );
 });

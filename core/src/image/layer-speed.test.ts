@@ -2,24 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { type Samples, sampleShot } from '../motion';
 import { pointsOf } from '../site';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
-import { threeCamera, threeProject } from '../testing/three-camera';
+import { threeCameraAt, threeProject } from '../testing/three-camera';
 import { everywhere, FAR_SHARE, NEAR_SHARE, siteMotion } from './layer-speed';
 import { subjectInFrame } from './subject-in-frame';
 
 const ARC = { kind: 'arc' as const, ...AROUND, radiusM: 5, startBearingDeg: 140, sweepDeg: 80 };
 
 function threeAt(samples: Samples, i: number) {
-  return threeCamera({
-    xM: samples.xM[i],
-    yM: samples.yM[i],
-    zM: samples.zM[i],
-    panDeg: samples.panDeg[i],
-    tiltDeg: samples.tiltDeg[i],
-    rollDeg: samples.rollDeg[i],
-    focalLengthMm: samples.focalLengthMm[i],
-    frameWidthMm: samples.frameWidthMm,
-    frameHeightMm: samples.frameHeightMm,
-  });
+  return threeCameraAt(samples, i);
 }
 
 /** Pseudo-random points all round the camera's path, the same in every run. */

@@ -1,23 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
-import { threeCamera, threeProject } from '../testing/three-camera';
+import { threeCameraAt, threeProject } from '../testing/three-camera';
 import { pieceAtPoint } from './pick';
 
 describe('a press on the picture', () => {
   it('chooses what stands there: where three.js puts the middle of each piece', () => {
     const { scene, samples } = filmed({ kind: 'still', ...AROUND, heightM: 1.2, distanceM: 5, bearingDeg: 180 });
-    const camera = threeCamera({
-      xM: samples.xM[0],
-      yM: samples.yM[0],
-      zM: samples.zM[0],
-      panDeg: samples.panDeg[0],
-      tiltDeg: samples.tiltDeg[0],
-      rollDeg: samples.rollDeg[0],
-      focalLengthMm: samples.focalLengthMm[0],
-      frameWidthMm: samples.frameWidthMm,
-      frameHeightMm: samples.frameHeightMm,
-    });
+    const camera = threeCameraAt(samples, 0);
     const aspect = samples.frameWidthMm / samples.frameHeightMm;
     for (const id of ['figure', 'post']) {
       const piece = scene.pieces.find((row) => row.id === id);

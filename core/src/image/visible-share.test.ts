@@ -79,17 +79,21 @@ describe('how much of the subject can be seen', () => {
     const nobody = filmed(usual('slide'), { subjectId: null });
     expect(visibleShare(nobody.scene, nobody.samples).every(Number.isNaN)).toBe(true);
   });
-  it('goes from under 0.1 to over 0.9 in a slide from behind a screen, and its moment is that of a dense ray count by three.js within a frame', () => {
-    const out = film(slideOut, [figure, screenWall]);
-    const share = visibleShare(out.scene, out.samples);
-    expect(share[0]).toBeLessThan(0.1);
-    expect(share[out.last]).toBeGreaterThan(0.9);
-    const moment = share.findIndex((value) => value >= 0.5);
-    const counted = Array.from(share, (_, row) =>
-      Math.abs(row - moment) < 8 ? byRaycaster(out, row) : row < moment ? 0 : 1,
-    );
-    expect(Math.abs(counted.findIndex((value) => value >= 0.5) - moment)).toBeLessThanOrEqual(1);
-  });
+  it(
+    'goes from under 0.1 to over 0.9 in a slide from behind a screen, and its moment is that of a dense ray count ' +
+      'by three.js within a frame',
+    () => {
+      const out = film(slideOut, [figure, screenWall]);
+      const share = visibleShare(out.scene, out.samples);
+      expect(share[0]).toBeLessThan(0.1);
+      expect(share[out.last]).toBeGreaterThan(0.9);
+      const moment = share.findIndex((value) => value >= 0.5);
+      const counted = Array.from(share, (_, row) =>
+        Math.abs(row - moment) < 8 ? byRaycaster(out, row) : row < moment ? 0 : 1,
+      );
+      expect(Math.abs(counted.findIndex((value) => value >= 0.5) - moment)).toBeLessThanOrEqual(1);
+    },
+  );
   it.each<[string, Piece]>([
     ['a post', { ...newPiece('post', 'p', 'P', -0.1, -2, 0), lengthM: 0.3, depthM: 0.3 }],
     ['a hedge', { ...newPiece('hedge', 'p', 'P', 0, -2, 0), headingDeg: 90 }],

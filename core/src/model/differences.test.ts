@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { readShootFile } from '../formats';
+import { demoShoot } from '../testing/demo';
 import { differencesOf, sayDifferences } from './differences';
 
-const demo = readShootFile(readFileSync(new URL('../../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
+const demo = demoShoot();
 const SIDES = { one: 'here', other: 'in the file' };
 
 describe('what differs between two states of a shoot', () => {
@@ -23,7 +22,8 @@ describe('what differs between two states of a shoot', () => {
     };
     expect(differencesOf(demo, other, SIDES)).toEqual([
       'name “First Flush” here, “Second Flush” in the file',
-      'shot “First light along the rows”: focal length 35 mm here, 50 mm in the file; duration 8 s here, 9 s in the file',
+      'shot “First light along the rows”: focal length 35 mm here, 50 mm in the file; duration 8 s here, ' +
+        '9 s in the file',
       'shot “The taste” is only here',
       'rig “Gimbal on foot”: speed max 1.6 m/s here, 2 m/s in the file',
     ]);

@@ -58,7 +58,8 @@ function leaves(one: unknown, other: unknown, key: string, sides: Sides, found: 
   if (isObject(one) && isObject(other) && Array.isArray(one) === Array.isArray(other)) {
     if (Array.isArray(one) && one.length !== (other as unknown as unknown[]).length) {
       found.push(
-        `${fieldWords(key).words} (${one.length} ${sides.one}, ${(other as unknown as unknown[]).length} ${sides.other})`,
+        `${fieldWords(key).words} (${one.length} ${sides.one}, ${(other as unknown as unknown[]).length} ` +
+          `${sides.other})`,
       );
       return;
     }

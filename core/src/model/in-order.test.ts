@@ -1,12 +1,11 @@
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { readShootFile } from '../formats';
+import { demoShoot } from '../testing/demo';
 import { newPiece } from './piece';
 import { problemsIn, saidOf } from './in-order';
 import { ShootSchema, type Shoot } from './shoot';
 
-const demo = readShootFile(readFileSync(new URL('../../../demo/first-flush.arc.json', import.meta.url), 'utf8'));
+const demo = demoShoot();
 
 /** Changes as careless hands make them: most of them are out of order. */
 const edits: ((shoot: Shoot, k: number) => Shoot)[] = [

@@ -15,7 +15,8 @@ describe('the table of limits', () => {
       const { label, value, source, group } = LIMITS[name];
       const shown = shownLimit(LIMITS[name]);
       expect(docs).toContain(
-        `| \`${name}\` | ${group} | ${label} | ${Number((value * shown.times).toPrecision(6))} ${shown.unit} | ${source} |`,
+        `| \`${name}\` | ${group} | ${label} | ${Number((value * shown.times).toPrecision(6))} ` +
+          `${shown.unit} | ${source} |`,
       );
     }
   });

@@ -203,7 +203,6 @@ export type Walk = z.infer<typeof WalkSchema>;
 export type Timing = z.infer<typeof TimingSchema>;
 export type FeatherShape = Timing['featherShape'];
 export const FEATHER_SHAPES = TimingSchema.shape.featherShape.options;
-export type Place = z.infer<typeof PlaceSchema>;
 export type Aim = z.infer<typeof AimSchema>;
 export type AimMode = Aim['mode'];
 export const AIM_MODES = AimSchema.shape.mode.options;

@@ -1,5 +1,6 @@
 import type { Point3 } from '../site';
 import type { HeadingAt, WalkAt } from '../scene';
+import { STAND_IN_SIZE } from './stand-in';
 
 /** What a move is laid out by: its pivot, and the subject as it walks. */
 export interface MoveFrame {
@@ -13,8 +14,8 @@ export interface MoveFrame {
   subjectHalfM: number;
 }
 
-/** A moveFrame on which nothing walks: for laying a move out by itself. */
-export function stillMoveFrame(pivot: Point3, headingDeg = 0, subjectHeightM = 1.7, subjectHalfM = 0.25): MoveFrame {
+/** A move frame on which nothing walks: for laying a move out by itself. */
+export function stillMoveFrame(pivot: Point3, headingDeg = 0, size = STAND_IN_SIZE): MoveFrame {
   return {
     pivot,
     subjectAt: (_tS, out, offset = 0) => {
@@ -23,7 +24,6 @@ export function stillMoveFrame(pivot: Point3, headingDeg = 0, subjectHeightM = 1
       out[offset + 2] = pivot.zM;
     },
     headingAt: () => headingDeg,
-    subjectHeightM,
-    subjectHalfM,
+    ...size,
   };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { threeCamera, threeProject } from '../testing/three-camera';
+import { threeCameraAt, threeProject } from '../testing/three-camera';
 import { project } from '../optics';
 import { filmed, usual } from '../testing/filmed';
 import { filmShot } from './sample';
@@ -40,19 +40,8 @@ describe('the frames that are shown', () => {
     const { samples } = film;
     const out = { u: 0, w: 0, depthM: 0 };
     for (const row of [3, 50, samples.count - 1]) {
-      const pose = {
-        xM: samples.xM[row],
-        yM: samples.yM[row],
-        zM: samples.zM[row],
-        panDeg: samples.panDeg[row],
-        tiltDeg: samples.tiltDeg[row],
-        rollDeg: samples.rollDeg[row],
-        focalLengthMm: samples.focalLengthMm[row],
-        frameWidthMm: samples.frameWidthMm,
-        frameHeightMm: samples.frameHeightMm,
-      };
       project(samples.cameras, row * 12, 0.3, 0.2, 1.1, out);
-      const second = threeProject(threeCamera(pose), 0.3, 0.2, 1.1);
+      const second = threeProject(threeCameraAt(samples, row), 0.3, 0.2, 1.1);
       expect(out.u).toBeCloseTo(second.u, 9);
       expect(out.w).toBeCloseTo(second.w, 9);
     }

@@ -6,13 +6,13 @@ import type { MoveFrame } from './move-frame';
  * What stands for the subject where a shot has none: the pivot of the move, looked at as high as the camera, of the size
  * of a grown-up for moves that scale by it. This is the one place that knows.
  */
-const SIZE_M = { height: 1.7, half: 0.25 };
+export const STAND_IN_SIZE = { subjectHeightM: 1.7, subjectHalfM: 0.25 };
 
 /** How tall, and half of how wide, what a move is laid out about is, metres. */
 export function sizeOf({ subject }: Scene): Pick<MoveFrame, 'subjectHeightM' | 'subjectHalfM'> {
   return subject
     ? { subjectHeightM: subject.heightM, subjectHalfM: Math.max(subject.lengthM, subject.depthM) / 2 }
-    : { subjectHeightM: SIZE_M.height, subjectHalfM: SIZE_M.half };
+    : STAND_IN_SIZE;
 }
 
 /** The height above a base that a shot looks at: the subject's middle; without a subject, as high as the camera. */

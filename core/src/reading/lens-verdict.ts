@@ -51,7 +51,10 @@ function leftOut(columns: readonly LensColumn[]): string {
 
 function among(columns: readonly LensColumn[], by: CompareBy): string {
   if (columns.every(({ travelM }) => travelM < STAYS_M))
-    return 'The camera stays where it is, so nothing parts in depth: the focal length only decides how much of the place is in the picture.';
+    return (
+      'The camera stays where it is, so nothing parts in depth: the focal length only decides how much of the ' +
+      'place is in the picture.'
+    );
   const strongest = columns.reduce((a, b) => (b.parallax > a.parallax ? b : a));
   if (strongest.parallax < LEAST_DEPTH)
     return 'Nothing slides past anything here: the focal length only changes how much of the place is in the picture.';
@@ -61,14 +64,19 @@ function among(columns: readonly LensColumn[], by: CompareBy): string {
   const lost = withNear.length > 0 && strongest.nearSpeed === null;
   const best = lost ? withNear.reduce((a, b) => (b.parallax > a.parallax ? b : a)) : strongest;
   const lostWords = lost
-    ? ` At ${mm(strongest)} the background sweeps ${times(strongest.parallax / Math.max(1e-9, best.parallax), 'quickly')} at ${mm(best)}, but nothing near is left in the picture.`
+    ? ` At ${mm(strongest)} the background sweeps ` +
+      `${times(strongest.parallax / Math.max(1e-9, best.parallax), 'quickly')} at ${mm(best)}, but nothing near ` +
+      'is left in the picture.'
     : '';
   const others = columns.filter((column) => column !== best && !(lost && column === strongest));
   if (others.length === 0) return `Only ${mm(best)} still has something near in its picture.${lostWords}`;
   const weakest = others.reduce((a, b) => (b.parallax < a.parallax ? b : a));
   const ratioOf = (column: LensColumn) => (column.parallax > 1e-6 ? best.parallax / column.parallax : Infinity);
   if (ratioOf(weakest) < ALIKE)
-    return `The focal length hardly matters here: depth shows alike from ${mm(columns[0])} to ${mm(columns[columns.length - 1])}.${lostWords}`;
+    return (
+      `The focal length hardly matters here: depth shows alike from ${mm(columns[0])} to ` +
+      `${mm(columns[columns.length - 1])}.${lostWords}`
+    );
   const alike = others.filter((column) => ratioOf(column) < ALIKE);
   const behind = others.filter((column) => ratioOf(column) >= ALIKE);
   const reason = reasonOf(best, weakest, by);

@@ -345,29 +345,33 @@ describe('awkward sites', () => {
     expect(sentences(shoot)).not.toMatch(/NaN|undefined|Infinity/);
     expect(everything(shoot)).not.toMatch(/"(value|limit|tS)":null/);
   });
-  it('says so when everything lies behind the camera, when the site is empty, and when the camera is inside a piece', () => {
-    const away = plainShoot(
-      moved(
-        { kind: 'still', ...AROUND, distanceM: 30, bearingDeg: 180 },
-        { aim: { ...DEFAULT_AIM, mode: 'locked' }, subjectId: null },
-      ),
-      [newPiece('tree', 'tree', 'Tree', 0, -60, 0)],
-    );
-    expect(sentences(away)).toMatch(
-      /Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame\./,
-    );
-    expect(sentences(plainShoot(undefined, []))).toMatch(
-      /The site is empty: there is nothing but ground and sky to see\./,
-    );
-    expect(
-      sentences(
-        plainShoot(undefined, [
-          ...plainPieces(),
-          { ...newPiece('box', 'in', 'Shed', 0, -5, 0), lengthM: 4, depthM: 4 },
-        ]),
-      ),
-    ).toMatch(/The camera goes through Shed\./);
-  });
+  it(
+    'says so when everything lies behind the camera, when the site is empty, and when the camera is ' +
+      'inside a piece',
+    () => {
+      const away = plainShoot(
+        moved(
+          { kind: 'still', ...AROUND, distanceM: 30, bearingDeg: 180 },
+          { aim: { ...DEFAULT_AIM, mode: 'locked' }, subjectId: null },
+        ),
+        [newPiece('tree', 'tree', 'Tree', 0, -60, 0)],
+      );
+      expect(sentences(away)).toMatch(
+        /Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame\./,
+      );
+      expect(sentences(plainShoot(undefined, []))).toMatch(
+        /The site is empty: there is nothing but ground and sky to see\./,
+      );
+      expect(
+        sentences(
+          plainShoot(undefined, [
+            ...plainPieces(),
+            { ...newPiece('box', 'in', 'Shed', 0, -5, 0), lengthM: 4, depthM: 4 },
+          ]),
+        ),
+      ).toMatch(/The camera goes through Shed\./);
+    },
+  );
   it('says so when the subject is never in the picture', () => {
     const shoot = plainShoot((shot) => ({
       ...shot,
@@ -384,70 +388,5 @@ describe('awkward sites', () => {
       aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.5, v: 0.5 } },
     }));
     expect(sentences(shoot)).toMatch(/Ansa is (never in|out of) the picture/);
-  });
-});
-
-describe('cautions', () => {
-  const said = (edit: (shot: Shot) => Shot) => read(plainShoot(edit)).cautions.map((caution) => caution.id);
-  it('follow the plan', () => {
-    expect(said((shot) => ({ ...shot, rigId: 'rig-drone' }))).toContain('drone');
-    expect(said(moved({ kind: 'push', ...AROUND, fromDistanceM: 3, toDistanceM: 8, bearingDeg: 180 }))).toContain(
-      'backwards',
-    );
-    expect(said(moved({ kind: 'push', ...AROUND, fromDistanceM: 8, toDistanceM: 3, bearingDeg: 180 }))).toEqual([]);
-    expect(
-      said(moved({ kind: 'slide', ...AROUND, distanceM: 0.8, bearingDeg: 180, travelM: 0.4, skewDeg: 0 })),
-    ).toContain('close.figure');
-  });
-  it('defer to who decides and never call a thing safe', () => {
-    for (const rigId of ['rig-drone', 'rig-slider-120'])
-      for (const { sentence } of read(plainShoot((shot) => ({ ...shot, rigId }))).cautions) {
-        expect(sentence).toMatch(/decide/);
-        expect(sentence).not.toMatch(/\bsafe/i);
-      }
-  });
-});
-
-describe('cures of a chain', () => {
-  const timing = (featherOutS: number) => ({
-    durationS: 7,
-    holdStartS: 0,
-    featherInS: 2,
-    featherOutS,
-    holdEndS: 0.5,
-    featherShape: 'minimumJerk' as const,
-  });
-  const chain = plainShoot((shot) => ({
-    ...shot,
-    move: { kind: 'slide', ...AROUND, distanceM: 5, bearingDeg: 180, travelM: 1, skewDeg: 0 },
-    timing: timing(2),
-    then: [
-      {
-        move: { kind: 'push', ...AROUND, fromDistanceM: 5, toDistanceM: 3.4, bearingDeg: 180 },
-        timing: timing(0),
-        backwards: false,
-        overlapS: 0,
-      },
-    ],
-  }));
-  it('change the move in which the trouble lies and leave the other', () => {
-    const stop = read(chain).findings.find(({ id }) => id === 'stop');
-    expect(stop?.grade).not.toBe('calm');
-    const [cure] = stop ? curesFor(chain, chain.shots[0], stop) : [];
-    expect(cure.sentence).toMatch(/^In move 2: feather the stop/);
-    expect(cure.shot.then[0].timing.featherOutS).toBeGreaterThan(0);
-    expect(cure.shot.timing).toEqual(chain.shots[0].timing);
-    expect(cure.shot.move).toEqual(chain.shots[0].move);
-  });
-  it('name a hard join and soften it', () => {
-    const hard = plainShoot(() => ({
-      ...chain.shots[0],
-      timing: timing(2),
-      then: [{ ...chain.shots[0].then[0], timing: { ...timing(2), durationS: 4.5, featherInS: 0 } }],
-    }));
-    const join = read(hard).findings.find(({ id }) => id === 'join');
-    expect(join?.grade).not.toBe('calm');
-    const [cure] = join ? curesFor(hard, hard.shots[0], join) : [];
-    expect(cure.shot.then[0].timing.featherInS).toBeGreaterThan(0);
   });
 });

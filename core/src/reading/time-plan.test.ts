@@ -35,13 +35,17 @@ describe('the times of a shot', () => {
       repeats: 1,
     });
   });
-  it('6 frames a second at a half-interval shutter are open for 1/12 s, shown four times each, and smear half of every step', () => {
-    const look = plan({ captureRateHz: 6, frameRateHz: 24, shutterDeg: 180, ...lifelike() });
-    expect(look.exposureS).toBeCloseTo(1 / 12, 12);
-    expect(look.repeats).toBeCloseTo(4, 9);
-    expect(look.smearShare).toBe(0.5);
-    expect(look.screenS).toBeCloseTo(6, 9);
-  });
+  it(
+    '6 frames a second at a half-interval shutter are open for 1/12 s, shown four times each, and smear ' +
+      'half of every step',
+    () => {
+      const look = plan({ captureRateHz: 6, frameRateHz: 24, shutterDeg: 180, ...lifelike() });
+      expect(look.exposureS).toBeCloseTo(1 / 12, 12);
+      expect(look.repeats).toBeCloseTo(4, 9);
+      expect(look.smearShare).toBe(0.5);
+      expect(look.screenS).toBeCloseTo(6, 9);
+    },
+  );
   it('1000 frames a second shown at 24 stretch 6 s of action to more than four minutes', () => {
     const hyper = plan({ captureRateHz: 1000, frameRateHz: 24, cameraId: 'cam-heron' });
     expect(hyper.screenS).toBeCloseTo(250, 6);

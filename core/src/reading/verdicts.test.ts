@@ -4,8 +4,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
+import { reader } from '../testing/read';
 import { AROUND, plainPieces } from '../testing/shoots';
-import { readShot } from './read-shot';
 import { timePlan } from './time-plan';
 
 /**
@@ -20,12 +20,7 @@ const TIMING = {
   holdEndS: 1,
   featherShape: 'minimumJerk' as const,
 };
-function read(move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
-  const { shoot } = filmed(move, { timing: TIMING, ...more }, false, pieces);
-  return readShot(shoot, shoot.shots[0]);
-}
-const found = (move: Move, id: string, more: Partial<Shot> = {}, pieces?: Piece[]) =>
-  read(move, more, pieces).findings.find((finding) => finding.id === id);
+const { read, found } = reader(TIMING);
 const all = (move: Move, more: Partial<Shot> = {}, pieces?: Piece[]) => read(move, more, pieces).findings;
 
 describe('one dead stop has one hardness', () => {
@@ -151,13 +146,19 @@ describe('ramped and slowed shots', () => {
       found(orbit, 'turn.even', { rigId: 'rig-drone', ...more })?.sentence ?? '',
     )?.[1];
   const even = { ...TIMING, durationS: 30 };
-  it('degrees a second are those on screen: five times slower shown, five times fewer; shown at life speed, the same', () => {
-    const life = Number(turns({ timing: even }));
-    expect(Number(turns({ timing: even, captureRateHz: 120 })) * 5).toBeCloseTo(life, 0);
-    expect(
-      Number(turns({ timing: even, captureRateHz: 120, playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] } })),
-    ).toBeCloseTo(life, 1);
-  });
+  it(
+    'degrees a second are those on screen: five times slower shown, five times fewer; shown at life ' +
+      'speed, the same',
+    () => {
+      const life = Number(turns({ timing: even }));
+      expect(Number(turns({ timing: even, captureRateHz: 120 })) * 5).toBeCloseTo(life, 0);
+      expect(
+        Number(
+          turns({ timing: even, captureRateHz: 120, playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] } }),
+        ),
+      ).toBeCloseTo(life, 1);
+    },
+  );
   it('the rig’s own evenness does not depend on how it is shown', () => {
     const rig = (more: Partial<Shot>) => found(usual('slide'), 'even.rig', more)?.value ?? NaN;
     expect(rig({ captureRateHz: 120 })).toBeCloseTo(rig({}), 1);
@@ -226,18 +227,25 @@ describe('ramped and slowed shots', () => {
 
 describe('what is recorded and what is shown', () => {
   const pan: Move = { ...usual('pan'), fromDeg: -30, toDeg: 30 };
-  it('120 recorded at 180° and shown at life speed in a cut of 24 is open for 36° of a shown picture: it stutters; as slow motion it does not', () => {
-    const quick = {
-      timing: { ...TIMING, durationS: 4, holdStartS: 0.2, holdEndS: 0.2 },
-      captureRateHz: 120,
-      shutterDeg: 180,
-    };
-    const life = found(pan, 'blur.shutter', { ...quick, playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] } });
-    expect(life).toMatchObject({ value: expect.closeTo(36, 1) as number });
-    expect(life?.grade).not.toBe('calm');
-    expect(life?.sentence).toMatch(/open for 36° of a shown picture only, 180° of what is recorded/);
-    expect(found(pan, 'blur.shutter', quick)).toBeUndefined();
-  });
+  it(
+    '120 recorded at 180° and shown at life speed in a cut of 24 is open for 36° of a shown picture: it stutters; ' +
+      'as slow motion it does not',
+    () => {
+      const quick = {
+        timing: { ...TIMING, durationS: 4, holdStartS: 0.2, holdEndS: 0.2 },
+        captureRateHz: 120,
+        shutterDeg: 180,
+      };
+      const life = found(pan, 'blur.shutter', {
+        ...quick,
+        playback: { reversed: false, ramp: [{ atS: 0, speed: 1 }] },
+      });
+      expect(life).toMatchObject({ value: expect.closeTo(36, 1) as number });
+      expect(life?.grade).not.toBe('calm');
+      expect(life?.sentence).toMatch(/open for 36° of a shown picture only, 180° of what is recorded/);
+      expect(found(pan, 'blur.shutter', quick)).toBeUndefined();
+    },
+  );
   it('a start out of focus is meant: no hand is asked to be even', () => {
     const soft = {
       focus: {

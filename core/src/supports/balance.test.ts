@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { MotorGimbal, Sled } from '../model';
 import { completeK, GRAVITY, K_FROM_LEVEL } from './elliptic';
 import { heapOf, pitchInertia, sledLumps, type Lump } from './masses';
+import { PLAIN_SLED } from '../testing/sled';
 import { gimbalBalance, gimbalSlides } from './motor-gimbal/statics';
 import { dropTimeS, sledBalance, swing, swingOnStopDeg } from './sled/statics';
 import { pivotAboveM, solveSled, stackOf } from './sled/solver';
@@ -21,26 +22,7 @@ const lump = (on: Lump['on'], massKg: number, [xM, yM, zM]: number[], size = [0,
   widthM: size[1],
   heightM: size[2],
 });
-const SLED: Sled = {
-  kind: 'sled',
-  postMm: 500,
-  postMinMm: 400,
-  postMaxMm: 700,
-  postMassG: 1,
-  gimbalMm: 100,
-  gimbalMinMm: 40,
-  stageForeMm: 0,
-  stageSideMm: 0,
-  stageTravelMm: 40,
-  wishS: 2.5,
-  wishLeanDeg: 0,
-  deckRollDeg: 0,
-  deckPeriodS: 8,
-  deckHeightM: 3,
-  walkMps: 1.4,
-  windMps: 0,
-  log: [],
-};
+const SLED: Sled = { ...PLAIN_SLED, postMassG: 1, gimbalMinMm: 40 };
 
 describe('complete elliptic integral', () => {
   it('has the table values of Abramowitz & Stegun 17.3', () => {

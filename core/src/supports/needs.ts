@@ -43,7 +43,8 @@ export function refitsFor(build: Build, kit: Kit, shot: Shot): Refit[] {
       changes.push(
         change(
           'zoom',
-          `zoom from ${trim(build.focalLengthMm, 0)} to ${trim(shot.focalLengthMm, 0)} mm: the lens’s weight goes ${trim(Math.abs(shiftMm), 1)} mm ${shiftMm > 0 ? 'forward' : 'back'}`,
+          `zoom from ${trim(build.focalLengthMm, 0)} to ${trim(shot.focalLengthMm, 0)} mm: the lens’s weight ` +
+            `goes ${trim(Math.abs(shiftMm), 1)} mm ${shiftMm > 0 ? 'forward' : 'back'}`,
         ),
       );
   }

@@ -19,5 +19,8 @@ export function buildVerdict(balance: Balance): string {
   if (worst === null) return 'No verdict is given here: these numbers are for the qualified people who decide.';
   if (worst === 'fits') return 'Nothing here is in its way: go through the steps and the checklist.';
   const { label, said, why } = balance.facts.filter(({ grade }) => grade === worst)[0];
-  return `${worst === 'cannot' ? 'Not like this' : 'Nearly'}: ${label[0].toLowerCase()}${label.slice(1)} ${said}.${why ? ` ${why}` : ''}`;
+  return (
+    `${worst === 'cannot' ? 'Not like this' : 'Nearly'}: ${label[0].toLowerCase()}${label.slice(1)} ` +
+    `${said}.${why ? ` ${why}` : ''}`
+  );
 }

@@ -1,4 +1,5 @@
 import { PerspectiveCamera, Vector3 } from 'three';
+import type { Samples } from '../motion';
 
 /** The same camera in three.js: a second opinion on every projection. */
 export function threeCamera(pose: {
@@ -21,6 +22,21 @@ export function threeCamera(pose: {
   camera.rotation.set(pose.tiltDeg * rad, -pose.panDeg * rad, -pose.rollDeg * rad, 'YXZ');
   camera.updateMatrixWorld();
   return camera;
+}
+
+/** The camera of a row of samples in three.js. */
+export function threeCameraAt(samples: Samples, row: number): PerspectiveCamera {
+  return threeCamera({
+    xM: samples.xM[row],
+    yM: samples.yM[row],
+    zM: samples.zM[row],
+    panDeg: samples.panDeg[row],
+    tiltDeg: samples.tiltDeg[row],
+    rollDeg: samples.rollDeg[row],
+    focalLengthMm: samples.focalLengthMm[row],
+    frameWidthMm: samples.frameWidthMm,
+    frameHeightMm: samples.frameHeightMm,
+  });
 }
 
 /** Where three.js puts a site point: u and w in frame widths from the centre. */

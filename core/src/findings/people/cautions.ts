@@ -43,73 +43,97 @@ export function cautionsOf(
       'drone',
       held
         ? 'A drone held in the hand: crews usually take the propellers off and make sure that the motors cannot start.'
-        : 'Spinning rotors near or above people: crews usually keep everyone clear of the whole path, keep a spotter watching the sky, and check airspace, airfields, parks’ rules, wind and battery first.',
+        : 'Spinning rotors near or above people: crews usually keep everyone clear of the whole path, keep a ' +
+            'spotter watching the sky, and check airspace, airfields, parks’ rules, wind and battery first.',
     );
   const under = OVERHEAD.has(rig.kind) || rig.armM > 0 ? personUnder(scene, samples) : null;
   if (under)
     add(
       'overhead',
-      `The camera passes above ${under}: crews usually tie camera and lens to the rig with a second line of their own, and keep people from standing below.`,
+      `The camera passes above ${under}: crews usually tie camera and lens to the rig with a second line of ` +
+        'their own, and keep people from standing below.',
     );
   if (rig.kind === 'rope')
     add(
       'rope',
-      'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified rigger judge every knot and point.',
+      'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified ' +
+        'rigger judge every knot and point.',
     );
   const rolls = rollsOn(scene);
   if (rolls)
     add(
       'wheels',
-      `A moving ${rolls === 'vehicle' ? 'vehicle' : 'board'} near people: crews usually have one to drive who watches the way and one to operate who watches the frame, clear the way, strap the lens, and agree a word that stops it. ${stopping(samples, heights, length)} Sand, mud, wet grass and water are not on the plan and not counted.`,
+      `A moving ${rolls === 'vehicle' ? 'vehicle' : 'board'} near people: crews usually have one to drive who ` +
+        'watches the way and one to operate who watches the frame, clear the way, strap the lens, and agree a ' +
+        `word that stops it. ${stopping(samples, heights, length)} Sand, mud, wet grass and water are not on ` +
+        'the plan and not counted.',
     );
   if (STANDS.has(rig.kind))
     add(
       'stands',
-      'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move of the rig, and tape down cables.',
+      'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move ' +
+        'of the rig, and tape down cables.',
     );
   if (ON_FOOT.has(rig.kind) && walksBackwards(samples))
     add(
       'backwards',
-      'The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper guide by the shoulder.',
+      'The operator walks backwards: crews usually walk the path once looking, clear it, and have a helper ' +
+        'guide by the shoulder.',
     );
   if (ON_FOOT.has(rig.kind) || held) {
     const edge = edgeNear(scene, samples);
     if (edge)
       add(
         'edge',
-        `The path comes within a step of a drop of ${length(edge)}: crews usually mark the edge, keep eyes off the screen there, and have somebody hold the operator’s belt.`,
+        `The path comes within a step of a drop of ${length(edge)}: crews usually mark the edge, keep eyes off ` +
+          'the screen there, and have somebody hold the operator’s belt.',
       );
   }
   const minutes = samples.tS[samples.count - 1] / 60;
   if (rig.runMin > 0 && minutes > rig.runMin * limits.tightShare)
     add(
       'battery',
-      `One take lasts ${minutes.toFixed(1)} minutes and ${rig.name} about ${rig.runMin}: crews usually land, or put it down, with a good part left.`,
+      `One take lasts ${minutes.toFixed(1)} minutes and ${rig.name} about ${rig.runMin}: crews usually land, or ` +
+        'put it down, with a good part left.',
     );
   if ((rig.kind === 'hand' || rig.kind === 'gimbal') && (largest(heights)?.value ?? 0) > 1.9)
     add(
       'arms',
-      'Held above the head: arms tire within a minute, and a tired arm drops things. Crews usually rest between takes and keep people out from under it.',
+      'Held above the head: arms tire within a minute, and a tired arm drops things. Crews usually rest between ' +
+        'takes and keep people out from under it.',
     );
   if (IN_WIND.has(rig.kind) && !held)
     add(
       'wind',
-      'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or take another rig.',
+      'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or ' +
+        'take another rig.',
     );
   for (const approach of approaches) {
     const { pieceId, name, person, distanceM, closingMps, passingMps, toStepAsideS, screenS } = approach;
     const concern = concernOf(approach, limits);
     if (concern === null) continue;
-    const near = `The camera ${distanceM < 0.05 ? 'meets' : `comes within ${length(distanceM)} of`} ${name} at ${screenS.toFixed(1)} s`;
+    const near =
+      `The camera ${distanceM < 0.05 ? 'meets' : `comes within ${length(distanceM)} of`} ${name} at ` +
+      `${screenS.toFixed(1)} s`;
+    const pace =
+      closingMps > 0.05
+        ? `, closing at up to ${saySpeed(closingMps, units)}`
+        : passingMps > 0.3
+          ? `, passing at ${saySpeed(passingMps, units)}`
+          : '';
     if (concern === 'strongest')
       strongest(
         `close.${pieceId}`,
-        `${near}, passing at up to ${saySpeed(Math.max(closingMps, passingMps), units)}: ${(toStepAsideS ?? 0).toFixed(1)} s to step aside. ${person ? 'Crews usually do not put a person there' : 'Crews usually do not put a camera with a person there'}: they clear the way, leave the camera alone or far off on a long lens, and rehearse it slowly with a stop word.`,
+        `${near}, passing at up to ${saySpeed(Math.max(closingMps, passingMps), units)}: ` +
+          `${(toStepAsideS ?? 0).toFixed(1)} s to step aside. ` +
+          `Crews usually do not put a ${person ? 'person' : 'camera with a person'} there: they clear the way, ` +
+          'leave the camera alone or far off on a long lens, and rehearse it slowly with a stop word.',
       );
     else
       add(
         `close.${pieceId}`,
-        `${near}${closingMps > 0.05 ? `, closing at up to ${saySpeed(closingMps, units)}` : passingMps > 0.3 ? `, passing at ${saySpeed(passingMps, units)}` : ''}: crews usually plan the miss, walk it through slowly with the person first and agree a word that stops it.`,
+        `${near}${pace}: crews usually plan the miss, walk it through slowly with the person first and agree a ` +
+          'word that stops it.',
       );
   }
   return cautions;
@@ -132,7 +156,10 @@ function stopping(samples: Samples, heights: Float64Array, length: (m: number) =
   const { stoppingM } = wheelsStop({ speedMps, downhillDeg, ...DRY, massKg: 1, wheelMm: 200 });
   if (!Number.isFinite(stoppingM))
     return `Down ${downhillDeg.toFixed(0)}° brakes do not stop it even on dry hard ground.`;
-  return `From its fastest it needs ${length(stoppingM)} to stop on dry hard ground${downhillDeg > 0.5 ? `, ${downhillDeg.toFixed(0)}° downhill` : ''}.`;
+  return (
+    `From its fastest it needs ${length(stoppingM)} to stop on dry hard ` +
+    `ground${downhillDeg > 0.5 ? `, ${downhillDeg.toFixed(0)}° downhill` : ''}.`
+  );
 }
 
 /** A drone that cannot climb or travel as one flies. */

@@ -57,10 +57,12 @@ function findAlsoShape({ scene, samples, subject, intent }: Picture): Found[] {
       id: 'alsoShape',
       grade: kept ? gradeAbove(value, limit, Infinity) : 'calm',
       sentence: outside
-        ? `${scene.subject.name} is not whole in the ${shape} cut ${stretchWords(value, samples.screenS[outside.row], outside.stretches)}.`
+        ? `${scene.subject.name} is not whole in the ${shape} cut ` +
+          `${stretchWords(value, samples.screenS[outside.row], outside.stretches)}.`
         : `${scene.subject.name} stays inside the ${shape} cut as well.`,
       reason:
-        'People compose for the shape they see: what a second shape needs has to stay in its inner area from the start.',
+        'People compose for the shape they see: what a second shape needs has to stay in its inner area ' +
+        'from the start.',
       screenS: samples.screenS[outside?.row ?? 0],
       value,
       limit,

@@ -36,7 +36,9 @@ function blurFindings(picture: Picture): Found[] {
     findings.push({
       id: 'blur.subject',
       grade: gradeAbove(blur, limit, limit * limits.joltFactor),
-      sentence: `${scene.subject?.name ?? 'The subject'} smears over ${pixels} of ${scene.delivery.widthPx} pixels while the shutter is open; up to ${Math.round(limit * scene.delivery.widthPx)} looks sharp enough.`,
+      sentence:
+        `${scene.subject?.name ?? 'The subject'} smears over ${pixels} of ${scene.delivery.widthPx} pixels while ` +
+        `the shutter is open; up to ${Math.round(limit * scene.delivery.widthPx)} looks sharp enough.`,
       reason: `The shutter is open for 1/${Math.round(1 / exposureTimeS(shutterDeg, samples.captureRateHz))} s.`,
       screenS: samples.screenS[peak.row],
       value: blur,
@@ -63,8 +65,12 @@ function blurFindings(picture: Picture): Found[] {
     findings.push({
       id: 'blur.shutter',
       grade: shownDeg < limits.shortShutterDeg / 2 ? 'jolt' : 'ripple',
-      sentence: `The shutter is open for ${trim(shownDeg, 0)}° of a shown picture only${otherwise}, while the picture moves at ${speedWords(fastest.value)}; from ${limits.shortShutterDeg}° on the frames join up.`,
-      reason: `Each frame is sharp for itself (blur ${percent(fastest.value * openOnScreenS(picture, fastest.row))} of the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.`,
+      sentence:
+        `The shutter is open for ${trim(shownDeg, 0)}° of a shown picture only${otherwise}, while the picture ` +
+        `moves at ${speedWords(fastest.value)}; from ${limits.shortShutterDeg}° on the frames join up.`,
+      reason:
+        `Each frame is sharp for itself (blur ${percent(fastest.value * openOnScreenS(picture, fastest.row))} of ` +
+        'the width), so motion looks hard and jittery. An ND filter lets the shutter stay open longer.',
       screenS: samples.screenS[fastest.row],
       value: shownDeg,
       limit: limits.shortShutterDeg,

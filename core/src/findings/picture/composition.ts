@@ -29,11 +29,14 @@ function findComposition(picture: Picture): Found[] {
       id: 'composition',
       grade: 'calm',
       sentence: crosses
-        ? `${scene.subject.name}: ${start} at first and at last; on the way from ${placeWords(leftmost)} to ${placeWords(rightmost)}.`
+        ? `${scene.subject.name}: ${start} at first and at last; on the way from ${placeWords(leftmost)} to ` +
+          `${placeWords(rightmost)}.`
         : start === end
           ? `${scene.subject.name}: ${start} throughout.`
           : `${scene.subject.name}: ${start} at first; at last ${end}.`,
-      reason: `The size is named by how much of the frame height a standing figure fills: ${percent(shares[first])} at first, ${percent(shares[last])} at last.`,
+      reason:
+        `The size is named by how much of the frame height a standing figure fills: ${percent(shares[first])} at ` +
+        `first, ${percent(shares[last])} at last.`,
       screenS: samples.screenS[first],
       value: shares[first],
       limit: 0,

@@ -109,7 +109,8 @@ function findCutOff({ scene, subject, samples, intent }: Picture): Found[] {
       ...common,
       grade: 'calm',
       sentence: feet
-        ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row]))} from the top.`
+        ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ` +
+          `${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row]))} from the top.`
         : `${name} is whole in the frame ${to - from === count ? 'throughout' : 'when it ought to be'}.`,
       reason: 'Keep cuts away from joints: between them looks chosen, through them looks like a mistake.',
       screenS: feet ? samples.screenS[feet.row] : 0,

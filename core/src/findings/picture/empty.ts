@@ -19,7 +19,8 @@ function findEmpty({ scene, pieces, subject, samples }: Picture): Found[] {
           ? 'The site is empty: there is nothing but ground and sky to see.'
           : 'Nothing of the site is ever in the picture: everything lies behind the camera or outside the frame.',
       reason:
-        'Without anything that stands still in the picture no motion can be seen. Turn the camera, or add a piece to the plan.',
+        'Without anything that stands still in the picture no motion can be seen. Turn the camera, or add a ' +
+        'piece to the plan.',
       screenS: 0,
       value: 0,
       limit: 1,

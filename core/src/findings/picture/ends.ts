@@ -112,7 +112,8 @@ function face({ scene, subject, samples }: Picture, { id, row, frame }: End): Fo
           ? `The ${frame} frame is of ${name}’s ${shown}: the face is outside it.`
           : `${name}’s face is in the ${frame} frame.`,
       reason:
-        'People look for a face first. A close shot of anything else is meant only when that is what it is about: then make that the subject.',
+        'People look for a face first. A close shot of anything else is meant only when that is what it is ' +
+        'about: then make that the subject.',
       screenS: samples.screenS[row],
       value: out,
       limit: 0,
@@ -138,7 +139,9 @@ function covered(picture: Picture, { id, row, frame }: End): Found[] {
     {
       id: `${id}.covered`,
       grade: gradeAbove(share, limit, limit * scene.limits.joltFactor),
-      sentence: `${by} covers ${percent(share)} of ${what} in the ${frame} frame${share > limit ? `; up to ${percent(limit)} is foreground, more is in the way` : ''}.`,
+      sentence:
+        `${by} covers ${percent(share)} of ${what} in the ${frame} ` +
+        `frame${share > limit ? `; up to ${percent(limit)} is foreground, more is in the way` : ''}.`,
       reason: id === 'opening' ? 'The first frame says who the shot is about.' : 'The last frame is what stays.',
       screenS: samples.screenS[row],
       value: share,

@@ -77,7 +77,8 @@ function featherFindings(picture: Picture): Found[] {
           ? `The ${what} is hard (${number}), which is meant here.`
           : grade === 'calm'
             ? `The ${what} is soft (${number}).`
-            : `The ${what} ${grade === 'jolt' ? 'jerks' : 'can be felt'}: the picture changes speed by ${number}; up to ${percent(limit)} is soft.`,
+            : `The ${what} ${grade === 'jolt' ? 'jerks' : 'can be felt'}: the picture changes speed by ${number}; ` +
+              `up to ${percent(limit)} is soft.`,
       reason: REASONS[id],
       screenS: samples.screenS[peak.row],
       value: peak.value,

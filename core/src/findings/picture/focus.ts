@@ -82,7 +82,8 @@ function sharpnessFindings(picture: Picture): Found[] {
       sentence:
         grade === 'calm'
           ? `${subject.name} is sharp at the start, on the way and at the end (${how}).`
-          : `${subject.name} is ${word(first)} at the start, ${word(worst.row)} on the way and ${word(last)} at the end: ${how}, and f/${trim(shot.fNumber, 1)} holds ${sayLength(field.nearM, units)} ${far}.`,
+          : `${subject.name} is ${word(first)} at the start, ${word(worst.row)} on the way and ${word(last)} at ` +
+            `the end: ${how}, and f/${trim(shot.fNumber, 1)} holds ${sayLength(field.nearM, units)} ${far}.`,
       reason:
         'A deep stop and a constant distance replace a focus puller; otherwise somebody or something has to follow.',
       screenS: samples.screenS[worst.row],
@@ -125,13 +126,19 @@ function pullFindings({ filmed, scene, intent }: Picture, id: 'focus.rack' | 'fo
     id === 'focus.rack'
       ? `goes from ${trim(focusDistanceM[0], 2)} m to ${trim(focusDistanceM[count - 1], 2)} m, at most`
       : 'has to follow at up to';
+  const unseen = dark
+    ? ', and in the dark it does not show'
+    : fromSoft && grade === 'calm'
+      ? ', and from out of focus it does not show'
+      : '';
   return [
     {
       id,
       grade,
       sentence: !pull
         ? 'The focus has nowhere to go: both ends of the rack are the same. Choose what it goes from and to.'
-        : `The focus ${way} ${say(value)}; up to ${unit === 'deg/s' ? `${trim(limit, 0)}°` : trim(limit, 1)} ${subject} ${does}${dark ? ', and in the dark it does not show' : fromSoft && grade === 'calm' ? ', and from out of focus it does not show' : ''}.`,
+        : `The focus ${way} ${say(value)}; up to ${unit === 'deg/s' ? `${trim(limit, 0)}°` : trim(limit, 1)} ` +
+          `${subject} ${does}${unseen}.`,
       reason: QUICK_PULL[shot.puller],
       screenS: filmed.screenS[pull?.row ?? 0],
       value,

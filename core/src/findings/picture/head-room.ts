@@ -46,9 +46,11 @@ function findHeadRoom(picture: Picture): Found[] {
       id: 'headRoom',
       grade: tight || airy ? 'ripple' : 'calm',
       sentence: tight
-        ? `${scene.subject?.name}’s head nearly touches the upper edge (${percent(value)} of the height above it); from ${percent(limit)} on it has room.`
+        ? `${scene.subject?.name}’s head nearly touches the upper edge (${percent(value)} of the height above ` +
+          `it); from ${percent(limit)} on it has room.`
         : airy
-          ? `There is much air above ${scene.subject?.name}’s head: ${percent(value)} of the height; up to ${percent(limit)} at this size.`
+          ? `There is much air above ${scene.subject?.name}’s head: ${percent(value)} of the height; up to ` +
+            `${percent(limit)} at this size.`
           : `${scene.subject?.name}’s head has room: ${percent(value)} of the height above it at least.`,
       reason: 'Too little room presses the head down, too much makes a figure sink.',
       screenS: samples.screenS[row],

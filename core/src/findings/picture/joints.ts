@@ -45,7 +45,9 @@ function findJoints(picture: Picture): Found[] {
     {
       id: 'joints',
       grade: gradeAbove(value, limit, Infinity),
-      sentence: `The lower edge cuts ${scene.subject?.name} at the ${worst.name} for ${lasting(value)}${value > limit ? `; up to ${seconds(limit)} it only passes` : ', in passing'}.`,
+      sentence:
+        `The lower edge cuts ${scene.subject?.name} at the ${worst.name} for ` +
+        `${lasting(value)}${value > limit ? `; up to ${seconds(limit)} it only passes` : ', in passing'}.`,
       reason: 'Between joints a cut looks chosen; through them the limb seems to end there.',
       screenS: samples.screenS[worst.row],
       value,

@@ -41,7 +41,8 @@ function findLookRoom(picture: Picture): Found[] {
       sentence:
         grade === 'calm'
           ? `${scene.subject?.name} has room ahead: ${percent(value)} of the width at least.`
-          : `${scene.subject?.name} looks out of the frame: ${percent(value)} of the width ahead; from ${percent(limit)} on there is room to look and go into.`,
+          : `${scene.subject?.name} looks out of the frame: ${percent(value)} of the width ahead; from ` +
+            `${percent(limit)} on there is room to look and go into.`,
       reason: 'People look where a figure looks or goes; an edge there stops the eye.',
       screenS: samples.screenS[least.row],
       value,

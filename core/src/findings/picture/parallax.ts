@@ -39,7 +39,9 @@ function parallaxFindings(picture: Picture): Found[] {
     ? `near things move at ${speedWords(near.value)} against the subject`
     : 'nothing near is in the picture';
   const farWords = far ? `far ones at ${speedWords(far.value)}` : 'nothing far is in the picture';
-  const slide = `${totalSlide(site.near, picture).toFixed(2)} (near) and ${totalSlide(site.far, picture).toFixed(2)} (far) frame widths in all`;
+  const slide =
+    `${totalSlide(site.near, picture).toFixed(2)} (near) and ${totalSlide(site.far, picture).toFixed(2)} (far) ` +
+    'frame widths in all';
   return [
     {
       id: 'parallax',
@@ -48,9 +50,11 @@ function parallaxFindings(picture: Picture): Found[] {
         ? `The picture as a whole moves, at ${speedWords(crossing)} where the subject is; near and far hardly part.`
         : grade === 'calm'
           ? `${held ? 'Against the held subject' : 'Depth shows'}: ${nearWords}, ${farWords}; they slide ${slide}.`
-          : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They slide ${slide}.`,
+          : `The move hardly shows: ${nearWords}, ${farWords}; below ${speedWords(limit)} depth is not felt. They ` +
+            `slide ${slide}.`,
       reason:
-        'Depth is felt when near and far move at different speeds in the picture. Without something near, travel looks like nothing at all.',
+        'Depth is felt when near and far move at different speeds in the picture. Without something near, ' +
+        'travel looks like nothing at all.',
       screenS: stronger ? samples.screenS[stronger.row] : 0,
       value,
       limit,

@@ -33,7 +33,8 @@ function findPlace({ scene, subject, samples, intent }: Picture): Found[] {
       sentence:
         grade === 'calm'
           ? `${scene.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
-          : `${scene.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up to ${percent(limit)} is not noticed.`,
+          : `${scene.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up ` +
+            `to ${percent(limit)} is not noticed.`,
       reason: 'A subject that keeps its place gives the eye something to rest on.',
       screenS: samples.screenS[drift.row],
       value: drift.value,

@@ -37,13 +37,17 @@ function skewFindings({ scene, samples, site, subject, intent }: Picture): Found
   const value = leanDeg(fastest.value, readOutS, samples.frameWidthMm / samples.frameHeightMm);
   const limit = limits.leanDeg;
   const meant = intent.meantToBlur;
+  const beyond = meant ? ', which does not show in the blur' : `; up to ${trim(limit, 0)}° is not noticed`;
   return [
     {
       id: 'skew',
       grade: meant ? 'calm' : gradeAbove(value, limit, limit * limits.joltFactor * 1.5),
-      sentence: `Upright things lean by ${trim(value, 1)}° while the sensor is read out (${trim(readOutS * 1000, 0)} ms a frame)${value > limit ? (meant ? ', which does not show in the blur' : `; up to ${trim(limit, 0)}° is not noticed`) : ''}.`,
+      sentence:
+        `Upright things lean by ${trim(value, 1)}° while the sensor is read out (${trim(readOutS * 1000, 0)} ms a ` +
+        `frame)${value > limit ? beyond : ''}.`,
       reason:
-        'The lowest line is recorded later than the highest, and the picture has moved on. A slower turn, or a camera that reads faster, straightens it.',
+        'The lowest line is recorded later than the highest, and the picture has moved on. A slower turn, or a ' +
+        'camera that reads faster, straightens it.',
       screenS: samples.screenS[fastest.row],
       value,
       limit,

@@ -28,9 +28,11 @@ function shakeFindings({ scene, samples, depthM }: Picture): Found[] {
       sentence:
         grade === 'calm'
           ? `The body hardly shows: ${percent(worst.value)} of the width (${gait.name}, ${rig.name}).`
-          : `The picture bobs by ${percent(worst.value)} of the width (${pixels} pixels) with ${gait.name} on ${rig.name}; up to ${percent(limit)} is not noticed.`,
+          : `The picture bobs by ${percent(worst.value)} of the width (${pixels} pixels) with ${gait.name} on ` +
+            `${rig.name}; up to ${percent(limit)} is not noticed.`,
       reason:
-        'The closer and the longer the lens, the larger every step and tremor becomes. A gimbal takes away turning, not the up and down of walking.',
+        'The closer and the longer the lens, the larger every step and tremor becomes. A gimbal takes away ' +
+        'turning, not the up and down of walking.',
       screenS: samples.screenS[worst.row],
       value: worst.value,
       limit,

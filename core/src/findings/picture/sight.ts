@@ -55,7 +55,9 @@ function sightFindings({ scene, intent, samples, visible }: Picture): Found[] {
     {
       id: 'covered',
       grade: gradeAbove(value, limit, limit * limits.joltFactor),
-      sentence: `${name} is covered ${stretchWords(value, screenS[covered.row], covered.stretches)}${value > limit ? `; up to ${seconds(limit)} something may pass before it` : ''}.`,
+      sentence:
+        `${name} is covered ${stretchWords(value, screenS[covered.row], covered.stretches)}` +
+        `${value > limit ? `; up to ${seconds(limit)} something may pass before it` : ''}.`,
       reason: 'Foreground that passes gives depth; foreground that stays is in the way.',
       screenS: screenS[covered.row],
       value,
@@ -112,10 +114,15 @@ function revealFinding(
     let moment = hidden;
     while (visible[moment] < most / 2) moment += 1;
     const asleep = feathers.find(({ fromS, toS }) => screenS[hidden] >= fromS && screenS[shown] <= toS);
+    const phase = asleep?.what === 'start' ? 'is still starting' : 'is already stopping';
+    const inFeather = asleep ? `: all of it while the camera ${phase}` : '';
     return {
       ...common,
       grade: asleep || endsHidden ? 'ripple' : 'calm',
-      sentence: `${name} comes into sight at ${seconds(screenS[moment])}, within ${seconds(screenS[shown] - screenS[hidden])}${part}${asleep ? `: all of it while the camera ${asleep.what === 'start' ? 'is still starting' : 'is already stopping'}` : ''}${endsHidden ? ', and is covered again at the end' : ''}.`,
+      sentence:
+        `${name} comes into sight at ${seconds(screenS[moment])}, within ` +
+        `${seconds(screenS[shown] - screenS[hidden])}${part}${inFeather}` +
+        `${endsHidden ? ', and is covered again at the end' : ''}.`,
       reason: asleep
         ? 'A reveal carries while the camera is at its pace; in the feather it seems to hesitate.'
         : reason,
@@ -128,7 +135,9 @@ function revealFinding(
     return {
       ...common,
       grade: 'jolt',
-      sentence: `${name} never comes into sight: at most ${percent(most)} of it can be seen. Go farther, or move what is in the way.`,
+      sentence:
+        `${name} never comes into sight: at most ${percent(most)} of it can be seen. Go farther, or move what ` +
+        'is in the way.',
       reason,
       screenS: screenS[last],
       value: most,
@@ -141,7 +150,9 @@ function revealFinding(
     return {
       ...common,
       grade: 'jolt',
-      sentence: `The reveal never happens: ${name} is in sight at first and ends hidden, with ${percent(end)} of it to be seen. Turn the move about.`,
+      sentence:
+        `The reveal never happens: ${name} is in sight at first and ends hidden, with ${percent(end)} of it to be ` +
+        'seen. Turn the move about.',
       reason,
       screenS: screenS[last],
       value: end,

@@ -31,7 +31,8 @@ function findSize({ scene, subject, samples, intent }: Picture): Found[] {
         sentence:
           grade === 'calm'
             ? `${name} keeps the same size (${percent(start)} of the frame height).`
-            : `${name} changes size by ${percent(off.value)} although the zoom should hold it; up to ${percent(limit)} is not noticed.`,
+            : `${name} changes size by ${percent(off.value)} although the zoom should hold it; up to ` +
+              `${percent(limit)} is not noticed.`,
         reason: 'The effect lives from a subject that does not change while the world behind it does.',
         screenS: samples.screenS[off.row],
         value: off.value,
@@ -59,7 +60,9 @@ function findSize({ scene, subject, samples, intent }: Picture): Found[] {
     {
       id: 'size',
       grade,
-      sentence: `${name} ${change}, at most ${percent(peak.value)} a second${grade === 'calm' ? '' : `; above ${percent(limit)} a second it rushes`}.`,
+      sentence:
+        `${name} ${change}, at most ${percent(peak.value)} a ` +
+        `second${grade === 'calm' ? '' : `; above ${percent(limit)} a second it rushes`}.`,
       reason: 'Size that changes too quickly reads as a lurch towards or away from the subject.',
       screenS: samples.screenS[peak.row],
       value: peak.value,

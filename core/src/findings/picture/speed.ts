@@ -75,8 +75,10 @@ function speedFindings(picture: Picture): Found[] {
         : meant && peak.value > limit
           ? `${what} ${verb[1]} the frame in ${crossing} at the quickest: they smear, which is meant here.`
           : grade === 'calm'
-            ? `${what} ${verb[1]} the frame in ${crossing} at the quickest; ${least} or slower reads smoothly at ${samples.frameRateHz} frames a second.`
-            : `${what} ${verb[1]} the frame in ${crossing}; at ${samples.frameRateHz} frames a second ${least} is the quickest that reads smoothly.`,
+            ? `${what} ${verb[1]} the frame in ${crossing} at the quickest; ${least} or slower reads smoothly at ` +
+              `${samples.frameRateHz} frames a second.`
+            : `${what} ${verb[1]} the frame in ${crossing}; at ${samples.frameRateHz} frames a second ${least} is ` +
+              'the quickest that reads smoothly.',
       reason:
         (held && id !== 'speed.subject'
           ? 'Faster things jump from frame to frame; the limit is wider because the eye rests on a held subject.'

@@ -28,9 +28,12 @@ function staggerFindings(picture: Picture): Found[] {
     {
       id: 'stagger',
       grade: value > limit * limits.joltFactor ? 'jolt' : 'ripple',
-      sentence: `Each recorded frame is shown for ${trim(value, 1)} frames where it plays slowest: motion goes in steps, ${trim(shot.frameRateHz / value, 1)} of them a second.`,
+      sentence:
+        `Each recorded frame is shown for ${trim(value, 1)} frames where it plays slowest: motion goes in steps, ` +
+        `${trim(shot.frameRateHz / value, 1)} of them a second.`,
       reason:
-        'Slower than life needs as many more frames recorded. As a look, with a long shutter, it smears and stutters on purpose.',
+        'Slower than life needs as many more frames recorded. As a look, with a long shutter, it smears and ' +
+        'stutters on purpose.',
       screenS: shown.screenS[shown.slow.reduce((most, slow, row) => (slow > shown.slow[most] ? row : most), 0)],
       value,
       limit,
@@ -60,7 +63,9 @@ function unevenSteps({ scene: { shot, limits }, samples: shown, screen }: Pictur
     {
       id: 'stagger',
       grade: value > limit * limits.joltFactor ? 'jolt' : 'ripple',
-      sentence: `${trim(shot.captureRateHz, 2)} frames recorded and ${trim(shot.frameRateHz, 2)} shown do not go into each other: the picture goes on by ${steps.join(', ')} … frames in turn, and motion stutters.`,
+      sentence:
+        `${trim(shot.captureRateHz, 2)} frames recorded and ${trim(shot.frameRateHz, 2)} shown do not go into ` +
+        `each other: the picture goes on by ${steps.join(', ')} … frames in turn, and motion stutters.`,
       reason: `Steps differ by ${percent(value)}. Record a whole multiple of what is shown, or show what goes into it.`,
       screenS: 0,
       value,

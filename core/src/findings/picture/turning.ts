@@ -78,7 +78,11 @@ function turningFindings(picture: Picture): Found[] {
     findings.push({
       id: 'turn.even',
       grade: gradeAbove(worst.value, limits.turnEvenness, limits.turnEvenness * limits.joltFactor),
-      sentence: `It turns ${trim(sweepDeg, 0)}°${sweepDeg >= ONCE_ROUND_DEG ? ', once round or more,' : ''} at ${trim(degps, 1)}° a second on screen, ${worst.value < 0.005 ? 'evenly' : `faster or slower by up to ${percent(worst.value)} on the way`}${worst.value > limits.turnEvenness ? `; up to ${percent(limits.turnEvenness)} looks even` : ''}.`,
+      sentence:
+        `It turns ${trim(sweepDeg, 0)}°${sweepDeg >= ONCE_ROUND_DEG ? ', once round or more,' : ''} at ` +
+        `${trim(degps, 1)}° a second on screen, ` +
+        `${worst.value < 0.005 ? 'evenly' : `faster or slower by up to ${percent(worst.value)} on the way`}` +
+        `${worst.value > limits.turnEvenness ? `; up to ${percent(limits.turnEvenness)} looks even` : ''}.`,
       reason: 'Going round has to look like one motion: the world behind passes at one pace.',
       screenS: samples.screenS[worst.row],
       value: worst.value,
@@ -104,7 +108,8 @@ function turningFindings(picture: Picture): Found[] {
       sentence:
         off.value <= limits.centreKept
           ? `The centre is kept: the distance strays by ${percent(off.value)}.`
-          : `The circle is not about ${scene.subject?.name ?? 'its centre'}: the distance strays by ${percent(off.value)}; up to ${percent(limits.centreKept)} is not noticed.`,
+          : `The circle is not about ${scene.subject?.name ?? 'its centre'}: the distance strays by ` +
+            `${percent(off.value)}; up to ${percent(limits.centreKept)} is not noticed.`,
       reason: 'Round a centre that lies elsewhere the subject grows and shrinks on the way.',
       screenS: samples.screenS[off.row],
       value: off.value,

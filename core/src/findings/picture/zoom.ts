@@ -47,7 +47,8 @@ function zoomFindings({ samples, scene, intent }: Picture): Found[] {
   const softened = crop > 1.001 && pixels < delivery.widthPx;
   const cropWords =
     crop > 1.001
-      ? ` The rest is enlarged ${trim(crop, 2)} times, which leaves ${Math.round(pixels)} of ${delivery.widthPx} pixels across.`
+      ? ` The rest is enlarged ${trim(crop, 2)} times, which leaves ${Math.round(pixels)} of ${delivery.widthPx} ` +
+        'pixels across.'
       : '';
   const shortfall = Math.max(lens.focalLengthMinMm / least, crop);
   const rangeFinding: Found = {
@@ -79,7 +80,9 @@ function zoomFindings({ samples, scene, intent }: Picture): Found[] {
     findings.push({
       id: 'zoom.rate',
       grade: gradeAbove(fastest.value, limit, limit * limits.joltFactor),
-      sentence: `The zoom changes by at most ${percent(fastest.value)} a second; up to ${percent(limit)} can be turned evenly.`,
+      sentence:
+        `The zoom changes by at most ${percent(fastest.value)} a second; up to ${percent(limit)} can be ` +
+        'turned evenly.',
       reason: 'Camera and zoom cannot both run evenly: the zoom is quickest where the camera is nearest.',
       screenS: samples.screenS[fastest.row],
       value: fastest.value,
@@ -93,7 +96,9 @@ function zoomFindings({ samples, scene, intent }: Picture): Found[] {
   findings.push({
     id: 'zoom.background',
     grade: gradeBelow(strength, limit, 1.02),
-    sentence: `The far background ${growth >= 1 ? 'grows' : 'shrinks'} to ${trim(growth, 2)} times its size behind the held subject${strength < limit ? `; below ${trim(limit, 1)} times the effect is hardly felt` : ''}.`,
+    sentence:
+      `The far background ${growth >= 1 ? 'grows' : 'shrinks'} to ${trim(growth, 2)} times its size behind the ` +
+      `held subject${strength < limit ? `; below ${trim(limit, 1)} times the effect is hardly felt` : ''}.`,
     reason: 'How strongly the world stretches follows from the longest distance over the shortest.',
     screenS: samples.screenS[samples.count - 1],
     value: strength,

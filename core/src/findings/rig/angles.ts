@@ -37,11 +37,6 @@ export function ropePeriodS(ropeM: number): number {
   return 2 * Math.PI * Math.sqrt(ropeM / GRAVITY_MPS2);
 }
 
-/** Degrees a second of a turntable: 33 1/3 turns a minute are 200. */
-export function turntableDegps(turnsPerMinute: number): number {
-  return turnsPerMinute * 6;
-}
-
 /** Tilt, roll and bank against what head and rig allow, and the two rigs that have a pace of their own. */
 function angleFindings(scene: Scene, samples: Samples, say: Say): Found[] {
   const { rig } = scene;
@@ -61,7 +56,9 @@ function tiltFindings(rig: Rig, samples: Samples, { degrees }: Say): Found[] {
   if (!up || !down || (up.value <= rig.tiltMaxDeg + 0.01 && -down.value >= rig.tiltMinDeg - 0.01)) return [];
   const [value, limit, row] =
     up.value > rig.tiltMaxDeg + 0.01 ? [up.value, rig.tiltMaxDeg, up.row] : [-down.value, rig.tiltMinDeg, down.row];
-  const sentence = `The camera would have to tilt to ${degrees(value)}; ${rig.name} tilts from ${degrees(rig.tiltMinDeg)} to ${degrees(rig.tiltMaxDeg)}.`;
+  const sentence =
+    `The camera would have to tilt to ${degrees(value)}; ${rig.name} tilts from ${degrees(rig.tiltMinDeg)} to ` +
+    `${degrees(rig.tiltMaxDeg)}.`;
   return [
     graded(
       {
@@ -86,7 +83,9 @@ const LEVEL_DEG = 8;
 function rollFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say): Found[] {
   const most = largest(samples.rollDeg.map(Math.abs));
   if (!most || most.value < LEVEL_DEG) return [];
-  const sentence = `The frame rolls to ${degrees(samples.rollDeg[most.row])}; ${rig.name} ${rig.rollMaxDeg > 0 ? `rolls up to ${degrees(rig.rollMaxDeg)} either way` : 'keeps it level'}.`;
+  const sentence =
+    `The frame rolls to ${degrees(samples.rollDeg[most.row])}; ${rig.name} ` +
+    `${rig.rollMaxDeg > 0 ? `rolls up to ${degrees(rig.rollMaxDeg)} either way` : 'keeps it level'}.`;
   return [
     upTo(limits, {
       id: 'rig.roll',
@@ -139,7 +138,9 @@ function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Found[] {
     if (!turn || turn.value < 1) return [];
     const limit = rig.panRateMaxDegps;
     const perSecond = (deg: number) => `${degrees(deg)}/s`;
-    const sentence = `The camera turns at up to ${perSecond(turn.value)}; ${rig.name} turns at ${perSecond(limit)}, no slower and no faster.`;
+    const sentence =
+      `The camera turns at up to ${perSecond(turn.value)}; ${rig.name} turns at ${perSecond(limit)}, no slower ` +
+      'and no faster.';
     return [
       about(
         {
@@ -165,7 +166,9 @@ function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Found[] {
     if (moving < 0.1) return [];
     const limit = ropePeriodS(rig.armM) / 2;
     const seconds = (s: number) => `${s.toFixed(1)} s`;
-    const sentence = `The camera travels for ${seconds(moving)}; on ${rig.name} it swings from one side to the other in ${seconds(limit)}.`;
+    const sentence =
+      `The camera travels for ${seconds(moving)}; on ${rig.name} it swings from one side to the other in ` +
+      `${seconds(limit)}.`;
     return [
       about(
         {

@@ -182,7 +182,8 @@ function roomFindings(scene: Scene, intent: Intent, samples: Samples, heights: F
     const into = camera.distanceM <= 0;
     const sentence = into
       ? `The camera goes through ${camera.name}.`
-      : `The lens passes ${camera.name} at ${length(camera.distanceM)}; ${rig.name} needs ${length(rig.clearM)} about it.`;
+      : `The lens passes ${camera.name} at ${length(camera.distanceM)}; ${rig.name} needs ` +
+        `${length(rig.clearM)} about it.`;
     findings.push(
       graded(
         {
@@ -209,9 +210,14 @@ function roomFindings(scene: Scene, intent: Intent, samples: Samples, heights: F
           value: camera ? camera.distanceM : CIRCLE_LOOKED_AT_M,
           limit: rig.clearM,
           screenS: camera ? samples.screenS[camera.row] : 0,
-          sentence: `The whole circle is free: ${camera ? `nearest to the lens is ${camera.name} at ${length(camera.distanceM)}` : `nothing stands within ${length(CIRCLE_LOOKED_AT_M)} of it`}.`,
+          sentence:
+            'The whole circle is free: ' +
+            (camera
+              ? `nearest to the lens is ${camera.name} at ${length(camera.distanceM)}.`
+              : `nothing stands within ${length(CIRCLE_LOOKED_AT_M)} of it.`),
           reason:
-            'Going all the way round needs a full clear circle, people and everything overhead included. What is not on the plan is not looked at.',
+            'Going all the way round needs a full clear circle, people and everything overhead included. What ' +
+            'is not on the plan is not looked at.',
         },
         'fits',
       ),

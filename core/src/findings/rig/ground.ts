@@ -68,7 +68,9 @@ function groundFindings(scene: Scene, samples: Samples, heights: Float64Array, {
   const mostSlopeDeg = wheels ? limits.wheelSlopeDeg : limits.footSlopeDeg;
   const slopeDeg = (slope.value * 180) / Math.PI;
   if (slopeDeg > mostSlopeDeg * limits.tightShare) {
-    const sentence = `The ground slopes by ${degrees(slopeDeg)}; ${wheels ? 'wheels hold still' : 'feet go steadily'} up to ${degrees(mostSlopeDeg)}.`;
+    const sentence =
+      `The ground slopes by ${degrees(slopeDeg)}; ${wheels ? 'wheels hold still' : 'feet go steadily'} up to ` +
+      `${degrees(mostSlopeDeg)}.`;
     findings.push(
       graded(
         {

@@ -45,7 +45,9 @@ function heightFindings({ rig, limits }: Scene, samples: Samples, heights: Float
     ];
   }
   const low = heldLow(rig, -lowest.value, samples.screenS[lowest.row], length);
-  const sentence = `The lens is at most ${length(highest.value)} above the ground; ${rig.name} reaches ${length(rig.heightMaxM)}.`;
+  const sentence =
+    `The lens is at most ${length(highest.value)} above the ground; ${rig.name} reaches ` +
+    `${length(rig.heightMaxM)}.`;
   return [
     upTo(limits, {
       ...common,
@@ -78,7 +80,9 @@ function heldLow(rig: Scene['rig'], lowestM: number, tS: number, length: Say['le
         value: lowestM,
         limit: UPRIGHT_FROM_M,
         screenS: tS,
-        sentence: `The lens is ${length(lowestM)} above the ground: below ${length(UPRIGHT_FROM_M)} ${rig.name} has to be slung low or turned over, with a bent back.`,
+        sentence:
+          `The lens is ${length(lowestM)} above the ground: below ${length(UPRIGHT_FROM_M)} ${rig.name} has to be ` +
+          'slung low or turned over, with a bent back.',
         reason: 'Held so, steps come through and arms tire; it is another way to carry it, with its own balance.',
       },
       'tight',

@@ -26,7 +26,9 @@ function lensFindings({ shot, lens, subject }: Scene, intent: Intent, samples: S
   const value = asked.find((focal) => focal < focalLengthMinMm - SLACK || focal > focalLengthMaxMm + SLACK);
   if (value !== undefined) {
     const limit = value < focalLengthMinMm ? focalLengthMinMm : focalLengthMaxMm;
-    const sentence = `The shot asks for ${mm(value)}; ${lens.name} gives ${trim(focalLengthMinMm, 0)} to ${mm(focalLengthMaxMm)}.`;
+    const sentence =
+      `The shot asks for ${mm(value)}; ${lens.name} gives ${trim(focalLengthMinMm, 0)} to ` +
+      `${mm(focalLengthMaxMm)}.`;
     findings.push(
       graded(
         {
@@ -48,7 +50,9 @@ function lensFindings({ shot, lens, subject }: Scene, intent: Intent, samples: S
   const closest = largest(samples.focusDistanceM.map((m) => -m));
   if (subject && closest && -closest.value < lens.closestFocusM) {
     const distanceM = -closest.value;
-    const sentence = `The focus would have to come to ${length(distanceM)}; ${lens.name} focuses from ${length(lens.closestFocusM)}${dark ? ', which does not show in the dark' : ''}.`;
+    const sentence =
+      `The focus would have to come to ${length(distanceM)}; ${lens.name} focuses from ` +
+      `${length(lens.closestFocusM)}${dark ? ', which does not show in the dark' : ''}.`;
     findings.push(
       graded(
         {

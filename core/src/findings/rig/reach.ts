@@ -63,7 +63,9 @@ function words(
       };
     case 'floor':
       return {
-        sentence: `The lens rises or sinks ${off} off its middle height above the floor; ${name} rolls and keeps its height.`,
+        sentence:
+          `The lens rises or sinks ${off} off its middle height above the floor; ${name} rolls and ` +
+          'keeps its height.',
         reason: 'Wheels go where the floor goes, and nowhere else.',
       };
     case 'spot':
@@ -73,27 +75,37 @@ function words(
       };
     case 'about':
       return {
-        sentence: `The camera goes ${off} farther than ${length(envelope.radiusM)} about the operator, whose feet stay; that is as far as ${name} is held out.`,
+        sentence:
+          `The camera goes ${off} farther than ${length(envelope.radiusM)} about the operator, whose feet stay; ` +
+          `that is as far as ${name} is held out.`,
         reason: 'With the feet planted arms, hips and knees do all the travel. Walk it, or go less far.',
       };
     case 'sphere':
       return {
-        sentence: `The path leaves the arc that ${name} draws by ${off}: its arm is ${length(envelope.radiusM)} long about its pivot.`,
+        sentence:
+          `The path leaves the arc that ${name} draws by ${off}: its arm is ${length(envelope.radiusM)} long ` +
+          'about its pivot.',
         reason: 'An arm goes round its pivot. Whatever is straighter, longer or nearer than that arc it cannot reach.',
       };
     case 'hanging':
       return {
-        sentence: `The path leaves the swing of ${name} by ${off}: the camera hangs ${length(envelope.radiusM)} below its point.`,
+        sentence:
+          `The path leaves the swing of ${name} by ${off}: the camera hangs ${length(envelope.radiusM)} ` +
+          'below its point.',
         reason: 'A rope swings about the point it hangs from.',
       };
     case 'levelRing':
       return {
-        sentence: `The path leaves the level ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long and turns about its stand.`,
+        sentence:
+          `The path leaves the level ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long ` +
+          'and turns about its stand.',
         reason: 'A table-top arm turns; forward, up or straight on it cannot go.',
       };
     case 'uprightRing':
       return {
-        sentence: `The path leaves the upright ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long and swings on its hinge.`,
+        sentence:
+          `The path leaves the upright ring that ${name} draws by ${off}: it is ${length(envelope.radiusM)} long ` +
+          'and swings on its hinge.',
         reason: 'A hinged pole swings over; along, round or straight on it cannot go.',
       };
     case 'anywhere':

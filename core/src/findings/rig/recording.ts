@@ -55,7 +55,9 @@ function recordingFindings({ camera, shot, limits }: Scene, filmed: Samples): Fo
       screenS: 0,
       unit: 's',
       say: seconds,
-      sentence: `At ${frames(shot.captureRateHz)} ${camera.name} records ${seconds(camera.bufferS)} into its buffer; the action lasts ${seconds(actionS)}.`,
+      sentence:
+        `At ${frames(shot.captureRateHz)} ${camera.name} records ${seconds(camera.bufferS)} into its buffer; the ` +
+        `action lasts ${seconds(actionS)}.`,
       reason: 'What does not fit is not recorded: a shorter action, a later start, or fewer frames.',
     }),
   ];

@@ -4,8 +4,9 @@ import { type Move, newPiece, type Piece, type Shot } from '../../model';
 import { readShot } from '../../reading';
 import { num } from '../../testing/any-move';
 import { filmed, usual, WALK } from '../../testing/filmed';
+import { reader } from '../../testing/read';
 import { AROUND, plainPieces } from '../../testing/shoots';
-import { bankDeg, ropePeriodS, turntableDegps } from './angles';
+import { bankDeg, ropePeriodS } from './angles';
 
 const TIMING = {
   durationS: 8,
@@ -15,12 +16,7 @@ const TIMING = {
   holdEndS: 0,
   featherShape: 'minimumJerk' as const,
 };
-function read(move: Move, more: Partial<Shot> = {}, pieces: Piece[] = plainPieces()) {
-  const { shoot } = filmed(move, { timing: TIMING, ...more }, false, pieces);
-  return readShot(shoot, shoot.shots[0]);
-}
-const found = (move: Move, id: string, more: Partial<Shot> = {}, pieces?: Piece[]) =>
-  read(move, more, pieces).findings.find((finding) => finding.id === id);
+const { read, found } = reader(TIMING);
 const cautions = (move: Move, more: Partial<Shot> = {}, pieces?: Piece[]) =>
   read(move, more, pieces).cautions.map(({ id }) => id);
 
@@ -30,9 +26,6 @@ describe('against the world outside', () => {
   });
   it('a 5 m rope swings there and back in 4.486 s (T = 2π √(L/g), g = 9.80665)', () => {
     expect(ropePeriodS(5)).toBeCloseTo(4.486, 3);
-  });
-  it('33 1/3 turns a minute are 200° a second', () => {
-    expect(turntableDegps(100 / 3)).toBeCloseTo(200, 9);
   });
   it('the bank that the reading finds is that of the circle that is flown', () => {
     const orbit: Move = { kind: 'orbit', ...AROUND, heightM: 4, radiusM: 20, startBearingDeg: 0, sweepDeg: 360 };

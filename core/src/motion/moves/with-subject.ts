@@ -140,7 +140,8 @@ export const overtake: Recipe<MoveOf<'overtake'>> = {
   kind: 'overtake',
   title: 'Overtake on a diagonal',
   purpose:
-    'Come from behind, pass, and end in front, looking at the subject all the while; sides of different sign cross its way.',
+    'Come from behind, pass, and end in front, looking at the subject all the while; sides of different sign ' +
+    'cross its way.',
   joins: 'past',
   startingFrom: (stand, pivot) => ({
     kind: 'overtake',

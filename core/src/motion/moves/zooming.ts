@@ -27,7 +27,8 @@ export const dollyZoom: Recipe<MoveOf<'dollyZoom'>> = {
   kind: 'dollyZoom',
   title: 'Dolly zoom',
   purpose:
-    'Hold the subject’s size with the zoom while the camera closes in or backs off: the world behind stretches or swells.',
+    'Hold the subject’s size with the zoom while the camera closes in or backs off: the world behind ' +
+    'stretches or swells.',
   effect: 'bend',
   joins: 'on',
   zoom: ({ zoomBy }) => ({ rule: 'holdHeight', by: zoomBy }),

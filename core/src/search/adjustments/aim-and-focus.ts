@@ -46,7 +46,9 @@ export function placeUp(scene: Scene, sign: 1 | -1): Adjustment {
   const { place } = scene.shot.aim;
   return STEPS.map((step) => ({
     shot: aimed(scene, { place: { ...place, v: within(place.v + sign * step) } }),
-    instruction: `Frame ${sign > 0 ? 'lower: the subject' : 'higher: the subject'} ${percent(step)} of the height ${sign > 0 ? 'up' : 'down'}`,
+    instruction:
+      `Frame ${sign > 0 ? 'lower: the subject' : 'higher: the subject'} ${percent(step)} of the height ` +
+      `${sign > 0 ? 'up' : 'down'}`,
   }));
 }
 
@@ -122,7 +124,9 @@ export function oneFocus({ shot }: Scene, nearestM: number, farthestM: number, u
   const distanceM = Math.max(0.05, Math.round((2 / (1 / nearestM + 1 / farthestM)) * 100) / 100);
   return FULL_STOPS.filter((n) => n >= shot.fNumber).map((fNumber) => ({
     shot: { ...shot, fNumber, focus: { mode: 'fixed', distanceM } },
-    instruction: `Leave the focus at ${sayLength(distanceM, units)}${fNumber > shot.fNumber ? ` and stop down to f/${fNumber}` : ''}`,
+    instruction:
+      'Leave the focus at ' +
+      `${sayLength(distanceM, units)}${fNumber > shot.fNumber ? ` and stop down to f/${fNumber}` : ''}`,
   }));
 }
 

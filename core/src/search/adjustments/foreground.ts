@@ -55,7 +55,9 @@ export function foreground(scene: Scene, to: 'nearer' | 'farther', units: Units)
       {
         shot: scene.shot,
         pieces: scene.pieces.map((row) => (row.id === piece.id ? moved : row)),
-        instruction: `Put ${piece.name} ${sayLength(byM, units)} ${to === 'nearer' ? 'nearer to' : 'farther from'} the camera`,
+        instruction:
+          `Put ${piece.name} ${sayLength(byM, units)} ` +
+          `${to === 'nearer' ? 'nearer to' : 'farther from'} the camera`,
       },
     ];
   });

@@ -154,7 +154,9 @@ export function gentlerRamp({ shot }: Scene): Adjustment {
     return [
       {
         shot: { ...shot, playback: { ...playback, ramp } },
-        instruction: `Adjustment the speed from ${trim(ramp[0].atS, 1)} s to ${trim(ramp[ramp.length - 1].atS, 1)} s of the action`,
+        instruction:
+          `Adjustment the speed from ${trim(ramp[0].atS, 1)} s to ${trim(ramp[ramp.length - 1].atS, 1)} ` +
+          's of the action',
       },
     ];
   });

@@ -9,7 +9,8 @@ export const arm: SupportDefinition<Arm> = {
   name: 'tripod or table-top arm',
   group: 'standing',
   sentences: [
-    'Legs of {legMm} spread by {spreadDeg}, column up {columnMm}; arm {reachMm} out, pointing {armDeg} from the front leg.',
+    'Legs of {legMm} spread by {spreadDeg}, column up {columnMm}; arm {reachMm} out, pointing {armDeg} from ' +
+      'the front leg.',
     'Arm {armMassG}, legs {legsMassG}, bag {bagG}.',
     'A margin of {marginMm} is wished, in a wind of {windMps}. Head and legs hold {stiffnessNmPerDeg} N m a degree.',
   ],
@@ -18,7 +19,8 @@ export const arm: SupportDefinition<Arm> = {
   drag: dragArm,
   checks: ['level', 'bags', 'marks', 'line', 'wind'],
   caution:
-    'An arm that reaches out tips its tripod: crews usually hang a bag under the middle, point a leg under the arm, and take it in before the wind rises.',
+    'An arm that reaches out tips its tripod: crews usually hang a bag under the middle, point a leg under the ' +
+    'arm, and take it in before the wind rises.',
   refits: {
     camera: { redo: 'bag and level', minutes: 5 },
     lens: { redo: 'bag and level', minutes: 3 },

@@ -92,7 +92,8 @@ export function armTold(arm: Arm, placed: readonly Lump[], units: Units, picture
           'Spread the legs on firm ground, one under where the arm goes.',
           'Hang the bag under the middle so that it just touches the ground: it must not swing.',
           'Balance the arm over its own base before the camera goes out.',
-          'Tie the camera with a line of its own; go round once slowly by hand. It turns about its stand: forward and up are not what it can do.',
+          'Tie the camera with a line of its own; go round once slowly by hand. It turns about its stand: ' +
+            'forward and up are not what it can do.',
         ]
       : [
           'Spread the legs on firm ground and level the head.',

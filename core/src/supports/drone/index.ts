@@ -24,7 +24,8 @@ export const drone: SupportDefinition<Drone> = {
 
   checks: ['propellers', 'law', 'wind', 'clear', 'word'],
   caution:
-    'A drone near or above people: crews usually keep everyone clear of the whole path, keep a spotter, and hold to the maker’s mass, wind and temperature limits and to the air law of the place.',
+    'A drone near or above people: crews usually keep everyone clear of the whole path, keep a spotter, and ' +
+    'hold to the maker’s mass, wind and temperature limits and to the air law of the place.',
   refits: {
     camera: { redo: 'gimbal, and take-off mass', minutes: 10 },
     lens: { redo: 'gimbal', minutes: 5 },

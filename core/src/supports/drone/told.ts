@@ -66,7 +66,8 @@ export function droneTold(
         'enduranceMin',
         'In the air',
         found.flies
-          ? `${trim(found.enduranceMin, 1)} min to the reserve of ${trim(drone.reserveShare * 100, 0)}%; ${trim(found.stillMin, 1)} in still air`
+          ? `${trim(found.enduranceMin, 1)} min to the reserve of ${trim(drone.reserveShare * 100, 0)}%; ` +
+              `${trim(found.stillMin, 1)} in still air`
           : 'cannot',
         found.flies ? found.enduranceMin : null,
         found.flies ? null : 'cannot',
@@ -78,7 +79,8 @@ export function droneTold(
             fact(
               'gimbalTilt',
               'Its gimbal looks',
-              `from ${trim(rig.tiltMinDeg, 0)}° to ${trim(rig.tiltMaxDeg, 0)}°, level is 0°${rig.rollMaxDeg > 0 ? `, and rolls ${trim(rig.rollMaxDeg, 0)}°` : ''}`,
+              `from ${trim(rig.tiltMinDeg, 0)}° to ${trim(rig.tiltMaxDeg, 0)}°, level is ` +
+                `0°${rig.rollMaxDeg > 0 ? `, and rolls ${trim(rig.rollMaxDeg, 0)}°` : ''}`,
               null,
             ),
           ]

@@ -16,7 +16,8 @@ export const improvised: SupportDefinition<Improvised> = {
 
   checks: ['lockedFocus', 'marks', 'clear', 'tape'],
   caution:
-    'A home-made rig has no maker’s limits: crews usually try it with a dummy of the same weight first, tape what can loosen, and catch the camera with a hand or a line.',
+    'A home-made rig has no maker’s limits: crews usually try it with a dummy of the same weight first, tape ' +
+    'what can loosen, and catch the camera with a hand or a line.',
   refits: {
     camera: { redo: 'tape', minutes: 3 },
     lens: { redo: 'tape', minutes: 2 },

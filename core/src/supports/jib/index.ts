@@ -18,7 +18,8 @@ export const jib: SupportDefinition<Jib> = {
   drag: dragJib,
   checks: ['counter', 'level', 'bags', 'line', 'wind', 'clear', 'word'],
   caution:
-    'Weight on both ends of an arm: crews usually take the camera off only after the counterweight is held or off, tie both with a second line, keep people out from under either end and put bags on the feet.',
+    'Weight on both ends of an arm: crews usually take the camera off only after the counterweight is held or ' +
+    'off, tie both with a second line, keep people out from under either end and put bags on the feet.',
   refits: {
     camera: { redo: 'counterweight and level', minutes: 8 },
     lens: { redo: 'counterweight', minutes: 4 },

@@ -37,7 +37,8 @@ export function jibTold(jib: Jib, headKg: number, units: Units): Told {
       fact(
         'cameraHeightM',
         'Camera height',
-        `${sayLength(found.cameraHeightM, units)}; from ${sayLength(found.heightMinM, units)} to ${sayLength(found.heightMaxM, units)} over 60° either way`,
+        `${sayLength(found.cameraHeightM, units)}; from ${sayLength(found.heightMinM, units)} to ` +
+          `${sayLength(found.heightMaxM, units)} over 60° either way`,
         found.cameraHeightM,
         inGround ? 'cannot' : null,
         inGround ? 'It would be in the ground: raise the pivot or the arm.' : '',
@@ -81,7 +82,8 @@ export function jibTold(jib: Jib, headKg: number, units: Units): Told {
       'Somebody holds the arm at the camera end and does not let go. The camera goes on first, with its second line.',
       found.counterKg < 0.0005
         ? 'No weight goes to the rear: let the arm go only when it stays where it is left.'
-        : `Put weight on the rear bit by bit until the arm floats: ${sayMass(found.counterKg, units)} in all. Only then is it let go.`,
+        : `Put weight on the rear bit by bit until the arm floats: ${sayMass(found.counterKg, units)} in all. ` +
+          'Only then is it let go.',
       `Keep everyone ${sayLength(found.keepOutM, units)} away from the pivot while it moves.`,
       'Off in reverse: somebody holds the camera end, the weight comes off first, the camera last.',
     ],

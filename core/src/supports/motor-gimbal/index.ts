@@ -8,7 +8,8 @@ export const motorGimbal: SupportDefinition<MotorGimbal> = {
   name: 'motor gimbal',
   group: 'carried',
   sentences: [
-    'Plate {plateForeMm} forward of the tilt axis and {plateUpMm} above it; cage {cageSideMm} to the right of the roll axis; roll arm {armForeMm} forward of the pan axis.',
+    'Plate {plateForeMm} forward of the tilt axis and {plateUpMm} above it; cage {cageSideMm} to the right of ' +
+      'the roll axis; roll arm {armForeMm} forward of the pan axis.',
     'Cage {cageMassG}, roll arm {armMassG}.',
     'Its maker allows {payloadMaxG}, its motors hold {torqueMaxNm} N m, and it runs {runMin} minutes.',
   ],
@@ -17,7 +18,8 @@ export const motorGimbal: SupportDefinition<MotorGimbal> = {
   drag: dragGimbal,
   checks: ['axes', 'motors', 'clear'],
   caution:
-    'A gimbal that wakes up turns by itself: crews usually keep fingers out of its arms, hold it before switching it on, and keep to its maker’s payload.',
+    'A gimbal that wakes up turns by itself: crews usually keep fingers out of its arms, hold it before ' +
+    'switching it on, and keep to its maker’s payload.',
   refits: {
     camera: { redo: 'all four balances', minutes: 12 },
     lens: { redo: 'tilt fore and aft, then pan', minutes: 6 },

@@ -34,7 +34,8 @@ export function gimbalTold(gimbal: MotorGimbal, placed: readonly Lump[], units: 
       const holds = `the motor holds ${trim(leftoverNm, 2)} N m, ${trim(shareOfMotor * 100, 0)}%`;
       const said = still
         ? 'stays where it is left'
-        : `off by ${handMm(Math.abs(slideMm), units).said} ${mended ? 'until the tilt is balanced' : 'as it is'}; ${holds}`;
+        : `off by ${handMm(Math.abs(slideMm), units).said} ` +
+          `${mended ? 'until the tilt is balanced' : 'as it is'}; ${holds}`;
       const why =
         shareOfMotor > 1
           ? 'More than the motor can hold.'
@@ -67,13 +68,15 @@ export function gimbalTold(gimbal: MotorGimbal, placed: readonly Lump[], units: 
       facts,
       steps: [
         ...steps,
-        `${goes}, and goes ${sayMm(PLATE_REACH_MM, units)} either way: move the camera on its plate first, then look here again.`,
+        `${goes}, and goes ${sayMm(PLATE_REACH_MM, units)} either way: move the camera on its plate first, then ` +
+          'look here again.',
       ],
     };
   }
   for (const { name, byMm } of slides)
     steps.push(
-      `${capital(name)}: ${byMm === 0 ? 'leave it' : `${saySlide(name, byMm, units)}, until it stays where it is left`}.`,
+      `${capital(name)}: ` +
+        `${byMm === 0 ? 'leave it' : `${saySlide(name, byMm, units)}, until it stays where it is left`}.`,
     );
   return { facts, steps };
 }

@@ -13,7 +13,8 @@ export const rope: SupportDefinition<Rope> = {
   drag: dragRope,
   checks: ['line', 'rigger', 'lensStrap', 'clear', 'word'],
   caution:
-    'A camera on a rope, near people: crews usually add a second, independent line without exception, and have a qualified rigger choose rope, knots and points. These forces are for that person, not a verdict.',
+    'A camera on a rope, near people: crews usually add a second, independent line without exception, and have ' +
+    'a qualified rigger choose rope, knots and points. These forces are for that person, not a verdict.',
   refits: {
     camera: { redo: 'the rigger’s forces', minutes: 10 },
     lens: { redo: 'the rigger’s forces', minutes: 5 },

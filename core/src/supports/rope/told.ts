@@ -10,7 +10,9 @@ const PAN = {
 
 export function ropeTold(rope: Rope, massKg: number, units: Units): Told {
   const found = ropeSwing(rope, massKg);
-  const pull = `${trim(found.stillN, 0)} N at rest, ${trim(found.lowestN, 0)} N at the bottom of the swing, ${trim(found.endN, 0)} N at its ends`;
+  const pull =
+    `${trim(found.stillN, 0)} N at rest, ${trim(found.lowestN, 0)} N at the bottom of the swing, ` +
+    `${trim(found.endN, 0)} N at its ends`;
   return {
     facts: [
       fact('periodS', 'To and fro once', `${trim(found.periodS, 2)} s`, found.periodS),
@@ -45,7 +47,8 @@ export function ropeTold(rope: Rope, massKg: number, units: Units): Told {
     ],
     steps: [
       'A qualified rigger chooses points, rope and knots from these forces.',
-      'Second line to a point of its own before the camera leaves the hand, with no more slack than the swing needs: slack is a fall, and a fall ends in a shock.',
+      'Second line to a point of its own before the camera leaves the hand, with no more slack than the swing ' +
+        'needs: slack is a fall, and a fall ends in a shock.',
       'Pan off. Let it go from the start mark without a push.',
       'Nobody below or in its way, from end to end.',
     ],

@@ -58,7 +58,8 @@ export function coach(
     return say('Put the camera on the plate first: nothing is there to be balanced.');
   if (!last)
     return say(
-      'Hold it level by its grip, let it find its own rest, and say which way it leans; then let it drop from level and tap twice.',
+      'Hold it level by its grip, let it find its own rest, and say which way it leans; then let it drop from ' +
+        'level and tap twice.',
     );
   const state = stateOf({ ...sled, ...last }, placed);
   const mm = (value: number) => sayExactMm(Math.abs(value), units);
@@ -81,7 +82,8 @@ export function coach(
     return say('Workable. Tape the zoom, lock everything, and leave it: workable beats perfect.', true);
   if (missing.length > 0 && Math.abs(seen[0] ?? seen[1] ?? 0) < TURNS_OVER_DEG)
     return say(
-      `Let it find its own rest and say whether it leans ${missing.join(', and ')}, then look again: without that the next step would be a guess.`,
+      `Let it find its own rest and say whether it leans ${missing.join(', and ')}, then look again: without ` +
+        'that the next step would be a guess.',
     );
 
   const wantMm = (pivotAboveM(state.inertiaAboutCentre, state.massKg, sled.wishS) ?? 0.02) * 1000;
@@ -100,7 +102,8 @@ export function coach(
   const hangs = seen.every((deg) => deg !== null && Math.abs(deg) < NEARLY_LEVEL_DEG);
   if (last.dropS === null && hangs)
     return say(
-      'Hold it level, let it drop and tap twice, then look again: without a drop time nothing says how far the pivot is from right.',
+      'Hold it level, let it drop and tap twice, then look again: without a drop time nothing says how far the ' +
+        'pivot is from right.',
     );
   const worstLean = Math.max(leanOf(foreMm), leanOf(sideMm));
 
@@ -129,11 +132,13 @@ export function coach(
   }
   if (topHeavy && wishedMm < highestMm)
     return say(
-      `The pivot is as high as it goes (${mm(highestMm)} below the plate) and it stays top-heavy: add weight at the bottom or lengthen the post, then look again.`,
+      `The pivot is as high as it goes (${mm(highestMm)} below the plate) and it stays top-heavy: add weight at ` +
+        'the bottom or lengthen the post, then look again.',
     );
   if (worstLean < NEARLY_LEVEL_DEG && wishedMm > lowestMm + 0.1 * goalMm)
     return say(
-      'The pivot is as low as it goes and it stays heavy at the bottom: take weight from the bottom or lengthen the post, then look again.',
+      'The pivot is as low as it goes and it stays heavy at the bottom: take weight from the bottom or lengthen ' +
+        'the post, then look again.',
     );
 
   const fore = Math.abs(foreMm) >= Math.abs(sideMm);
@@ -144,13 +149,16 @@ export function coach(
   const wantedMm = last[what] + off;
   if (Math.abs(wantedMm) > sled.stageTravelMm + STEP_MM.stage)
     return say(
-      `The stage would have to go ${mm(wantedMm)} ${wantedMm > 0 ? ways[0] : ways[1]} and goes ${mm(sled.stageTravelMm)} either way: put it back in its middle, move the camera on its plate ${wantedMm > 0 ? ways[0] : ways[1]} by about ${mm(wantedMm)}, and look again.`,
+      `The stage would have to go ${mm(wantedMm)} ${wantedMm > 0 ? ways[0] : ways[1]} and goes ` +
+        `${mm(sled.stageTravelMm)} either way: put it back in its middle, move the camera on its plate ` +
+        `${wantedMm > 0 ? ways[0] : ways[1]} by about ${mm(wantedMm)}, and look again.`,
     );
   const toMm = rounded(within(wantedMm, -sled.stageTravelMm, sled.stageTravelMm), STEP_MM.stage);
   const stageMm = rounded(toMm - last[what], STEP_MM.stage);
   if (Math.abs(stageMm) < STEP_MM.stage / 2)
     return say(
-      'By all that was seen so far nothing is left to move that a hand could set: let it rest and drop once more, say it as exactly as you can, and look again.',
+      'By all that was seen so far nothing is left to move that a hand could set: let it rest and drop once ' +
+        'more, say it as exactly as you can, and look again.',
     );
   const place =
     Math.abs(toMm) < STEP_MM.stage / 2

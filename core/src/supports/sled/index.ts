@@ -12,8 +12,10 @@ export const sled: SupportDefinition<Sled> = {
     'Stage {stageForeMm} forward and {stageSideMm} to the right of its middle; it goes {stageTravelMm} either way.',
     'Pivot {gimbalMm} below the plate, no higher than {gimbalMinMm}.',
     'Post {postMm} long, from {postMinMm} to {postMaxMm}, {postMassG}.',
-    'A drop of {wishS} is wished, looking {wishLeanDeg} up (below 0: down) at rest. Walking at {walkMps}, in a side wind of {windMps}.',
-    'On a deck that rolls {deckRollDeg} to each side in {deckPeriodS}, {deckHeightM} above its axis; 0° is firm ground.',
+    'A drop of {wishS} is wished, looking {wishLeanDeg} up (below 0: down) at rest. Walking at {walkMps}, in a ' +
+      'side wind of {windMps}.',
+    'On a deck that rolls {deckRollDeg} to each side in {deckPeriodS}, {deckHeightM} above its axis; 0° ' +
+      'is firm ground.',
   ],
   tell: sledTold,
   draw: drawSled,
@@ -28,7 +30,8 @@ export const sled: SupportDefinition<Sled> = {
   },
   checks: ['restsLevel', 'wind', 'clear'],
   caution:
-    'A sled is carried at arm’s length and swings: crews usually keep a free path, take turns, and put it on its stand between takes.',
+    'A sled is carried at arm’s length and swings: crews usually keep a free path, take turns, and put it on ' +
+    'its stand between takes.',
   refits: {
     camera: { redo: 'balance the sled from the beginning', minutes: 25 },
     lens: { redo: 'stage fore and aft, pivot, drop time', minutes: 12 },

@@ -150,11 +150,17 @@ function levelled(sled: Sled, placed: readonly Lump[], units: Units): Sled | str
   }
   const most = Math.max(Math.abs(set.stageForeMm), Math.abs(stageSideMm));
   if (most > sled.stageTravelMm)
-    return `The stage would have to go ${mm(most)} and goes ${mm(sled.stageTravelMm)} either way: move the camera on its plate, or the battery, the other way.`;
+    return (
+      `The stage would have to go ${mm(most)} and goes ${mm(sled.stageTravelMm)} either way: move the camera on ` +
+      'its plate, or the battery, the other way.'
+    );
   const { zM } = heapOf(sledLumps(set, placed, hidden));
   const gimbalMm = sled.gimbalMm - (zM + away * Math.cos(lean)) * 1000;
   if (gimbalMm < sled.gimbalMinMm)
-    return `${TOP_HEAVY}: the pivot would have to be ${mm(gimbalMm)} below the plate and goes no higher than ${mm(sled.gimbalMinMm)}. Add weight at the bottom or lengthen the post.`;
+    return (
+      `${TOP_HEAVY}: the pivot would have to be ${mm(gimbalMm)} below the plate and goes no higher than ` +
+      `${mm(sled.gimbalMinMm)}. Add weight at the bottom or lengthen the post.`
+    );
   if (gimbalMm > sled.postMm - BELOW_GIMBAL_MM)
     return 'The bottom is too heavy for this post: take weight from the bottom.';
   return printedSled({ ...set, gimbalMm }, perMm / (away * Math.cos(lean) * 1000), units);

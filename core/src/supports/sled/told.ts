@@ -21,28 +21,29 @@ export function sledFacts(sled: Sled, placed: readonly Lump[], units: Units): Fa
   const found = sledBalance(sled, placed);
   const topHeavy =
     'The centre of mass is above the pivot: it turns over. Raise the pivot, lengthen the post or add weight below.';
-  const lean = (key: string, label: string, deg: number | null, ahead: string, behind: string, wishDeg = 0): Fact =>
-    deg === null
-      ? fact(key, label, 'turns over', null, 'cannot', topHeavy)
-      : fact(
-          key,
-          label,
-          `${Math.abs(deg) < 0.05 ? 'level' : `${degrees(Math.abs(deg))} ${deg > 0 ? ahead : behind}`}${wishDeg === 0 ? '' : `; ${degrees(Math.abs(wishDeg))} ${wishDeg > 0 ? ahead : behind} is wished`}`,
-          deg,
-          Math.abs(deg - wishDeg) <= LEAN_DEG.workable
-            ? 'fits'
-            : Math.abs(deg - wishDeg) <= LEAN_DEG.shows
-              ? 'tight'
-              : 'cannot',
-          Math.abs(deg - wishDeg) <= LEAN_DEG.workable ? '' : `Move the stage ${deg > wishDeg ? behind : ahead}.`,
-        );
+  const lean = (key: string, label: string, deg: number | null, ahead: string, behind: string, wishDeg = 0): Fact => {
+    if (deg === null) return fact(key, label, 'turns over', null, 'cannot', topHeavy);
+    const way = (by: number) => `${degrees(Math.abs(by))} ${by > 0 ? ahead : behind}`;
+    const wish = wishDeg === 0 ? '' : `; ${way(wishDeg)} is wished`;
+    const offDeg = Math.abs(deg - wishDeg);
+    return fact(
+      key,
+      label,
+      (Math.abs(deg) < 0.05 ? 'level' : way(deg)) + wish,
+      deg,
+      offDeg <= LEAN_DEG.workable ? 'fits' : offDeg <= LEAN_DEG.shows ? 'tight' : 'cannot',
+      Math.abs(deg - wishDeg) <= LEAN_DEG.workable ? '' : `Move the stage ${deg > wishDeg ? behind : ahead}.`,
+    );
+  };
   const { dropS } = found;
   const off = dropS === null ? null : dropS - sled.wishS;
   const unusual =
     sled.wishS > USUAL_S.most
-      ? `${trim(sled.wishS, 1)} s is a slow wish: so near to its pivot every breath of wind and touch turns it. Two to three seconds are usual.`
+      ? `${trim(sled.wishS, 1)} s is a slow wish: so near to its pivot every breath of wind and touch turns it. ` +
+        'Two to three seconds are usual.'
       : sled.wishS < USUAL_S.least
-        ? `${trim(sled.wishS, 1)} s is a quick wish: it swings on at every start and stop. Two to three seconds are usual.`
+        ? `${trim(sled.wishS, 1)} s is a quick wish: it swings on at every start and stop. Two to three ` +
+          'seconds are usual.'
         : '';
   return [
     lean('leanForeDeg', 'Leans at rest', found.leanForeDeg, 'forward', 'back', -sled.wishLeanDeg),
@@ -119,7 +120,8 @@ export function sledFacts(sled: Sled, placed: readonly Lump[], units: Units): Fa
                   : 'cannot',
             (found.deckLeanDeg ?? 0) <= LEAN_DEG.workable
               ? ''
-              : 'It swings with the deck: a slower or quicker drop than the deck’s own time, a hand on the post, or stand nearer to its axis.',
+              : 'It swings with the deck: a slower or quicker drop than the deck’s own time, a hand on the post, ' +
+                  'or stand nearer to its axis.',
           ),
         ]),
     fact(
@@ -180,7 +182,8 @@ export function sledSteps(sled: Sled, { sled: to, added }: SledSolution, units: 
   const mm = (value: number) => sayExactMm(Math.abs(value), units);
   const moved = (byMm: number, more: string, less: string) => `${mm(byMm)} ${byMm > 0 ? more : less}`;
   const steps = [
-    'Put everything on as it will shoot: battery in, card in, strap, filter on, cap off, quick-release locked, zoom set and taped. Any of it changed later, balance again.',
+    'Put everything on as it will shoot: battery in, card in, strap, filter on, cap off, quick-release locked, ' +
+      'zoom set and taped. Any of it changed later, balance again.',
   ];
   if (Math.abs(to.postMm - sled.postMm) > 1e-6)
     steps.push(`Set the post to ${mm(to.postMm)} (${moved(to.postMm - sled.postMm, 'longer', 'shorter')}).`);
@@ -201,7 +204,8 @@ export function sledSteps(sled: Sled, { sled: to, added }: SledSolution, units: 
       ? 'rests level'
       : `rests looking ${degrees(Math.abs(sled.wishLeanDeg))} ${sled.wishLeanDeg > 0 ? 'up' : 'down'}`;
   steps.push(
-    `Hold it level and let it drop: ${trim(sled.wishS, 1)} s to upright. Then check that it ${rests}, and lock everything.`,
+    `Hold it level and let it drop: ${trim(sled.wishS, 1)} s to upright. Then check that it ${rests}, and ` +
+      'lock everything.',
   );
   return steps;
 }

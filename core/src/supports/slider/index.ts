@@ -17,7 +17,8 @@ export const slider: SupportDefinition<Slider> = {
 
   checks: ['level', 'bags', 'marks', 'drag', 'clear'],
   caution:
-    'A rail with a camera at its end can tip: crews usually put bags on the feet, level again after every move, and stop the carriage by hand on a slope.',
+    'A rail with a camera at its end can tip: crews usually put bags on the feet, level again after every move, ' +
+    'and stop the carriage by hand on a slope.',
   refits: {
     camera: { redo: 'bags and level', minutes: 4 },
     lens: { redo: 'level', minutes: 2 },

@@ -17,7 +17,8 @@ export const wheels: SupportDefinition<Wheels> = {
 
   checks: ['marks', 'line', 'lensStrap', 'clear', 'word'],
   caution:
-    'A moving camera near people: crews usually have one to drive who watches the way and one to operate, clear the way, strap the lens, and agree a word that stops it.',
+    'A moving camera near people: crews usually have one to drive who watches the way and one to operate, clear ' +
+    'the way, strap the lens, and agree a word that stops it.',
   refits: {
     camera: { redo: 'straps', minutes: 6 },
     lens: { redo: 'straps', minutes: 4 },

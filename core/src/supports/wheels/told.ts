@@ -16,7 +16,8 @@ function groundFact({ ground, wheelMm }: Wheels): [Grade, string] {
     case 'loose':
       return [
         'tight',
-        'Every bump comes through and it brakes longer: larger, softer wheels, a lower grip typed above, or boards laid under them.',
+        'Every bump comes through and it brakes longer: larger, softer wheels, a lower grip typed above, or ' +
+          'boards laid under them.',
       ];
     case 'sand':
       return wheelMm < SAND_WHEEL_MM
@@ -47,7 +48,8 @@ export function wheelsTold(wheels: Wheels, units: Units): Told {
         'stoppingM',
         `Stops${down} within`,
         stops
-          ? `${sayLength(found.stoppingM, units)}: ${sayLength(found.thinkingM, units)} to react, ${sayLength(found.brakingM, units)} to brake`
+          ? `${sayLength(found.stoppingM, units)}: ${sayLength(found.thinkingM, units)} to react, ` +
+              `${sayLength(found.brakingM, units)} to brake`
           : 'never: the slope is steeper than its grip',
         found.stoppingM,
         stops ? null : 'cannot',
@@ -67,20 +69,22 @@ export function wheelsTold(wheels: Wheels, units: Units): Told {
         found.wheelHz,
         found.wheelHz > 4 ? 'tight' : null,
         found.wheelHz > 4
-          ? 'Shaking that a gimbal passes on: larger or softer wheels, smoother ground, go slower; strap the lens, adapters loosen.'
+          ? 'Shaking that a gimbal passes on: larger or softer wheels, smoother ground, go slower; strap the ' +
+              'lens, adapters loosen.'
           : '',
       ),
       fact(
         'people',
         'People',
-        `${wheels.driver ? 'one drives and watches the way, one operates and watches the frame' : 'one does both'}${hold}`,
+        (wheels.driver ? 'one drives and watches the way, one operates and watches the frame' : 'one does both') + hold,
         crew,
         wheels.driver ? 'fits' : 'tight',
         wheels.driver ? '' : 'Two are better than one: nobody watches both the way and the frame.',
       ),
     ],
     steps: [
-      'Strap points: camera body, lens, battery and monitor, each to the mount; a line from the mount to the frame of the vehicle.',
+      'Strap points: camera body, lens, battery and monitor, each to the mount; a line from the mount to the ' +
+        'frame of the vehicle.',
       'Tighten adapters, then again after the first run.',
       stops
         ? `Walk the way, clear ${sayLength(2 * found.stoppingM, units)} beyond its end.`

@@ -186,12 +186,12 @@ function draw(kind: MoveKind): MoveDrawing {
 
 /** The picture's two edges out to a little past the middle of things. */
 function view(samples: Samples, i: number): [Dot, Dot, Dot] {
-  const half = Math.atan(samples.frameWidthMm / (2 * samples.focalLengthMm[i]));
+  const halfWidth = samples.frameWidthMm / (2 * samples.focalLengthMm[i]);
   const [pan, tilt] = [(samples.panDeg[i] * Math.PI) / 180, (samples.tiltDeg[i] * Math.PI) / 180];
   const [x, y, z] = [samples.xM[i], samples.yM[i], samples.zM[i]];
   const far = Math.min(4.2, tilt < -0.3 ? z / Math.sin(-tilt) : 4.2);
   const edge = (side: number): Dot => {
-    const aside = side * far * Math.tan(half) * 0.8;
+    const aside = side * far * halfWidth * 0.8;
     return slant(
       x + far * Math.cos(tilt) * Math.sin(pan) + aside * Math.cos(pan),
       y + far * Math.cos(tilt) * Math.cos(pan) - aside * Math.sin(pan),

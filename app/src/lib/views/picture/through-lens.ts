@@ -1,6 +1,7 @@
 import type { PerspectiveCamera } from 'three';
 import type { Samples } from '@gentle-arc/core/motion';
 import type { Moment } from '@gentle-arc/core/image';
+import { angleOfViewDeg } from '@gentle-arc/core/optics';
 
 const RAD = Math.PI / 180;
 
@@ -12,7 +13,7 @@ export function standAt(
 ): void {
   camera.position.set(moment.xM, moment.zM, -moment.yM);
   camera.rotation.set(moment.tiltDeg * RAD, -moment.panDeg * RAD, -moment.rollDeg * RAD);
-  camera.fov = (2 * Math.atan(frameHeightMm / (2 * moment.focalLengthMm))) / RAD;
+  camera.fov = angleOfViewDeg(frameHeightMm, moment.focalLengthMm);
   camera.aspect = frameWidthMm / frameHeightMm;
   camera.updateProjectionMatrix();
 }

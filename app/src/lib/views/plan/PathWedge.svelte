@@ -1,12 +1,13 @@
 <script lang="ts">
   import type { Samples } from '@gentle-arc/core/motion';
+  import { angleOfViewDeg } from '@gentle-arc/core/optics';
   import type { PlanView } from './plan-view.svelte';
 
   /** The frame's angle of view at a row, out to well past the subject. */
   let { samples, row, view }: { samples: Samples; row: number; view: PlanView } = $props();
 
   const wedge = $derived.by(() => {
-    const half = Math.atan(samples.frameWidthMm / (2 * samples.focalLengthMm[row]));
+    const half = ((angleOfViewDeg(samples.frameWidthMm, samples.focalLengthMm[row]) / 2) * Math.PI) / 180;
     const pan = (samples.panDeg[row] * Math.PI) / 180;
     const reach = Math.max(4, samples.focusDistanceM[row] * 2.2);
     const [x, y] = [samples.xM[row], samples.yM[row]];
