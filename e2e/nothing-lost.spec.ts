@@ -37,7 +37,7 @@ const brokenShoot = () => {
     ...shoot,
     id: 'bad',
     name: 'Wet week',
-    shots: [{ ...shoot.shots[0], timing: { ...shoot.shots[0].timing, durationS: 900 } }, ...shoot.shots.slice(1, 3)],
+    shots: [{ ...shoot.shots[0], timing: { ...shoot.shots[0].timing, durationS: 90_000 } }, ...shoot.shots.slice(1, 3)],
   };
 };
 
@@ -48,7 +48,7 @@ test('a shoot that cannot be read is listed by its name, hurts no other, and ope
   await expect(page.getByRole('heading', { name: 'First Flush' })).toBeVisible();
   await page.getByRole('link', { name: /Wet week/ }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('“Wet week” cannot be read');
-  await expect(page.getByRole('alert')).toContainText('shots[0].timing.durationS must be at most 600; it is 900.');
+  await expect(page.getByRole('alert')).toContainText('shots[0].timing.durationS must be at most 86400; it is 90000.');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export it as it is' }).click();
   expect(JSON.parse(readFileSync(await (await download).path(), 'utf8'))).toEqual(brokenShoot());

@@ -12,7 +12,6 @@ const VIEWS = [
   { name: 'move-calm', path: `${SHOT}/shot-rows`, atS: 2.6 },
   { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc', 'Hide and show'] },
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
-  { name: 'reading-numbers', path: `${SHOT}/shot-column`, atS: 3, open: ['The numbers, and marks for a hand move'] },
   { name: 'reading-streaks', path: `${SHOT}/shot-pavilion`, atS: 1.6, press: [/Far things cross the frame/] },
   {
     name: 'side-by-side',
@@ -30,7 +29,8 @@ const VIEWS = [
   { name: 'lens-bench', path: `${SHOT}/shot-overtake/lens`, at: 'Focus' },
   { name: 'lens-phone', path: `${SHOT}/shot-map/lens`, at: 'Light', phone: true },
   { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Rig', 'Their figures'] },
-  { name: 'move-dolly-zoom', path: `${SHOT}/shot-taste`, atS: 8 },
+  { name: 'move-aim', path: `${SHOT}/shot-face`, atS: 6, press: ['Aim'] },
+  { name: 'move-carried', path: `${SHOT}/shot-bar`, atS: 3 },
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
 ];
 

@@ -1,4 +1,4 @@
-import { newPiece, type Piece, type PieceKind, type Shoot, type Shot } from '../src/model';
+import { drawnWalk, newPiece, type Piece, type PieceKind, type Shoot, type Shot } from '../src/model';
 import { filmed } from '../src/testing/filmed';
 import { AROUND } from '../src/testing/shoots';
 
@@ -21,13 +21,12 @@ export function busyShoot(
     const placed = newPiece(kind, `p${i}`, `${kind} ${i}`, radius * Math.sin(angle), radius * Math.cos(angle), 0);
     return { ...placed, headingDeg: (i * 47) % 360, lengthM: Math.min(placed.lengthM, 4) };
   });
-  const walks = site.slice(1, 1 + Math.min(WALKERS, figures - 1)).map(({ id, xM, yM }) => ({
-    pieceId: id,
-    points: [
+  const walks = site.slice(1, 1 + Math.min(WALKERS, figures - 1)).map(({ id, xM, yM }) =>
+    drawnWalk(id, [
       { tS: 0, xM, yM, zM: 0 },
       { tS: durationS, xM: xM + 3, yM: yM + 2, zM: 0 },
-    ],
-  }));
+    ]),
+  );
   const timing = {
     durationS,
     holdStartS: 0.5,

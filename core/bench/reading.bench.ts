@@ -71,7 +71,7 @@ function withThree(given: Scene, points: SitePoints): number {
 const motion = motionOf(scene);
 const points = exactly(SITE_POINTS, stillPoints(scene, motion).auto);
 const samples = sampleShot(scene, motion);
-const subject = subjectInFrame(samples, scene.subject);
+const subject = subjectInFrame(samples, scene);
 const pointFrames = points.count * samples.count;
 
 const kernelMs = quickest(ROUNDS, () =>

@@ -1,5 +1,5 @@
 import { sceneOf } from '../src/scene';
-import type { Leg } from '../src/model';
+import { PLAIN_LOOK, type Leg } from '../src/model';
 import { motionOf, sampleShot } from '../src/motion';
 import { filmed, usual, WALK } from '../src/testing/filmed';
 
@@ -19,6 +19,8 @@ const leg = (move: Leg['move'], durationS: number): Leg => ({
   move,
   timing: timing(durationS),
   backwards: false,
+  goes: 'stays',
+  look: PLAIN_LOOK,
   overlapS: 0.5,
 });
 const drawn = {

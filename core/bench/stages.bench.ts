@@ -29,7 +29,7 @@ export function readingStages(): void {
   const scene = sceneOf(shoot, shot);
   const motion = motionOf(scene);
   const samples = sampleShot(scene, motion);
-  const subject = subjectInFrame(samples, scene.subject);
+  const subject = subjectInFrame(samples, scene);
   const seen = () => rasterThrough(scene, samples, subject.depthM, 2);
   const { pointsAt } = seen();
   const heights = heightsM(scene, samples);

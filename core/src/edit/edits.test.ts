@@ -39,7 +39,7 @@ describe('changes on the plan', () => {
   });
   it('a focus that rested on a piece that is taken away rests on the subject, in both ways of the shot', () => {
     const from = shoot();
-    const on = (pieceId: string) => ({ on: 'piece' as const, pieceId });
+    const on = (pieceId: string) => ({ on: 'piece' as const, pieceId, part: 'whole' });
     const focus = {
       mode: 'racks' as const,
       from: on('slab'),

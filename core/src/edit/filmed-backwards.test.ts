@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { sceneOf } from '../scene';
-import type { Shot } from '../model';
+import { PLAIN_LOOK, type Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { filmedBackwards } from './filmed-backwards';
 import { sampleShot } from '../motion';
@@ -48,7 +48,7 @@ describe('filmed backwards and played in reverse', () => {
   it('is another picture of a chain, and of somebody who walks: none', () => {
     const { shoot } = filmed(usual('slide'), {
       timing,
-      then: [{ move: usual('pan'), timing, backwards: false, overlapS: 0 }],
+      then: [{ move: usual('pan'), timing, backwards: false, goes: 'stays', look: PLAIN_LOOK, overlapS: 0 }],
     });
     expect(filmedBackwards(shoot.shots[0])).toBeNull();
     expect(filmedBackwards(filmed(usual('slide'), {}, true).shoot.shots[0])).toBeNull();

@@ -8,11 +8,14 @@ export { addBuild, removeBuild, startBuild, withBuild, withMadeUpKit } from './b
 export { takeCure } from './cure';
 export { filmedBackwards } from './filmed-backwards';
 export { focusBy } from './focus';
+export { type Framing, FRAMINGS, type FramingWish, frameSubject, type Side, SIDES } from './framing';
 export {
   changedThing,
   copyThing,
+  examplesFor,
   removeThing,
   rigWith,
+  takeExample,
   type Thing,
   type ThingList,
   THINGS,
@@ -20,15 +23,29 @@ export {
   withThing,
 } from './kit';
 export { addLeg, addPathPoint, chooseMove, removeLeg } from './legs';
+export { type Mount, mountedAt, mountOf, mountsOn } from './mounts';
 export { addPart, changePart, removePart, takeInParts } from './parts';
 export { patchBetween, patched, type ShootPatch } from './patch';
-export { addPiece, changePiece, duplicatePiece, movePiece, removePiece, spotFor } from './pieces';
+export { addPiece, changePiece, duplicatePiece, movePiece, removePiece, spotFor, turnPiece } from './pieces';
 export { setAsTold } from './set-as-told';
 export { showAt, takeCamera, takeFocalLength, takeLens, takeRig } from './setup';
 export { addShot, duplicateShot, removeShot, shiftShot } from './shots';
+export { putOn } from './put-on';
+export { asOnSite, bringOrLeave, stagePiece, withRidersOf } from './staging';
 export { startLight } from './start-light';
+export { takeSubject } from './subject';
 export { rangeIn, withField } from './support';
-export { mostOfPart, type TimingPart, withTiming } from './timing';
-export { mirrored, raised, turned, withNumbers } from './transform';
-export { addWalkPoint, changeWalk, moveWalkPoint } from './walks';
+export { asFilmed, asTimeLapse } from './time-lapse';
+export { mostDurationS, mostOfPart, mostRateHz, type TimingPart, withTiming } from './timing';
+export { mirrored, raised, toTheOtherSide, turned, withNumbers } from './transform';
+export {
+  addWalkPoint,
+  atHeight,
+  atSpeed,
+  changeWalk,
+  changeWalkWay,
+  moveWalkPoint,
+  type WalkStretch,
+  walkStretches,
+} from './walks';
 export { bothWays, flicked, withoutVariant, withVariant } from './ways';

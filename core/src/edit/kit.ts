@@ -76,6 +76,14 @@ export const withThing = (kit: Kit, list: ThingList, thing: Thing): Kit =>
 export const copyThing = (kit: Kit, list: ThingList, thing: Thing, id: string): Kit =>
   withThings(kit, list, [...kit[list], { ...thing, id, name: `${thing.name}, again`.slice(0, 80) }]);
 
+/** Things of the made-up kit that a list has not: what can be copied in. */
+export const examplesFor = (kit: Kit, list: ThingList): readonly Thing[] =>
+  (DEFAULT_KIT[list] as readonly Thing[]).filter(({ id }) => !kit[list].some((own: Thing) => own.id === id));
+
+/** The kit with one of the examples at the end of its list. */
+export const takeExample = (kit: Kit, list: ThingList, thing: Thing): Kit =>
+  withThings(kit, list, [...kit[list], thing]);
+
 /** What names a thing, so that it cannot go: shots by name, either way of them, and builds and parts. */
 export function namedBy(shoot: Shoot, list: ThingList, id: string): string[] {
   const key = NAMED_AS[list];

@@ -1,5 +1,17 @@
-import { LEAST_APART_M, legsOf, MOST_PATH_POINTS, type Move, type MoveKind, type Shot, withLeg } from '../model';
+import {
+  type Goes,
+  LEAST_APART_M,
+  legsOf,
+  MOST_PATH_POINTS,
+  type Move,
+  type MoveKind,
+  type Piece,
+  PLAIN_LOOK,
+  type Shot,
+  withLeg,
+} from '../model';
 import { asKind, RECIPES } from '../motion';
+import { mountedAt, mountsOn } from './mounts';
 
 /** Moves of a shot added, taken out, drawn on. */
 
@@ -22,7 +34,14 @@ export function addLeg(shot: Shot): Shot {
     ...shot,
     then: [
       ...shot.then,
-      { move: asKind(last.move, last.move.kind === 'push' ? 'arc' : 'push'), timing, backwards: false, overlapS: 0 },
+      {
+        move: asKind(last.move, last.move.kind === 'push' ? 'arc' : 'push'),
+        timing,
+        backwards: false,
+        goes: last.goes,
+        look: PLAIN_LOOK,
+        overlapS: 0,
+      },
     ],
   };
 }
@@ -31,7 +50,9 @@ export function addLeg(shot: Shot): Shot {
 export function removeLeg(shot: Shot, index: number): Shot {
   if (index > 0) return { ...shot, then: shot.then.filter((_, i) => i !== index - 1) };
   const [next, ...then] = shot.then;
-  return next ? { ...shot, move: next.move, timing: next.timing, backwards: next.backwards, then } : shot;
+  if (!next) return shot;
+  const { move, timing, backwards, goes, look } = next;
+  return { ...shot, move, timing, backwards, goes, look, then };
 }
 
 /**
@@ -46,9 +67,20 @@ export function addPathPoint(move: Move, eastM: number, northM: number): Move {
 }
 
 /** One of the moves of a shot made another kind, from where it stands, with the timing that kind usually has. */
-export const chooseMove = (shot: Shot, index: number, kind: MoveKind): Shot =>
+export const chooseMove = (shot: Shot, index: number, kind: MoveKind, subject: Piece | null = null): Shot =>
   withLeg(shot, index, (leg) => ({
     ...leg,
-    move: asKind(leg.move, kind),
+    move: leg.move.kind === kind ? leg.move : placedOn(asKind(leg.move, kind), subject),
+    goes: leg.move.kind === kind ? leg.goes : usualGoing(kind, leg.goes),
     timing: leg.move.kind === kind ? leg.timing : (RECIPES[kind].usualTiming?.(leg.timing) ?? leg.timing),
   }));
+
+/** A camera that is carried begins at the first of the usual places on its subject. */
+const placedOn = (move: Move, subject: Piece | null): Move =>
+  move.kind === 'carried' && subject ? mountedAt(move, mountsOn(subject)[0]) : move;
+
+/** What goes with a subject does so when it is chosen; what was turned with it still is. */
+function usualGoing(kind: MoveKind, before: Goes): Goes {
+  if (RECIPES[kind].goes === 'ifAsked') return 'stays';
+  return before === 'turns' ? 'turns' : 'goes';
+}

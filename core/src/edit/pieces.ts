@@ -1,4 +1,6 @@
 import { cm, onSite, onWalk, upSite, groundAt } from './on-site';
+import { toLocal, toSite } from '../site';
+import { stagePiece } from './staging';
 import { changeWalk } from './walks';
 import {
   type Focus,
@@ -9,7 +11,9 @@ import {
   PIECE_KINDS,
   type PieceKind,
   type Shoot,
+  stagedIn,
   type Way,
+  WHOLE,
 } from '../model';
 
 /** Pieces of the site put, moved, copied and taken away. */
@@ -23,24 +27,52 @@ export function changePiece(shoot: Shoot, id: string, edit: (piece: Piece) => Pi
   );
 }
 
+/** A piece changed, and whatever stands on it gone along with it. */
+function withRiders(shoot: Shoot, before: Piece, after: Piece): Shoot {
+  let next = changePiece(shoot, before.id, () => after);
+  for (const rider of shoot.site.pieces.filter(({ on }) => on === before.id)) {
+    const { along, across } = toLocal(before, rider.xM, rider.yM);
+    const { xM, yM } = toSite(after, along, across);
+    next = withRiders(next, rider, {
+      ...rider,
+      xM: onSite(xM),
+      yM: onSite(yM),
+      zM: upSite(rider.zM + after.zM - before.zM),
+      headingDeg: (rider.headingDeg + after.headingDeg - before.headingDeg) % 360,
+    });
+  }
+  return next;
+}
+
+/** Turns a piece, in every shot or in this one; what stands on it turns along. */
+export function turnPiece(shoot: Shoot, shotId: string, id: string, headingDeg: number, onlyHere = false): Shoot {
+  const piece = shoot.site.pieces.find((row) => row.id === id);
+  const shot = shoot.shots.find((row) => row.id === shotId);
+  if (!piece || !shot) return shoot;
+  if (onlyHere || stagedIn(shot, id).headingDeg !== null) return stagePiece(shoot, shotId, id, { headingDeg });
+  return withRiders(shoot, piece, { ...piece, headingDeg });
+}
+
 /**
- * Moves a piece to a place. It keeps its height above the ground that it stood on. In a shot in which it walks, the
- * walk goes with it.
+ * Moves a piece to a place, in every shot or in this one. It keeps its height above the ground that it stood on; what
+ * stands on it goes along. In a shot in which it walks, the walk goes with it.
  */
-export function movePiece(shoot: Shoot, shotId: string, id: string, xM: number, yM: number): Shoot {
+export function movePiece(shoot: Shoot, shotId: string, id: string, xM: number, yM: number, onlyHere = false): Shoot {
   const { pieces } = shoot.site;
   const piece = pieces.find((row) => row.id === id);
   if (!piece) return shoot;
   const walk = shoot.shots.find((shot) => shot.id === shotId)?.walks.find((row) => row.pieceId === id);
   const rise = (fromX: number, fromY: number, toX: number, toY: number) =>
     groundAt(pieces, toX, toY, id) - groundAt(pieces, fromX, fromY, id);
-  if (!walk)
-    return changePiece(shoot, id, (row) => ({
-      ...row,
-      xM: onSite(xM),
-      yM: onSite(yM),
-      zM: upSite(row.zM + rise(row.xM, row.yM, xM, yM)),
-    }));
+  const shot = shoot.shots.find((row) => row.id === shotId);
+  const staged = shot && stagedIn(shot, id).place;
+  if (!walk) {
+    const from = staged ?? piece;
+    const place = { xM: onSite(xM), yM: onSite(yM), zM: upSite(from.zM + rise(from.xM, from.yM, xM, yM)) };
+    return staged || onlyHere
+      ? stagePiece(shoot, shotId, id, { place })
+      : withRiders(shoot, piece, { ...piece, ...place });
+  }
   const [first] = walk.points;
   const [dx, dy] = [xM - first.xM, yM - first.yM];
   return changeWalk(
@@ -94,6 +126,21 @@ export function duplicatePiece(shoot: Shoot, id: string, copyId: string): Shoot 
  */
 const WAY: Record<PieceKind, number> = {
   figure: 1,
+  dog: 1.15,
+  car: 1.3,
+  lorry: 1.6,
+  motorbike: 1.2,
+  bicycle: 1.2,
+  scooter: 1.2,
+  board: 1.1,
+  boat: 1.5,
+  bottle: 1,
+  tin: 1,
+  watch: 1,
+  turntable: 1,
+  table: 1,
+  chair: 1.1,
+  plinth: 1,
   post: 0.45,
   hedge: 1.4,
   wall: 1.9,
@@ -146,18 +193,20 @@ function focusWithoutPiece(focus: Focus, id: string): Focus {
 export function removePiece(shoot: Shoot, id: string): Shoot {
   const without = <T extends Way>(plan: T): T => ({
     ...plan,
-    subjectId: plan.subjectId === id ? null : plan.subjectId,
+    ...(plan.subjectId === id ? { subjectId: null, subjectPart: WHOLE } : {}),
     walks: plan.walks.filter((walk) => walk.pieceId !== id),
+    staging: plan.staging.filter((row) => row.pieceId !== id),
     move: withoutPiece(plan.move, id),
     then: plan.then.map((leg) => ({ ...leg, move: withoutPiece(leg.move, id) })),
     focus: focusWithoutPiece(plan.focus, id),
   });
-  const shots = shoot.shots.map((shot) => without({ ...shot, other: shot.other && without(shot.other) }));
-  return {
-    ...withPieces(
-      shoot,
-      shoot.site.pieces.filter((piece) => piece.id !== id),
-    ),
-    shots,
-  };
+  // A shot that has nothing to do with it stays the same object: it is not sent, saved or read again.
+  const names = (plan: Way | null) => plan !== null && JSON.stringify(plan).includes(JSON.stringify(id));
+  const shots = shoot.shots.map((shot) =>
+    names(shot) ? without({ ...shot, other: shot.other && without(shot.other) }) : shot,
+  );
+  const pieces = shoot.site.pieces
+    .filter((piece) => piece.id !== id)
+    .map((piece) => (piece.on === id ? { ...piece, on: null } : piece));
+  return { ...withPieces(shoot, pieces), shots };
 }

@@ -33,7 +33,7 @@ describe('a timing that is typed part by part', () => {
   });
   it('a hold of three hundred seconds lengthens the whole; two of them and feathers leave no more than there is', () => {
     expect(withTiming(START, 'holdStartS', 300).durationS).toBe(303.5);
-    const long = { ...START, durationS: 600, holdStartS: 300, featherInS: 290 };
+    const long = { ...START, durationS: 86_400, holdStartS: 43_200, featherInS: 43_190 };
     expect(mostOfPart(long, 'holdEndS')).toBeCloseTo(8.5, 9);
   });
 });

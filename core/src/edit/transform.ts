@@ -1,4 +1,4 @@
-import { numbersOf, type Move } from '../model';
+import { type Leg, numbersOf, type Move } from '../model';
 import { clamp } from '../motion';
 
 type Numbers = Record<string, number>;
@@ -39,6 +39,13 @@ export function mirrored(move: Move): Move {
   }
   return withNumbers(move, (value, { mirror }) => (mirror === 'side' ? -value : value));
 }
+
+/** A move with its look to the other side: what rolled one way rolls the other. */
+export const toTheOtherSide = (leg: Leg): Leg => ({
+  ...leg,
+  move: mirrored(leg.move),
+  look: { ...leg.look, fromRollDeg: 0 - leg.look.fromRollDeg, toRollDeg: 0 - leg.look.toRollDeg },
+});
 
 /** The move with every length k times as long. */
 export function scaled(move: Move, k: number): Move {

@@ -10,11 +10,13 @@ import { ends } from './picture/ends';
 import { evenness } from './picture/evenness';
 import { feather } from './picture/feather';
 import { focus } from './picture/focus';
+import { handles } from './picture/handles';
 import { headRoom } from './picture/head-room';
 import { horizon } from './picture/horizon';
 import { joints } from './picture/joints';
 import { lookRoom } from './picture/look-room';
 import { parallax } from './picture/parallax';
+import { passing } from './picture/passing';
 import { place } from './picture/place';
 import { rollingShutterSkew } from './picture/rolling-shutter-skew';
 import { shake } from './picture/shake';
@@ -26,6 +28,7 @@ import { turning } from './picture/turning';
 import { zoom } from './picture/zoom';
 import { angle } from './rig/angles';
 import { clearance } from './rig/clearance';
+import { carried } from './rig/carried';
 import { goesNowhere } from './rig/goes-nowhere';
 import { ground } from './rig/ground';
 import { height } from './rig/height';
@@ -35,9 +38,12 @@ import { reach } from './rig/reach';
 import { recording } from './rig/recording';
 import type { RigCase } from './rig/rig-case';
 import { travel } from './rig/travel';
+import { wayTurn } from './rig/turns';
 
 /** What the audience will see, in the order in which equals are told. */
 const OF_THE_PICTURE = [
+  // What the shot is, before how it reads: the first thing told of one that is calm.
+  composition,
   empty,
   ends,
   cutOff,
@@ -53,17 +59,31 @@ const OF_THE_PICTURE = [
   shake,
   rollingShutterSkew,
   stagger,
-  composition,
   headRoom,
   lookRoom,
   joints,
   alsoShape,
   horizon,
   focus,
+  passing,
+  handles,
   zoom,
 ] as const;
 /** Whether rig and lens can make the move, and whether anything is in the way. */
-const OF_THE_RIG = [goesNowhere, travel, reach, height, rate, angle, clearance, ground, lensReach, recording] as const;
+const OF_THE_RIG = [
+  goesNowhere,
+  carried,
+  wayTurn,
+  travel,
+  reach,
+  height,
+  rate,
+  angle,
+  clearance,
+  ground,
+  lensReach,
+  recording,
+] as const;
 
 type KindsOf<Definitions extends readonly { kinds: object }[]> = Definitions[number] extends infer Each
   ? Each extends { kinds: infer Kinds }

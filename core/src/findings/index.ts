@@ -11,6 +11,7 @@ export type { About } from './definition';
 export { percent, severity, speedWords, trimmedSeconds } from './finding';
 export { type Approach, approachesOf } from './people/approaches';
 export { type Caution, cautionsOf } from './people/cautions';
+export { type Pass, passesOf, type Sweep, sweepsOf } from './people/passes';
 export { innerArea } from './picture/also-shape';
 export { cameraSpeedMps, type Evenness, leastEven } from './picture/evenness';
 export { envelopeOf, reaches } from './rig/envelope';

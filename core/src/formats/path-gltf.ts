@@ -1,6 +1,6 @@
 import { Document, Logger, WebIO, type Node } from '@gltf-transform/core';
 import type { Piece, PieceKind } from '../model';
-import type { Scene } from '../scene';
+import type { Scene, Stance, Thing } from '../scene';
 import { filmShot } from '../motion';
 import { solidOf } from '../site';
 
@@ -37,6 +37,21 @@ function times(a: Quaternion, b: Quaternion): Quaternion {
 /** Plain colours of the solids in the file, linear RGB. */
 const COLOURS: Record<PieceKind, [number, number, number]> = {
   figure: [0.05, 0.3, 0.22],
+  dog: [0.4, 0.28, 0.18],
+  car: [0.5, 0.24, 0.18],
+  lorry: [0.55, 0.42, 0.2],
+  motorbike: [0.4, 0.2, 0.2],
+  bicycle: [0.35, 0.3, 0.3],
+  scooter: [0.35, 0.3, 0.3],
+  board: [0.5, 0.36, 0.2],
+  boat: [0.5, 0.4, 0.28],
+  bottle: [0.2, 0.34, 0.26],
+  tin: [0.6, 0.36, 0.2],
+  watch: [0.6, 0.55, 0.45],
+  turntable: [0.5, 0.48, 0.44],
+  table: [0.5, 0.36, 0.22],
+  chair: [0.48, 0.34, 0.22],
+  plinth: [0.66, 0.62, 0.55],
   post: [0.45, 0.3, 0.2],
   hedge: [0.28, 0.42, 0.16],
   wall: [0.75, 0.68, 0.58],
@@ -47,8 +62,8 @@ const COLOURS: Record<PieceKind, [number, number, number]> = {
 };
 
 /**
- * A shot as one glTF 2.0 file (JSON with its buffer inside): the site's solids, an animated camera, and an animated
- * subject. glTF has no animated angle of view, so `camera.perspective.yfov` holds the first frame's and the extras of
+ * A shot as one glTF 2.0 file (JSON with its buffer inside): the site's solids, an animated camera, and whatever goes
+ * animated as well. glTF has no animated angle of view, so `camera.perspective.yfov` holds the first frame's and the extras of
  * the camera list every frame's focal length in mm together with the frame size. Frames are the recorded ones: how they
  * are played afterwards is the cut's.
  */
@@ -74,11 +89,13 @@ export async function writePathGltf(scene: Scene): Promise<string> {
     materials.set(kind, made);
     return made;
   };
-  let subjectNode: Node | null = null;
-  for (const piece of scene.pieces) {
+  // Whatever goes or turns goes and turns there; the subject always has its own channel.
+  const going: { thing: Thing; node: Node }[] = [];
+  for (const thing of scene.things) {
+    const { piece } = thing;
     const node = pieceNode(document, piece, column, materialOf(piece.kind));
     world.addChild(node);
-    if (piece === scene.subject) subjectNode = node;
+    if (thing.walks || piece === scene.subject) going.push({ thing, node });
   }
 
   const lens = document
@@ -128,12 +145,26 @@ export async function writePathGltf(scene: Scene): Promise<string> {
     'rotation',
     rows(4, (i) => cameraQuaternion(samples.panDeg[i], samples.tiltDeg[i], samples.rollDeg[i])),
   );
-  if (subjectNode)
+  const spot = new Float64Array(3);
+  const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
+  for (const { thing, node } of going) {
     animate(
-      subjectNode,
+      node,
       'translation',
-      rows(3, (i) => toGltf(samples.subjectXM[i], samples.subjectYM[i], samples.subjectZM[i])),
+      rows(3, (i) => {
+        thing.at(samples.tS[i], spot);
+        return toGltf(spot[0], spot[1], spot[2]);
+      }),
     );
+    animate(
+      node,
+      'rotation',
+      rows(4, (i) => {
+        thing.stanceAt(samples.tS[i], stance);
+        return cameraQuaternion(stance.headingDeg, stance.pitchDeg, stance.leanDeg);
+      }),
+    );
+  }
 
   const { json, resources } = await new WebIO()
     .setLogger(new Logger(Logger.Verbosity.SILENT))

@@ -95,5 +95,6 @@ export function readingJson(shotNumber: number, shot: Shot, reading: Reading, cu
     },
     cautions: reading.cautions,
     approaches: reading.approaches,
+    passes: reading.passes,
   };
 }

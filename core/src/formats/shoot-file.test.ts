@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import * as defaults from '../model/defaults';
 import { describe, expect, it } from 'vitest';
 import { demoShoot } from '../testing/demo';
-import { legsOf, OWN_CHECK } from '../model';
+import { drawnWalk, legsOf, OWN_CHECK } from '../model';
 import { EFFECT_KINDS, RECIPES } from '../motion';
 import { plainShoot } from '../testing/shoots';
 import { checkShoot, readShootFile, shootJsonSchema, writeShootFile } from './shoot-file';
@@ -133,7 +133,7 @@ describe('shoot file', () => {
       };
       const opened = checkShoot(old);
       expect([opened.name, opened.shots[0].name]).toEqual(['Unnamed', 'Unnamed']);
-      expect(opened.shots[0].walks).toEqual([walk]);
+      expect(opened.shots[0].walks).toEqual([{ ...walk, footing: 'drawn', jumps: [] }]);
       expect(opened.shots[0].bench).toEqual(present.shots[0].bench);
       expect(opened.kit.cameras.every(({ picturesFrom }) => picturesFrom.length === 0)).toBe(true);
       expect(opened.kit.builds[0].ownChecks.map(({ id }) => id)).toEqual(['battery', 'battery-2']);
@@ -180,7 +180,7 @@ describe('shoot file', () => {
         focus: {
           mode: 'racks',
           from: { on: 'subject' },
-          racks: [{ atS: 1, overS: 1, to: { on: 'piece', pieceId: 'gone' } }],
+          racks: [{ atS: 1, overS: 1, to: { on: 'piece', pieceId: 'gone', part: 'whole' } }],
         },
       },
     ],
@@ -235,7 +235,7 @@ describe('shoot file', () => {
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };
     const shoot = checkShoot(old);
-    expect(shoot.version).toBe(7);
+    expect(shoot.version).toBe(8);
     expect(shoot.shots[0]).toMatchObject({ fNumber: 5.6, focus: { mode: 'follow' }, variant: 'A', other: null });
     expect(shoot.kit.cameras[0].readOutMs).toBeGreaterThan(0);
     expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
@@ -286,8 +286,8 @@ describe('shoot file', () => {
       () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 })),
     ],
     [
-      'version must be at most 7; this file is version 8, made by a newer Gentle Arc: update this one.',
-      () => broken((raw) => Object.assign(raw, { version: 8 })),
+      'version must be at most 8; this file is version 9, made by a newer Gentle Arc: update this one.',
+      () => broken((raw) => Object.assign(raw, { version: 9 })),
     ],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or ' +
@@ -315,15 +315,12 @@ describe('shoot file', () => {
     expect(work()).toBe(sentence);
   });
   it('names times out of order in a walk', () => {
-    const walk = {
-      pieceId: 'figure',
-      points: [
-        { tS: 2, xM: 0, yM: 0, zM: 0 },
-        { tS: 1, xM: 1, yM: 0, zM: 0 },
-      ],
-    };
+    const walk = drawnWalk('figure', [
+      { tS: 2, xM: 0, yM: 0, zM: 0 },
+      { tS: 1, xM: 1, yM: 0, zM: 0 },
+    ]);
     expect(broken((raw) => raw.shots[0].walks.push(walk))).toBe(
-      'shots[0].walks[0].points[1].tS must come after the point before it (2 s); put the points in order of time.',
+      'shots[0].walks[0].points[1].tS must come after the one before it (2 s); put them in order of time.',
     );
   });
   it('text that is not JSON is refused with a sentence', () => {

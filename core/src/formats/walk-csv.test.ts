@@ -14,10 +14,7 @@ describe('walk from CSV', () => {
     ['a,b\n1,2', 'header must be t,x,y,z; it is a,b.'],
     ['t,x,y,z', 'row 2 is missing: a walk needs at least one row of t,x,y,z.'],
     ['t,x,y,z\n0,0,0,0\n1,east,0,0', 'row 3, x must be a number; it is "east".'],
-    [
-      't,x,y,z\n3,0,0,0\n1,0,0,0',
-      'row 3, t must come after the point before it (3 s); put the points in order of time.',
-    ],
+    ['t,x,y,z\n3,0,0,0\n1,0,0,0', 'row 3, t must come after the one before it (3 s); put them in order of time.'],
   ])('refuses %j with a sentence', (text, sentence) => {
     expect(refusal(() => readWalkCsv(text))).toBe(sentence);
   });

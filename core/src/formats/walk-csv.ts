@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type * as z from 'zod';
-import { clipped, MOST_WALK_POINTS, type WalkPoint, WalkSchema } from '../model';
+import { clipped, drawnWalk, MOST_WALK_POINTS, type WalkPoint, WalkSchema } from '../model';
 import { quoted, withoutMark } from './parts-csv';
 import { Refusal } from './refusal';
 
@@ -42,7 +42,7 @@ export function checkWalk(points: WalkPoint[], rowName: (index: number) => strin
       `The walk has ${points.length} points; at most ${MOST_WALK_POINTS} are kept: leave out every ` +
         'second one, or more.',
     );
-  const checked = WalkSchema.safeParse({ pieceId: 'walk', points });
+  const checked = WalkSchema.safeParse(drawnWalk('walk', points));
   if (checked.success) return checked.data.points;
   const issue = checked.error.issues[0] as z.core.$ZodIssue;
   const index = typeof issue.path[1] === 'number' ? issue.path[1] : 0;

@@ -13,7 +13,6 @@ const MOST_RATE_HZ = 24;
  */
 export function driftByAim(scene: Scene): Record<AimMode, number> | null {
   if (!scene.subject || motionOf(scene).intent.looksWhereMovesSay) return null;
-  const { u, v } = scene.shot.aim.place;
   const drift = (mode: AimMode): number => {
     const given = sceneFrom({
       ...scene,
@@ -21,14 +20,19 @@ export function driftByAim(scene: Scene): Record<AimMode, number> | null {
         ...scene.shot,
         captureRateHz: Math.min(MOST_RATE_HZ, scene.shot.captureRateHz),
         aim: { ...scene.shot.aim, mode },
+        look: { ...scene.shot.look, mode: null },
+        then: scene.shot.then.map((leg) => ({ ...leg, look: { ...leg.look, mode: null } })),
       },
     });
-    const samples = sampleShot(given, motionOf(given));
-    const seen = subjectInFrame(samples, scene.subject);
+    const motion = motionOf(given);
+    const samples = sampleShot(given, motion);
+    const seen = subjectInFrame(samples, given);
+    const wanted = { u: 0, v: 0 };
     const aspect = samples.frameWidthMm / samples.frameHeightMm;
     let most = 0;
     for (let row = 0; row < samples.count; row += 1) {
-      const away = Math.hypot(seen.u[row] - u, (seen.v[row] - v) / aspect);
+      motion.intent.placeAt(samples.tS[row], wanted);
+      const away = Math.hypot(seen.u[row] - wanted.u, (seen.v[row] - wanted.v) / aspect);
       if (!(away <= most))
         most = Number.isNaN(away) || Math.abs(seen.u[row]) > 0.5 || Math.abs(seen.v[row]) > 0.5 ? Infinity : away;
       if (most === Infinity) break;

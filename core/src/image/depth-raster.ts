@@ -1,5 +1,5 @@
 import type { Piece } from '../model';
-import type { Scene, WalkAt } from '../scene';
+import { type Scene, type Stance, type Thing, turnedBy } from '../scene';
 import type { Samples } from '../motion';
 import { CAMERA_SIZE } from '../optics';
 import { solidOf } from '../site';
@@ -8,7 +8,6 @@ import { solidOf } from '../site';
 export const NOTHING = -1;
 
 const NEAR_PLANE_M = 0.05;
-const RAD = Math.PI / 180;
 
 /**
  * What stands where in the picture at one moment, coarsely: for every cell of the frame the frontmost piece and how
@@ -30,9 +29,9 @@ export interface DepthRaster {
 
 interface Standing {
   index: number;
-  walk: WalkAt;
-  sin: number;
-  cos: number;
+  thing: Thing;
+  /** From the piece's own frame to the site: across, along and up as columns. */
+  turned: Float64Array;
   radiusM: number;
   heightM: number;
   mesh: () => Mesh;
@@ -94,17 +93,20 @@ export function depthRasterOf(
     pieceAt: new Int16Array(cells),
     nearness: new Float32Array(cells),
   };
-  const standing = things.map(({ piece, at }, index): Standing => ({
-    index,
-    walk: at,
-    sin: Math.sin(piece.headingDeg * RAD),
-    cos: Math.cos(piece.headingDeg * RAD),
-    radiusM: Math.hypot(piece.lengthM, piece.depthM, piece.heightM) / 2,
-    heightM: piece.heightM,
-    mesh: () => meshOf(piece),
-  }));
+  const standing = things.map((thing, index): Standing => {
+    const { piece } = thing;
+    return {
+      index,
+      thing,
+      turned: turnedBy({ headingDeg: piece.headingDeg, leanDeg: 0, pitchDeg: 0 }, new Float64Array(9)),
+      radiusM: Math.hypot(piece.lengthM, piece.depthM, piece.heightM) / 2,
+      heightM: piece.heightM,
+      mesh: () => meshOf(piece),
+    };
+  });
   const reach = Math.hypot(0.5 * (widthCells / frameWidthCells), (0.5 / aspect) * (heightCells / frameHeightCells));
   const place = new Float64Array(3);
+  const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
   const through = new Float64Array(CAMERA_SIZE);
   return (row) => {
     raster.pieceAt.fill(NOTHING);
@@ -113,7 +115,11 @@ export function depthRasterOf(
     const { cameras } = samples;
     const scale = samples.focalLengthMm[row] / samples.frameWidthMm;
     for (const piece of standing) {
-      piece.walk(samples.tS[row], place);
+      piece.thing.at(samples.tS[row], place);
+      if (piece.thing.walks) {
+        piece.thing.stanceAt(samples.tS[row], stance);
+        turnedBy(stance, piece.turned);
+      }
       const [x, y, z] = place;
       const middle = z + piece.heightM / 2;
       const depth = cameras[c + 8] * x + cameras[c + 9] * y + cameras[c + 10] * middle + cameras[c + 11];
@@ -133,7 +139,7 @@ export function depthRasterOf(
 function throughPiece(
   cameras: Float64Array,
   c: number,
-  { sin, cos }: Standing,
+  { turned }: Standing,
   x: number,
   y: number,
   z: number,
@@ -141,9 +147,9 @@ function throughPiece(
 ): void {
   for (let k = 0; k < CAMERA_SIZE; k += 4) {
     const [a, b, d] = [cameras[c + k], cameras[c + k + 1], cameras[c + k + 2]];
-    out[k] = a * cos - b * sin;
-    out[k + 1] = a * sin + b * cos;
-    out[k + 2] = d;
+    out[k] = a * turned[0] + b * turned[1] + d * turned[2];
+    out[k + 1] = a * turned[3] + b * turned[4] + d * turned[5];
+    out[k + 2] = a * turned[6] + b * turned[7] + d * turned[8];
     out[k + 3] = a * x + b * y + d * z + cameras[c + k + 3];
   }
 }

@@ -25,6 +25,7 @@ export { pieceAtPoint } from './pick';
 export { FULL_QUALITY, LAYER_ROWS_HZ, measurePicture, type Picture, rasterThrough } from './picture';
 export { FELT_S, screenMotion } from './screen-motion';
 export type { PieceSeen } from './seen-pieces';
+export { steadied, type Steadied } from './steadied';
 export { shakeInFrame } from './shake';
 export { figureShare, shotSize, STANDING_M } from './shot-size';
 export { shutterLook } from './shutter-look';

@@ -24,7 +24,7 @@ describe('site motion', () => {
   it('agrees with three.js, point by point, to 1e-9 of a frame width a frame', () => {
     const scene = plainSetup(moved(ARC));
     const samples = sampleShot(scene);
-    const subject = subjectInFrame(samples, scene.subject);
+    const subject = subjectInFrame(samples, scene);
     const points = scattered(4000);
     const { near, far } = siteMotion(samples, everywhere(points), subject.depthM, subject.rightwards, subject.upwards);
     for (const i of [1, 40, 96, 150]) {
@@ -65,7 +65,7 @@ describe('site motion', () => {
   it('measured at every third row, stays near what every row says, and is the same where it is measured', () => {
     const scene = plainSetup(moved(ARC));
     const samples = sampleShot(scene);
-    const { depthM, rightwards, upwards } = subjectInFrame(samples, scene.subject);
+    const { depthM, rightwards, upwards } = subjectInFrame(samples, scene);
     const points = everywhere(scattered(4000));
     const [all, some] = [1, 3].map(
       (stride) => siteMotion(samples, points, depthM, rightwards, upwards, stride).far.speed,
@@ -77,7 +77,7 @@ describe('site motion', () => {
   it('says nothing about a layer with nothing in it', () => {
     const scene = plainSetup(moved(ARC));
     const samples = sampleShot(scene);
-    const subject = subjectInFrame(samples, scene.subject);
+    const subject = subjectInFrame(samples, scene);
     const behind = pointsOf([0], [-60], [1]);
     const { near, far } = siteMotion(samples, everywhere(behind), subject.depthM, subject.rightwards, subject.upwards);
     expect(Number.isNaN(near.speed[50])).toBe(true);
@@ -86,7 +86,7 @@ describe('site motion', () => {
   it('is nothing in a locked-off shot of a still site', () => {
     const scene = plainSetup(moved({ ...ARC, sweepDeg: 0 }));
     const samples = sampleShot(scene);
-    const subject = subjectInFrame(samples, scene.subject);
+    const subject = subjectInFrame(samples, scene);
     const { near, far } = siteMotion(
       samples,
       everywhere(scattered(4000)),
@@ -100,7 +100,7 @@ describe('site motion', () => {
   it('compares with the subject by vectors: a subject that moves with the far layer has no parallax against it', () => {
     const scene = plainSetup(moved(ARC));
     const samples = sampleShot(scene);
-    const { depthM } = subjectInFrame(samples, scene.subject);
+    const { depthM } = subjectInFrame(samples, scene);
     const one = pointsOf([0], [25], [2]);
     const still = new Float64Array(samples.count);
     const plain = siteMotion(samples, everywhere(one), depthM, still, still);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FEATHERS } from '../scene';
 import { type Samples, sampleShot } from '../motion';
-import { DEFAULT_AIM, type Shot } from '../model';
+import { drawnWalk, DEFAULT_AIM, type Shot } from '../model';
 import { AROUND, moved, plainSetup } from '../testing/shoots';
 import { FELT_S, screenMotion } from './screen-motion';
 import { everywhere, siteMotion } from './layer-speed';
@@ -24,7 +24,7 @@ function nothingSeen(samples: Samples) {
 const measured = (edit: (shot: Shot) => Shot) => {
   const scene = plainSetup(edit);
   const samples = sampleShot(scene);
-  const subject = subjectInFrame(samples, scene.subject);
+  const subject = subjectInFrame(samples, scene);
   return {
     scene,
     samples,
@@ -70,7 +70,7 @@ describe('the subject in the frame', () => {
     ];
     const { samples, subject } = measured((shot) => ({
       ...slide(SHARP, 0)(shot),
-      walks: [{ pieceId: 'figure', points: walked }],
+      walks: [drawnWalk('figure', walked)],
     }));
     const last = samples.count - 1;
     expect(subject.height[0]).toBeGreaterThan(0);
@@ -97,11 +97,7 @@ describe('acceleration on screen', () => {
       const timing = { durationS: 8, holdStartS: 1, featherInS: 2, featherOutS: 2, holdEndS: 1, featherShape };
       const scene = plainSetup((shot) => ({ ...slide(timing)(shot), frameRateHz: 120, captureRateHz: 120 }));
       const samples = sampleShot(scene);
-      const { acceleration } = screenMotion(
-        samples,
-        subjectInFrame(samples, scene.subject).depthM,
-        nothingSeen(samples),
-      );
+      const { acceleration } = screenMotion(samples, subjectInFrame(samples, scene).depthM, nothingSeen(samples));
       const { area, peakSlope } = FEATHERS[featherShape];
       const cruisingMps = 1.2 / (2 + 4 * area);
       const expected = ((35 / samples.frameWidthMm) * (cruisingMps / 4) * peakSlope) / 2;

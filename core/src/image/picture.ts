@@ -24,6 +24,8 @@ export interface Picture extends Film {
   screen: ScreenMotion;
   /** What can be seen of each piece. */
   pieces: PieceSeen[];
+  /** How far above the middle the picture ends, frame heights: half, less a black bar. */
+  edgeV: number;
   /** What lengths in sentences are said in. */
   units: Units;
 }
@@ -40,16 +42,26 @@ export interface Quality {
   rastersHz: number;
 }
 
+/**
+ * A picture whose subject carries the camera is judged by the world behind: about this far off, m. Common practice, no
+ * published source.
+ */
+const WORLD_M = 10;
+
 /** As a reading looks. */
 export const FULL_QUALITY: Quality = { sight: true, rastersHz: 2 };
 
 /** Measures the picture of a film. */
 export function measurePicture(film: Film, units: Units, quality: Quality = FULL_QUALITY): Picture {
   const { scene, samples } = film;
-  const subject = subjectInFrame(samples, scene.subject);
+  const subject = subjectInFrame(samples, scene);
   // Out of the frame the subject's depth along the axis says nothing; its distance does.
   const depthM = subject.depthM.map((depth, row) =>
-    scene.subject === null || isInFrame(subject, row) ? depth : samples.subjectDistanceM[row],
+    film.intent.carried
+      ? WORLD_M
+      : scene.subject === null || isInFrame(subject, row)
+        ? depth
+        : samples.subjectDistanceM[row],
   );
   const { pointsAt, pieces } = rasterThrough(scene, samples, depthM, quality.rastersHz);
   const site = siteMotion(
@@ -69,6 +81,7 @@ export function measurePicture(film: Film, units: Units, quality: Quality = FULL
     depthM,
     screen: screenMotion(samples, depthM, site),
     pieces,
+    edgeV: 0.5 - scene.shot.after.barsPercent / 100,
     units,
   };
 }

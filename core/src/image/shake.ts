@@ -1,5 +1,5 @@
-import { CAMERA_SIZE, project, type InPicture } from '../optics';
-import { type At, type Samples, withBody } from '../motion';
+import type { At, Samples } from '../motion';
+import { bodyInFrame } from './body-in-frame';
 
 /**
  * Wobble is looked for in windows this long on screen: slower than that it is drift. Common practice, no published
@@ -13,28 +13,18 @@ const WINDOW_S = 1;
  * depth.
  */
 export function shakeInFrame(samples: Samples, depthM: Float64Array): At | null {
-  const { count, cameras, frameRateHz } = samples;
-  const shaken = withBody(samples).cameras;
-  const across = new Float64Array(count).fill(NaN);
-  const up = new Float64Array(count).fill(NaN);
-  const point: InPicture = { u: 0, w: 0, depthM: 0 };
-  for (let i = 0; i < count; i += 1) {
-    const depth = depthM[i];
-    if (!(depth > 0)) continue;
-    const c = i * CAMERA_SIZE;
-    const x = samples.xM[i] + cameras[c + 8] * depth;
-    const y = samples.yM[i] + cameras[c + 9] * depth;
-    const z = samples.zM[i] + cameras[c + 10] * depth;
-    project(shaken, c, x, y, z, point);
-    if (!(point.depthM > 0)) continue;
-    across[i] = point.u;
-    up[i] = point.w;
-  }
-  const rows = Math.max(2, Math.round(WINDOW_S * frameRateHz));
+  const { across, up } = bodyInFrame(samples, depthM);
+  return widestIn([across, up], samples.frameRateHz);
+}
+
+/** The widest that any of several courses swings within a second, and the row where that second begins. */
+export function widestIn(courses: readonly Float64Array[], rateHz: number): At | null {
+  const rows = Math.max(2, Math.round(WINDOW_S * rateHz));
+  const [{ length: count }] = courses;
   let worst: At | null = null;
   for (let from = 0; from < count; from += Math.max(1, rows >> 2)) {
     const to = Math.min(count, from + rows);
-    const value = Math.max(spread(across, from, to), spread(up, from, to));
+    const value = Math.max(...courses.map((course) => spread(course, from, to)));
     if (Number.isFinite(value) && (worst === null || value > worst.value)) worst = { value, row: from };
   }
   return worst;

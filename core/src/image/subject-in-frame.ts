@@ -1,6 +1,7 @@
 import { CAMERA_SIZE, project, type InPicture } from '../optics';
 import type { Samples } from '../motion';
-import type { Piece } from '../model';
+import { WHOLE } from '../model';
+import type { Scene } from '../scene';
 
 /**
  * The subject in the picture as columns, one row per sample. NaN without a subject or with the subject behind the
@@ -10,7 +11,9 @@ export interface SubjectInFrame {
   /** The subject's middle: u in frame widths, v in frame heights from the centre. */
   u: Float64Array;
   v: Float64Array;
-  /** Top and base, v in frame heights. */
+  /** Top of the whole thing, a head for a figure, v in frame heights. */
+  crownV: Float64Array;
+  /** Top and base of the part that the shot is after, v in frame heights. */
   topV: Float64Array;
   baseV: Float64Array;
   /** From base to top along the picture, in frame heights. */
@@ -45,13 +48,17 @@ export function whileInFrame(subject: SubjectInFrame, column: Float64Array): Flo
   return column.map((value, row) => (isInFrame(subject, row) ? value : NaN));
 }
 
-/** Measures the subject in every row. */
-export function subjectInFrame(samples: Samples, subject: Piece | null): SubjectInFrame {
+/** Measures the subject's part that the shot is after in every row. */
+export function subjectInFrame(
+  samples: Samples,
+  { subject, subjectAt, part }: Pick<Scene, 'subject' | 'subjectAt' | 'part'>,
+): SubjectInFrame {
   const { count, cameras, frameWidthMm, frameHeightMm, frameRateHz } = samples;
   const gap = () => new Float64Array(count).fill(NaN);
   const rows: SubjectInFrame = {
     u: gap(),
     v: gap(),
+    crownV: gap(),
     topV: gap(),
     baseV: gap(),
     height: gap(),
@@ -61,24 +68,33 @@ export function subjectInFrame(samples: Samples, subject: Piece | null): Subject
     upwards: gap(),
     speed: gap(),
   };
-  if (!subject) return rows;
+  if (!subject || !subjectAt || !part) return rows;
   const aspect = frameWidthMm / frameHeightMm;
-  const half = Math.max(subject.lengthM, subject.depthM) / 2;
+  const half = part.halfM;
+  const whole = part.id === WHOLE;
+  const feet = new Float64Array(3);
   const base: InPicture = { u: 0, w: 0, depthM: 0 };
   const top: InPicture = { u: 0, w: 0, depthM: 0 };
   const middle: InPicture = { u: 0, w: 0, depthM: 0 };
+  const crown: InPicture = { u: 0, w: 0, depthM: 0 };
   for (let i = 0; i < count; i += 1) {
     const x = samples.subjectXM[i];
     const y = samples.subjectYM[i];
     const z = samples.subjectZM[i];
     const camera = i * CAMERA_SIZE;
     project(cameras, camera, x, y, z, base);
-    project(cameras, camera, x, y, z + subject.heightM, top);
-    project(cameras, camera, x, y, z + subject.heightM / 2, middle);
+    project(cameras, camera, x, y, z + part.heightM, top);
+    project(cameras, camera, x, y, z + part.heightM / 2, middle);
     if (!(base.depthM > 0 && top.depthM > 0)) continue;
     rows.u[i] = middle.u;
     rows.v[i] = middle.w * aspect;
     rows.topV[i] = top.w * aspect;
+    rows.crownV[i] = rows.topV[i];
+    if (!whole) {
+      subjectAt(samples.tS[i], feet);
+      project(cameras, camera, feet[0], feet[1], feet[2] + subject.heightM, crown);
+      if (crown.depthM > 0) rows.crownV[i] = crown.w * aspect;
+    }
     rows.baseV[i] = base.w * aspect;
     rows.height[i] = Math.hypot(top.w - base.w, top.u - base.u) * aspect;
     rows.halfWidth[i] = (half * samples.focalLengthMm[i]) / (frameWidthMm * middle.depthM);

@@ -17,8 +17,8 @@ const screenWall: Piece = {
   headingDeg: 90,
   opening: { offsetM: 0, widthM: 0, heightM: 0, sillM: 0 },
 };
-function pick({ id, name, xM, yM, zM, layer }: Piece) {
-  return { id, name, xM, yM, zM, layer };
+function pick({ id, name, xM, yM, zM, layer, on, ownParts }: Piece) {
+  return { id, name, xM, yM, zM, layer, on, ownParts };
 }
 const TIMING = {
   durationS: 8,

@@ -1,5 +1,5 @@
-import type { Piece } from '../model';
-import type { Scene, WalkAt } from '../scene';
+import { WHOLE, type Piece } from '../model';
+import type { Scene, Stance, Thing } from '../scene';
 import type { Samples } from '../motion';
 import { solidOf } from '../site';
 
@@ -16,7 +16,8 @@ const LOOKS_HZ = 12;
 const RAD = Math.PI / 180;
 
 interface Occluder {
-  walk: WalkAt;
+  thing: Thing;
+  /** Sine and cosine of its heading at the moment; its lean is not counted. */
   sin: number;
   cos: number;
   triangles: () => Triangles;
@@ -32,23 +33,27 @@ interface Occluder {
  * 1997, from memory), walkers where they are then. What lies outside the frame counts like the rest: the frame is
  * judged elsewhere.
  */
-export function visibleShare({ things, subject }: Scene, samples: Samples): Float64Array {
+export function visibleShare({ things, subject, part }: Scene, samples: Samples): Float64Array {
   const out = new Float64Array(samples.count).fill(NaN);
-  if (!subject) return out;
-  const occluders = things
-    .filter(({ piece }) => piece.id !== subject.id)
-    .map(({ piece, at }): Occluder => occluderOf(piece, at));
-  const halfM = (Math.max(subject.lengthM, subject.depthM) / 2) * (subject.kind === 'figure' ? BODY_SHARE : 0.9);
-  const reachM = Math.hypot(halfM, subject.heightM / 2);
+  if (!subject || !part) return out;
+  const occluders = things.filter(({ piece }) => piece.id !== subject.id).map(occluderOf);
+  const halfM = part.halfM * (subject.kind === 'figure' && part.id === WHOLE ? BODY_SHARE : 0.9);
+  const reachM = Math.hypot(halfM, part.heightM / 2);
   const base = new Float64Array(3);
+  const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
   const near: { solid: Occluder; x: number; y: number; z: number }[] = [];
   const shareAt = (row: number): number => {
     const [ex, ey, ez] = [samples.xM[row], samples.yM[row], samples.zM[row]];
     const [sx, sy, sz] = [samples.subjectXM[row], samples.subjectYM[row], samples.subjectZM[row]];
-    const middle = sz + subject.heightM / 2;
+    const middle = sz + part.heightM / 2;
     near.length = 0;
     for (const solid of occluders) {
-      solid.walk(samples.tS[row], base);
+      solid.thing.at(samples.tS[row], base);
+      if (solid.thing.walks) {
+        solid.thing.stanceAt(samples.tS[row], stance);
+        solid.sin = Math.sin(stance.headingDeg * RAD);
+        solid.cos = Math.cos(stance.headingDeg * RAD);
+      }
       if (
         reaches(solid, ex - base[0], ey - base[1], ez - base[2], sx - base[0], sy - base[1], middle - base[2], reachM)
       )
@@ -64,7 +69,7 @@ export function visibleShare({ things, subject }: Scene, samples: Samples): Floa
       const asideM = ((2 * i) / (ACROSS - 1) - 1) * halfM;
       const [tx, ty] = [sx + rightX * asideM, sy + rightY * asideM];
       for (let k = 0; k < UP; k += 1) {
-        const tz = sz + ((k + 0.5) / UP) * subject.heightM;
+        const tz = sz + ((k + 0.5) / UP) * part.heightM;
         if (!near.some(({ solid, x, y, z }) => hits(solid, ex - x, ey - y, ez - z, tx - x, ty - y, tz - z))) seen += 1;
       }
     }
@@ -82,9 +87,10 @@ export function visibleShare({ things, subject }: Scene, samples: Samples): Floa
   return out;
 }
 
-function occluderOf(piece: Piece, walk: WalkAt): Occluder {
+function occluderOf(thing: Thing): Occluder {
+  const { piece } = thing;
   return {
-    walk,
+    thing,
     sin: Math.sin(piece.headingDeg * RAD),
     cos: Math.cos(piece.headingDeg * RAD),
     // Most pieces are never in the way; their solids are not made.

@@ -27,8 +27,6 @@ export const BenchSchema = z.strictObject({
   focalLengthsMm: z.array(z.number().min(1).max(3000)).min(1).max(MOST_FOCALS).nullable(),
   compareBy: z.enum(COMPARE_BY),
   measure: z.enum(BENCH_MEASURES),
-  stabilisingPercent: number('Kept back for stabilising', 'percent', 0, 40, 1),
-  barsPercent: number('Black bars', 'percent', 0, 40, 1),
   /**
    * A thing of known height: how high (null: as the subject), how much of the frame height it fills, how far away it
    * is.
@@ -52,13 +50,11 @@ export const BenchSchema = z.strictObject({
 });
 export type Bench = z.infer<typeof BenchSchema>;
 
-/** A bench that nobody has touched. A few percent of stabilising is common practice, no published source. */
+/** A bench that nobody has touched. */
 export const USUAL_BENCH: Bench = {
   focalLengthsMm: null,
   compareBy: 'framing',
   measure: 'parallax',
-  stabilisingPercent: 5,
-  barsPercent: 0,
   knownHeightM: null,
   fillsPercent: 50,
   distanceM: 5,

@@ -1,11 +1,18 @@
 import { USUAL_BENCH } from './bench';
 import { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
-import { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT } from './default-rigs';
+import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
+import { DEFAULT_RIGS } from './default-rigs';
 import type { Kit } from './kit';
-import type { Aim, Shot } from './shot';
+import { PLAIN_LOOK, WHOLE, type Aim, type Shot } from './shot';
 import { SHOOT_FORMAT, SHOOT_VERSION, type Shoot } from './shoot';
 
-/** The made-up kit that every own shoot starts with. Names and figures are invented. */
+/**
+ * A raw picture of about 20 megapixels and the pictures that a battery of such a camera takes: common practice, no
+ * published source.
+ */
+export const USUAL_STILLS = { steadyShare: 1, stillMB: 25, stillsPerBattery: 700 };
+
+/** The made-up kit: an own shoot starts with a little of it (`starter-kit.ts`). Names and figures are invented. */
 export const DEFAULT_KIT: Kit = {
   cameras: [
     {
@@ -21,6 +28,7 @@ export const DEFAULT_KIT: Kit = {
       dataRateMbps: 200,
       bufferAboveHz: 120,
       bufferS: 600,
+      ...USUAL_STILLS,
     },
     {
       id: 'cam-wren',
@@ -35,6 +43,7 @@ export const DEFAULT_KIT: Kit = {
       dataRateMbps: 100,
       bufferAboveHz: 60,
       bufferS: 600,
+      ...USUAL_STILLS,
     },
     {
       id: 'cam-swift',
@@ -49,6 +58,7 @@ export const DEFAULT_KIT: Kit = {
       dataRateMbps: 150,
       bufferAboveHz: 60,
       bufferS: 600,
+      ...USUAL_STILLS,
     },
   ],
   lenses: [
@@ -60,6 +70,8 @@ export const DEFAULT_KIT: Kit = {
       closestFocusM: 0.28,
       fNumberMin: 2.8,
       ringDeg: 90,
+      breathingShare: 0,
+      steadyShare: 1,
     },
     {
       id: 'lens-fern-2470',
@@ -69,6 +81,8 @@ export const DEFAULT_KIT: Kit = {
       closestFocusM: 0.38,
       fNumberMin: 2.8,
       ringDeg: 120,
+      breathingShare: 0,
+      steadyShare: 1,
     },
     {
       id: 'lens-moss-35',
@@ -78,6 +92,8 @@ export const DEFAULT_KIT: Kit = {
       closestFocusM: 0.3,
       fNumberMin: 1.8,
       ringDeg: 180,
+      breathingShare: 0,
+      steadyShare: 1,
     },
     {
       id: 'lens-moss-85',
@@ -87,6 +103,8 @@ export const DEFAULT_KIT: Kit = {
       closestFocusM: 0.8,
       fNumberMin: 1.8,
       ringDeg: 200,
+      breathingShare: 0,
+      steadyShare: 1,
     },
     {
       id: 'lens-fern-70200',
@@ -96,6 +114,8 @@ export const DEFAULT_KIT: Kit = {
       closestFocusM: 1.1,
       fNumberMin: 2.8,
       ringDeg: 150,
+      breathingShare: 0,
+      steadyShare: 1,
     },
     {
       id: 'lens-swift-12',
@@ -105,6 +125,8 @@ export const DEFAULT_KIT: Kit = {
       closestFocusM: 1,
       fNumberMin: 2.8,
       ringDeg: 90,
+      breathingShare: 0,
+      steadyShare: 1,
     },
   ],
   rigs: DEFAULT_RIGS,
@@ -139,6 +161,8 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     name,
     note: '',
     subjectId,
+    subjectPart: WHOLE,
+    staging: [],
     walks: [],
     cameraId: kit.cameras[0].id,
     lensId: lens.id,
@@ -169,6 +193,8 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
       featherShape: 'minimumJerk',
     },
     backwards: false,
+    goes: 'stays',
+    look: PLAIN_LOOK,
     then: [],
     aim: { ...DEFAULT_AIM },
     fNumber: 5.6,
@@ -177,14 +203,15 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     light: { ev100: 15, iso: 100 },
     filterIds: [],
     playback: { reversed: false, ramp: [] },
+    after: { stabilisingPercent: 0, barsPercent: 0 },
     bench: USUAL_BENCH,
     variant: 'A',
     other: null,
   };
 }
 
-/** An own shoot: empty ground, the made-up kit, one shot waiting for a subject. */
-export function newShoot(id: string, name: string, shotId: string): Shoot {
+/** A new shoot: empty ground, a kit, one shot waiting for a subject. */
+export function newShoot(id: string, name: string, shotId: string, kit: Kit = DEFAULT_KIT): Shoot {
   return {
     format: SHOOT_FORMAT,
     version: SHOOT_VERSION,
@@ -193,8 +220,8 @@ export function newShoot(id: string, name: string, shotId: string): Shoot {
     note: '',
     delivery: { widthPx: 3840, heightPx: 2160, alsoShape: 'none' },
     site: { pieces: [] },
-    kit: DEFAULT_KIT,
-    shots: [newShot(DEFAULT_KIT, shotId, 'First shot', null)],
+    kit,
+    shots: [newShot(kit, shotId, 'First shot', null)],
     limits: {},
   };
 }

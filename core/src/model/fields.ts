@@ -3,36 +3,48 @@ import { BuildSchema, PartSchema, PlacedSchema, SledRoundSchema } from './build'
 import { factsOf } from './facts';
 import { CameraSchema, FilterSchema, GaitSchema, LensSchema, RigSchema } from './kit';
 import { FreePointSchema, LookSchema } from './moves/free';
-import { OpeningSchema, WallSchema } from './piece';
+import { FigureSchema, OpeningSchema, OwnPartSchema, TurntableSchema, WallSchema } from './piece';
 import {
+  AfterSchema,
   AimSchema,
   LegSchema,
+  JumpSchema,
   LightSchema,
+  LookOverSchema,
   PlaceSchema,
   RackSchema,
   RampPointSchema,
+  StagedSchema,
   TimingSchema,
   WalkPointSchema,
+  WalkSchema,
   WaySchema,
 } from './shot';
 
 /** What a person is told of the fields of the model, by the noun they belong to. */
 export const FIELDS = {
+  after: factsOf(AfterSchema),
   aim: { ...factsOf(AimSchema), ...factsOf(PlaceSchema) },
   bench: factsOf(BenchSchema),
   build: factsOf(BuildSchema),
   camera: factsOf(CameraSchema),
   filter: factsOf(FilterSchema),
   gait: factsOf(GaitSchema),
+  jump: factsOf(JumpSchema),
   leg: { ...factsOf(TimingSchema), ...factsOf(LegSchema) },
   lens: factsOf(LensSchema),
   light: factsOf(LightSchema),
   look: factsOf(LookSchema),
+  lookOver: factsOf(LookOverSchema),
   opening: factsOf(OpeningSchema),
+  ownPart: factsOf(OwnPartSchema),
   part: factsOf(PartSchema),
   pathPoint: factsOf(FreePointSchema),
   picture: factsOf(CameraSchema.shape.picturesFrom.element),
-  piece: factsOf(WallSchema),
+  piece: { ...factsOf(WallSchema), ...factsOf(TurntableSchema) },
+  figure: factsOf(FigureSchema),
+  staged: factsOf(StagedSchema),
+  walk: factsOf(WalkSchema),
   placed: factsOf(PlacedSchema),
   rack: factsOf(RackSchema),
   rampPoint: factsOf(RampPointSchema),

@@ -13,12 +13,12 @@ const edits: ((shoot: Shoot, k: number) => Shoot)[] = [
   (shoot, k) => ({
     ...shoot,
     shots: shoot.shots.map((shot, i) =>
-      i === k % 28 ? { ...shot, timing: { ...shot.timing, durationS: [0, 8, 900][k % 3] } } : shot,
+      i === k % 35 ? { ...shot, timing: { ...shot.timing, durationS: [0, 8, 90_000][k % 3] } } : shot,
     ),
   }),
   (shoot, k) => ({
     ...shoot,
-    shots: shoot.shots.map((shot, i) => (i === k % 28 ? { ...shot, lensId: ['gone', shot.lensId][k % 2] } : shot)),
+    shots: shoot.shots.map((shot, i) => (i === k % 35 ? { ...shot, lensId: ['gone', shot.lensId][k % 2] } : shot)),
   }),
   (shoot, k) => ({ ...shoot, shots: [...shoot.shots, { ...shoot.shots[0], id: [shoot.shots[3].id, 'new'][k % 2] }] }),
   (shoot, k) => ({
@@ -41,7 +41,7 @@ const edits: ((shoot: Shoot, k: number) => Shoot)[] = [
   (shoot, k) => ({ ...shoot, kit: { ...shoot.kit, lenses: k % 3 ? shoot.kit.lenses : [] } }),
   (shoot, k) => ({
     ...shoot,
-    shots: shoot.shots.map((shot, i) => (i === k % 28 ? { ...shot, walks: [...shot.walks, ...shot.walks] } : shot)),
+    shots: shoot.shots.map((shot, i) => (i === k % 35 ? { ...shot, walks: [...shot.walks, ...shot.walks] } : shot)),
   }),
   (shoot, k) => ({ ...shoot, limits: [{}, { wobble: 99 }, { wobble: 0.01 }][k % 3] }),
   (shoot) => Object.assign({ ...shoot }, { colour: 'red' }) as Shoot,
@@ -66,9 +66,9 @@ describe('a changed shoot', () => {
   });
   it('is said by what people call its things', () => {
     const [shot] = demo.shots;
-    const longer = { ...demo, shots: [{ ...shot, timing: { ...shot.timing, durationS: 900 } }] };
+    const longer = { ...demo, shots: [{ ...shot, timing: { ...shot.timing, durationS: 90_000 } }] };
     expect(saidOf(longer, problemsIn(longer)[0])).toBe(
-      '“First light along the rows”: timing.durationS must be at most 600; it is 900.',
+      '“First light along the rows”: timing.durationS must be at most 86400; it is 90000.',
     );
     const many = { ...demo, shots: Array.from({ length: 501 }, (_, i) => ({ ...shot, id: `s${i}` })) };
     expect(saidOf(many, problemsIn(many)[0])).toBe('shots must be at most 500 entries; it is a list of 501.');

@@ -6,6 +6,7 @@
  * factsOf(TimingSchema).durationS; // { type: 'number', label: 'Duration', unit: 's', min: 0.2, max: 600, step: 0.5 }
  */
 export { type Bench, MOST_FOCALS } from './bench';
+export { BODIES, type BodyMeasures, hipsOf, posedSize } from './body';
 export {
   type Arm,
   type Build,
@@ -32,8 +33,11 @@ export {
 } from './build';
 export { DECIDES } from './caution';
 export { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
-export { DEFAULT_GAITS, DEFAULT_RIGS, USUAL_GAIT, usualRig } from './default-rigs';
+export { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
+export { DEFAULT_RIGS } from './default-rigs';
+export { usualRig } from './usual-rig';
 export { DEFAULT_AIM, DEFAULT_KIT, newShoot, newShot } from './defaults';
+export { STARTER_KIT } from './starter-kit';
 export { differencesOf, sayDifferences } from './differences';
 export { type Fact, factsOf, numberFact, optionWords, QUANTITIES, type Quantity } from './facts';
 export { FIELDS } from './fields';
@@ -78,7 +82,21 @@ export {
   parametersOf,
 } from './move';
 export { type FreePoint, LEAST_APART_M, MOST_PATH_POINTS } from './moves/free';
-export { newPiece, type Piece, PIECE_KINDS, type PieceKind, type PieceLayer, WallSchema } from './piece';
+export {
+  type Body,
+  type Figure,
+  newPiece,
+  type OwnPart,
+  type Piece,
+  PIECE_GROUPS,
+  PIECE_KINDS,
+  type PieceGroup,
+  type PieceKind,
+  type PieceLayer,
+  type Pose,
+  type Size,
+  WallSchema,
+} from './piece';
 export { pathText, type Problem, problemsOf } from './problems';
 export { holesOf, partsOfSentence } from './sentence';
 export {
@@ -94,6 +112,7 @@ export {
 } from './shoot';
 export {
   type Aim,
+  drawnWalk,
   AIM_MODES,
   type AimMode,
   AimSchema,
@@ -102,13 +121,20 @@ export {
   type Focus,
   FocusSchema,
   type FocusTarget,
+  type Goes,
+  type Jump,
   type Leg,
   legAt,
   LegSchema,
   legsOf,
   type LegTime,
+  type LookOver,
   legTimes,
+  MOST_FRAMES,
   MOST_WALK_POINTS,
+  type Moves,
+  PLAIN_LOOK,
+  type Place,
   PlaceSchema,
   type Puller,
   PULLERS,
@@ -116,6 +142,7 @@ export {
   type RampPoint,
   type Shot,
   shotDurationS,
+  type Staged,
   ShotSchema,
   STICK_SPEEDS,
   type StickSpeed,
@@ -127,8 +154,10 @@ export {
   WalkSchema,
   type Way,
   WaySchema,
+  WHOLE,
   withLeg,
 } from './shot';
+export { AS_ON_SITE, stagedIn, stagedPieces } from './staging';
 export { clipped, nameText } from './text';
 export {
   asPrintedMm,

@@ -35,6 +35,11 @@ export const CameraSchema = z
     bufferAboveHz: number('Frames a second before it buffers', 'plain', 1, 2000, 1),
     /** How long the buffer lasts, s of action. */
     bufferS: number('Buffer', 's', 0.1, 3600, 1),
+    /** Part of the trembling that its stabiliser lets through; 1: it has none, or it is off. */
+    steadyShare: number('Part of trembling its stabiliser leaves', 'share', 0.02, 1, 0.05),
+    /** One picture of a time-lapse on the card, and how many a battery takes. */
+    stillMB: number('MB a still picture', 'plain', 0.1, 1000, 1),
+    stillsPerBattery: whole('Still pictures a battery', 1, 100_000, 50),
   })
   .superRefine(({ picturesFrom }, context) => {
     picturesFrom.forEach(({ fromHz }, i) => {
@@ -58,6 +63,10 @@ export const LensSchema = z
     fNumberMin: number('Widest opening, f/', 'plain', 0.5, 45, 0.1),
     /** How far the focus ring turns from its closest distance to infinity. */
     ringDeg: number('Focus ring turns', 'deg', 10, 720, 5),
+    /** How much narrower the picture is focused closest than at infinity: breathing. Below 0 it is wider. */
+    breathingShare: number('Narrower when focused near', 'share', -0.2, 0.3, 0.01),
+    /** Part of the trembling that its stabiliser lets through; 1: it has none, or it is off. */
+    steadyShare: number('Part of trembling its stabiliser leaves', 'share', 0.02, 1, 0.05),
   })
   .refine((lens) => lens.focalLengthMaxMm >= lens.focalLengthMinMm, {
     path: ['focalLengthMaxMm'],
@@ -79,6 +88,7 @@ export const RIG_KINDS = [
   'turntable',
   'rollLever',
   'rope',
+  'mount',
 ] as const;
 
 /**

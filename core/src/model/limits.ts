@@ -97,6 +97,13 @@ export const LIMITS = {
     unit: 'share',
     source: PRACTICE,
   },
+  handleS: {
+    group: 'Framing',
+    label: 'Empty frame before and after whoever crosses it',
+    value: 1.5,
+    unit: 's',
+    source: PRACTICE,
+  },
   cutOffS: {
     group: 'Framing',
     label: 'Head or side outside the frame for longer than',

@@ -1,8 +1,10 @@
 import { USUAL_BENCH } from './bench';
 import { OWN_CHECK } from './build';
-import { DEFAULT_AIM, DEFAULT_KIT } from './defaults';
-import { DEFAULT_GAITS, USUAL_GAIT, usualRig } from './default-rigs';
+import { DEFAULT_AIM, DEFAULT_KIT, USUAL_STILLS } from './defaults';
+import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
+import { usualRig } from './usual-rig';
 import { RIG_KINDS, type Rig, type RigKind } from './kit';
+import { PLAIN_LOOK, WHOLE } from './shot';
 
 type Row = Record<string, unknown>;
 const isRow = (value: unknown): value is Row => typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -204,6 +206,85 @@ function toVersion7(shoot: Row): Row {
   };
 }
 
+/** What a body could measure before is a body; what is taller or smaller is a post that looks like one from afar. */
+const BODY_M = [0.3, 3];
+
+/**
+ * From version 7 to 8: things can stand on others and have parts of their own, figures have a body and a pose; a shot
+ * is after a part of its subject and may stage the site; a walk may go over the ground and jump; a move may go with its
+ * subject, which none did before.
+ */
+function toVersion8(shoot: Row): Row {
+  const piece = (value: unknown): unknown => {
+    if (!isRow(value)) return value;
+    const row: Row = { on: null, ownParts: [], ...value };
+    if (row.kind !== 'figure') return row;
+    const tall = Number(row.heightM);
+    if (tall < BODY_M[0] || tall > BODY_M[1]) return { ...row, kind: 'post' };
+    return { body: 'adult', pose: 'stand', headwear: 'hat', ...row };
+  };
+  const leg = (value: unknown): unknown =>
+    isRow(value) ? { goes: 'stays', look: { ...PLAIN_LOOK }, ...value } : value;
+  const target = (value: unknown): unknown =>
+    isRow(value) && value.on === 'piece' ? { part: WHOLE, ...value } : value;
+  const focus = (value: unknown): unknown =>
+    isRow(value) && value.mode === 'racks'
+      ? {
+          ...value,
+          from: target(value.from),
+          racks: Array.isArray(value.racks)
+            ? value.racks.map((rack) => (isRow(rack) ? { ...rack, to: target(rack.to) } : rack))
+            : value.racks,
+        }
+      : value;
+  const plan = (value: unknown): unknown => {
+    if (!isRow(value)) return value;
+    const { bench } = value;
+    const after = { stabilisingPercent: 0, barsPercent: 0 };
+    // Bars belong to the shot now; what was kept back on the bench was only tried there.
+    if (isRow(bench) && typeof bench.barsPercent === 'number') after.barsPercent = bench.barsPercent;
+    return {
+      after,
+      subjectPart: WHOLE,
+      staging: [],
+      ...(leg(value) as Row),
+      walks: Array.isArray(value.walks)
+        ? value.walks.map((walk) => (isRow(walk) ? { footing: 'drawn', jumps: [], ...walk } : walk))
+        : value.walks,
+      then: Array.isArray(value.then) ? value.then.map(leg) : value.then,
+      focus: focus(value.focus),
+    };
+  };
+  const shotOf = (value: unknown): unknown => {
+    if (!isRow(value)) return value;
+    const shot: Row = { ...(plan(value) as Row), other: plan(value.other) };
+    if (isRow(value.bench))
+      shot.bench = Object.fromEntries(
+        Object.entries(value.bench).filter(([key]) => key !== 'stabilisingPercent' && key !== 'barsPercent'),
+      );
+    return shot;
+  };
+  const { kit } = shoot;
+  const each = (list: unknown, given: Row) =>
+    Array.isArray(list) ? list.map((row) => (isRow(row) ? { ...given, ...row } : row)) : list;
+  return {
+    ...shoot,
+    version: 8,
+    kit: isRow(kit)
+      ? {
+          ...kit,
+          cameras: each(kit.cameras, USUAL_STILLS),
+          lenses: each(kit.lenses, { breathingShare: 0, steadyShare: 1 }),
+        }
+      : kit,
+    site:
+      isRow(shoot.site) && Array.isArray(shoot.site.pieces)
+        ? { ...shoot.site, pieces: shoot.site.pieces.map(piece) }
+        : shoot.site,
+    shots: Array.isArray(shoot.shots) ? shoot.shots.map(shotOf) : shoot.shots,
+  };
+}
+
 /**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
@@ -216,5 +297,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 4) shoot = toVersion5(shoot);
   if (isRow(shoot) && shoot.version === 5) shoot = toVersion6(shoot);
   if (isRow(shoot) && shoot.version === 6) shoot = toVersion7(shoot);
+  if (isRow(shoot) && shoot.version === 7) shoot = toVersion8(shoot);
   return shoot;
 }

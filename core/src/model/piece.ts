@@ -2,6 +2,16 @@ import * as z from 'zod';
 import { choice, number } from './facts';
 import { idText, nameText } from './text';
 
+/** A point of a thing that a person names: where it is in the thing's own frame, metres from its base, and how large. */
+export const OwnPartSchema = z.strictObject({
+  id: idText,
+  name: nameText(40),
+  alongM: number('Part forward', 'm', -1000, 1000, 0.05),
+  acrossM: number('Part to the right', 'm', -1000, 1000, 0.05),
+  upM: number('Part up', 'm', -500, 500, 0.05),
+  sizeM: number('Part size', 'm', 0.005, 500, 0.05),
+});
+
 /**
  * A thing on the site. Every piece has a base point (metres, x east, y north, z up), a heading (degrees clockwise from
  * north; its length runs along the heading), and a bounding size: length along the heading, depth across it, height up.
@@ -13,9 +23,9 @@ const placed = {
   yM: number('North', 'm', -5000, 5000, 0.1),
   zM: number('Base height', 'm', -500, 500, 0.1),
   headingDeg: number('Heading', 'deg', -360, 360, 5),
-  lengthM: number('Length', 'm', 0.02, 2000, 0.1),
-  depthM: number('Depth', 'm', 0.02, 2000, 0.1),
-  heightM: number('Height', 'm', 0.02, 500, 0.1),
+  lengthM: number('Length', 'm', 0.005, 2000, 0.1),
+  depthM: number('Depth', 'm', 0.005, 2000, 0.1),
+  heightM: number('Height', 'm', 0.005, 500, 0.1),
   /** Whether it counts as near, with the subject, or far on screen; auto goes by its distance in every frame. */
   layer: choice('Layer', {
     auto: 'its distance says',
@@ -23,6 +33,9 @@ const placed = {
     subject: 'with the subject',
     far: 'far, always',
   }),
+  /** The piece it stands on or rides: it goes where that goes, and turns as that turns. */
+  on: z.string().min(1).nullable(),
+  ownParts: z.array(OwnPartSchema).max(12),
 };
 
 /** An opening in a wall: its centre along the wall from the middle, its width, its head height and its sill height. */
@@ -33,50 +46,129 @@ export const OpeningSchema = z.strictObject({
   sillM: number('Opening sill', 'm', 0, 500, 0.1),
 });
 
-const plain = (kind: 'figure' | 'post' | 'hedge' | 'box' | 'slab' | 'tree' | 'ridge') =>
-  z.strictObject({ kind: z.literal(kind), ...placed });
+export const PoseField = choice('Pose', {
+  stand: 'stands',
+  sit: 'sits',
+  crouch: 'crouches',
+  lie: 'lies',
+  ride: 'rides',
+});
+
+/** A person. Length, depth and height are those of the body standing upright, whatever the pose: height is stature. */
+export const FigureSchema = z.strictObject({
+  kind: z.literal('figure'),
+  ...placed,
+  heightM: number('Stature', 'm', 0.3, 3, 0.01),
+  body: choice('Body', { adult: 'a grown-up', child: 'a child' }),
+  pose: PoseField,
+  headwear: choice('On the head', {
+    hat: 'a broad hat',
+    cap: 'a cap',
+    helmet: 'a helmet',
+    bare: 'nothing on the head',
+  }),
+});
 
 export const WallSchema = z.strictObject({ kind: z.literal('wall'), ...placed, opening: OpeningSchema });
 
+/** A plate that turns under what stands on it: degrees a second from the start of the shot, clockwise seen from above. */
+export const TurntableSchema = z.strictObject({
+  kind: z.literal('turntable'),
+  ...placed,
+  turnDegps: number('Turns', 'degps', -720, 720, 5),
+});
+
+const PLAIN_KINDS = [
+  ...(['post', 'hedge', 'box', 'slab', 'tree', 'ridge'] as const),
+  ...(['car', 'lorry', 'motorbike', 'bicycle', 'scooter', 'board', 'boat', 'dog'] as const),
+  ...(['bottle', 'tin', 'watch', 'table', 'chair', 'plinth'] as const),
+] as const;
+const plain = <K extends (typeof PLAIN_KINDS)[number]>(kind: K) => z.strictObject({ kind: z.literal(kind), ...placed });
+
 export const PieceSchema = z.discriminatedUnion('kind', [
-  plain('figure'),
-  plain('post'),
-  plain('hedge'),
-  plain('box'),
-  plain('slab'),
-  plain('tree'),
-  plain('ridge'),
+  FigureSchema,
   WallSchema,
+  TurntableSchema,
+  ...PLAIN_KINDS.map(plain),
 ]);
 
 export type Opening = z.infer<typeof OpeningSchema>;
+export type OwnPart = z.infer<typeof OwnPartSchema>;
 export type Wall = z.infer<typeof WallSchema>;
-export type Piece = z.infer<typeof PieceSchema>;
-export type PieceKind = Piece['kind'];
-export type PieceLayer = Piece['layer'];
-
-interface KindFacts {
-  /** What a person calls it. */
-  label: string;
+export type Pose = z.infer<typeof PoseField>;
+export type Body = z.infer<typeof FigureSchema>['body'];
+/** What a body in another pose measured when it stood: a scene keeps it beside what the pose fills. */
+export interface Size {
   lengthM: number;
   depthM: number;
   heightM: number;
+}
+export type Figure = z.infer<typeof FigureSchema> & { standing?: Size };
+export type Turntable = z.infer<typeof TurntableSchema>;
+export type PlainPiece = z.infer<ReturnType<typeof plain>>;
+export type Piece = Figure | Wall | Turntable | PlainPiece;
+export type PieceKind = Piece['kind'];
+export type PieceLayer = Piece['layer'];
+
+/** What kinds of things there are, as a person looks for them. */
+export const PIECE_GROUPS = {
+  people: 'People and animals',
+  movers: 'Things that drive',
+  products: 'Products and furniture',
+  place: 'The place',
+} as const;
+export type PieceGroup = keyof typeof PIECE_GROUPS;
+
+interface KindFacts extends Size {
+  /** What a person calls it. */
+  label: string;
+  group: PieceGroup;
   /** Round pieces keep length and depth equal. */
   round: boolean;
   /** People and other pieces can stand on it. */
   ground: boolean;
 }
 
-/** The kinds a person can add, with the size a new one starts at. */
+const kind = (group: PieceGroup, label: string, lengthM: number, depthM: number, heightM: number): KindFacts => ({
+  label,
+  group,
+  lengthM,
+  depthM,
+  heightM,
+  round: false,
+  ground: false,
+});
+const round = (facts: KindFacts): KindFacts => ({ ...facts, round: true });
+const ground = (facts: KindFacts): KindFacts => ({ ...facts, ground: true });
+
+/**
+ * The kinds a person can add, with the size a new one starts at. Sizes of vehicles and products are usual ones: common
+ * practice, no published source.
+ */
 export const PIECE_KINDS: Record<PieceKind, KindFacts> = {
-  figure: { label: 'Figure', lengthM: 0.35, depthM: 0.5, heightM: 1.7, round: false, ground: false },
-  post: { label: 'Post', lengthM: 0.15, depthM: 0.15, heightM: 2.4, round: true, ground: false },
-  hedge: { label: 'Hedge row', lengthM: 12, depthM: 0.9, heightM: 0.9, round: false, ground: false },
-  wall: { label: 'Wall with an opening', lengthM: 5, depthM: 0.25, heightM: 2.8, round: false, ground: false },
-  box: { label: 'Box', lengthM: 3, depthM: 2, heightM: 2, round: false, ground: false },
-  slab: { label: 'Slab or terrace', lengthM: 10, depthM: 4, heightM: 0.6, round: false, ground: true },
-  tree: { label: 'Tree', lengthM: 3, depthM: 3, heightM: 5, round: true, ground: false },
-  ridge: { label: 'Ridge', lengthM: 30, depthM: 14, heightM: 6, round: false, ground: true },
+  figure: kind('people', 'Figure', 0.35, 0.5, 1.7),
+  dog: kind('people', 'Dog', 0.9, 0.28, 0.65),
+  car: kind('movers', 'Car', 4.3, 1.8, 1.5),
+  lorry: kind('movers', 'Lorry', 7, 2.4, 2.9),
+  motorbike: kind('movers', 'Motorbike', 2.1, 0.8, 1.15),
+  bicycle: kind('movers', 'Bicycle', 1.75, 0.6, 1.05),
+  scooter: kind('movers', 'Stand-on scooter', 1.15, 0.5, 1.15),
+  board: kind('movers', 'Board', 0.8, 0.22, 0.12),
+  boat: kind('movers', 'Boat', 5, 1.9, 0.9),
+  bottle: round(kind('products', 'Bottle', 0.08, 0.08, 0.3)),
+  tin: round(kind('products', 'Tin', 0.09, 0.09, 0.13)),
+  watch: round(kind('products', 'Watch', 0.042, 0.042, 0.012)),
+  turntable: round(kind('products', 'Turntable', 0.35, 0.35, 0.06)),
+  table: kind('products', 'Table', 1.4, 0.8, 0.74),
+  chair: kind('products', 'Chair', 0.5, 0.46, 0.9),
+  plinth: kind('products', 'Stand', 0.4, 0.4, 1),
+  post: round(kind('place', 'Post', 0.15, 0.15, 2.4)),
+  hedge: kind('place', 'Hedge row', 12, 0.9, 0.9),
+  wall: kind('place', 'Wall with an opening', 5, 0.25, 2.8),
+  box: kind('place', 'Box', 3, 2, 2),
+  slab: ground(kind('place', 'Slab or terrace', 10, 4, 0.6)),
+  tree: round(kind('place', 'Tree', 3, 3, 5)),
+  ridge: ground(kind('place', 'Ridge', 30, 14, 6)),
 };
 
 /** A new piece of a kind at a place, with that kind's starting size. The id must be new to the site. */
@@ -93,7 +185,11 @@ export function newPiece(kind: PieceKind, id: string, name: string, xM: number, 
     depthM,
     heightM,
     layer: 'auto' as const,
+    on: null,
+    ownParts: [],
   };
   if (kind === 'wall') return { kind, ...base, opening: { offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 } };
+  if (kind === 'figure') return { kind, ...base, body: 'adult', pose: 'stand', headwear: 'hat' };
+  if (kind === 'turntable') return { kind, ...base, turnDegps: 20 };
   return { kind, ...base };
 }

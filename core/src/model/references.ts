@@ -1,6 +1,6 @@
 import { parametersOf } from './move';
 import type { Shoot } from './shoot';
-import { focusTargets, legsOf, type Way } from './shot';
+import { focusTargets, legsOf, MOST_FRAMES, shotDurationS, type Way } from './shot';
 import { clipped } from './text';
 
 type Path = (string | number)[];
@@ -43,6 +43,15 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
     uniqueIds(build.ownChecks, [...path, 'ownChecks']);
   });
 
+  site.pieces.forEach(({ on, id, ownParts }, i) => {
+    const path = ['site', 'pieces', i];
+    uniqueIds(ownParts, [...path, 'ownParts']);
+    if (on === null) return;
+    known(pieces, on, [...path, 'on'], 'site.pieces');
+    if (standsOnItself(site.pieces, id))
+      refuse([...path, 'on'], 'stands on itself in the end; put one of them on the ground');
+  });
+
   const checkWay = (way: Way, path: Path) => {
     known(cameras, way.cameraId, [...path, 'cameraId'], 'kit.cameras');
     known(lenses, way.lensId, [...path, 'lensId'], 'kit.lenses');
@@ -59,6 +68,21 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
     });
     for (const { target, at } of focusTargets(way.focus))
       if (target.on === 'piece') known(pieces, target.pieceId, [...path, 'focus', ...at, 'pieceId'], 'site.pieces');
+    const frames = shotDurationS(way) * way.captureRateHz;
+    if (frames > MOST_FRAMES)
+      refuse(
+        [...path, 'captureRateHz'],
+        `comes to ${Math.round(frames)} frames; a shot has at most ${MOST_FRAMES}: film fewer a second, or less long`,
+      );
+    const staged = new Set<string>();
+    way.staging.forEach(({ pieceId, there }, k) => {
+      known(pieces, pieceId, [...path, 'staging', k, 'pieceId'], 'site.pieces');
+      if (staged.has(pieceId))
+        refuse([...path, 'staging', k, 'pieceId'], `is staged a second time ("${clipped(pieceId)}"); say it once`);
+      if (!there && pieceId === way.subjectId)
+        refuse([...path, 'staging', k, 'there'], 'takes the subject away; choose another subject first');
+      staged.add(pieceId);
+    });
     const walkers = new Set<string>();
     way.walks.forEach(({ pieceId }, k) => {
       known(pieces, pieceId, [...path, 'walks', k, 'pieceId'], 'site.pieces');
@@ -74,4 +98,16 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
     checkWay(shot, ['shots', i]);
     if (shot.other) checkWay(shot.other, ['shots', i, 'other']);
   });
+}
+
+/** Whether a piece, followed down what it stands on, comes back to itself. */
+function standsOnItself(pieces: Shoot['site']['pieces'], id: string): boolean {
+  const under = new Map(pieces.map((piece) => [piece.id, piece.on]));
+  const met = new Set<string>();
+  for (let next = under.get(id); next !== null && next !== undefined; next = under.get(next)) {
+    if (next === id) return true;
+    if (met.has(next)) return false;
+    met.add(next);
+  }
+  return false;
 }

@@ -3,12 +3,13 @@ import { choice } from './facts';
 import { limitsOf, OwnLimitsSchema, type Limits } from './limits';
 import { cameraAt, KitSchema, type Camera, type Filter, type Gait, type Lens, type Rig } from './kit';
 import { PieceSchema, type Piece } from './piece';
+import { stagedPieces } from './staging';
 import { checkReferences } from './references';
 import { ShotSchema, type Shot } from './shot';
 import { idText, nameText } from './text';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 7;
+export const SHOOT_VERSION = 8;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
@@ -59,7 +60,8 @@ export interface Setup {
   /** What is before the lens. */
   filters: Filter[];
   delivery: Delivery;
-  pieces: Piece[];
+  /** Those that are there in this shot, where and as they are in it. */
+  pieces: readonly Piece[];
   subject: Piece | null;
   limits: Limits;
 }
@@ -69,11 +71,12 @@ export interface Setup {
  * the same.
  */
 export function setupOf(shoot: Shoot, shot: Shot): Setup {
-  const find = <T extends { id: string }>(rows: T[], id: string, what: string): T => {
+  const find = <T extends { id: string }>(rows: readonly T[], id: string, what: string): T => {
     const found = rows.find((row) => row.id === id);
     if (!found) throw new RangeError(`The shot "${shot.name}" names a ${what} that is not there: ${id}.`);
     return found;
   };
+  const pieces = stagedPieces(shoot.site.pieces, shot);
   return {
     shot,
     camera: cameraAt(find(shoot.kit.cameras, shot.cameraId, 'camera'), shot.captureRateHz),
@@ -82,8 +85,8 @@ export function setupOf(shoot: Shoot, shot: Shot): Setup {
     gait: find(shoot.kit.gaits, shot.gaitId, 'gait'),
     filters: shot.filterIds.map((id) => find(shoot.kit.filters, id, 'filter')),
     delivery: shoot.delivery,
-    pieces: shoot.site.pieces,
-    subject: shot.subjectId === null ? null : find(shoot.site.pieces, shot.subjectId, 'subject'),
+    pieces,
+    subject: shot.subjectId === null ? null : find(pieces, shot.subjectId, 'subject'),
     limits: limitsOf(shoot.limits),
   };
 }

@@ -1,7 +1,8 @@
 import * as z from 'zod';
-import { choice, number, whole } from './facts';
+import { choice, number, whole, yesNo } from './facts';
 import { BenchSchema } from './bench';
 import { MoveSchema } from './move';
+import { FigureSchema, PoseField } from './piece';
 import { idText, nameText } from './text';
 
 /** A subject is here at this time. Times run from the start of the shot and may begin before it or end after it. */
@@ -14,27 +15,66 @@ export const WalkPointSchema = z.strictObject({
 
 export const MOST_WALK_POINTS = 20_000;
 
+/** A jump: it leaves the ground at a moment and rises so high; how long it is in the air follows from that. */
+export const JumpSchema = z.strictObject({
+  atS: number('Jump at', 's', -36000, 36000, 0.1),
+  heightM: number('Jump height', 'm', 0.01, 20, 0.1),
+});
+
+/**
+ * Where a piece goes during a shot. `footing`: its heights are those of its points, or those of the ground under it,
+ * steps and slopes included.
+ */
 export const WalkSchema = z
-  .strictObject({ pieceId: z.string().min(1), points: z.array(WalkPointSchema).min(1).max(MOST_WALK_POINTS) })
+  .strictObject({
+    pieceId: z.string().min(1),
+    points: z.array(WalkPointSchema).min(1).max(MOST_WALK_POINTS),
+    footing: choice('Heights', { drawn: 'as drawn', ground: 'over the ground' }),
+    jumps: z.array(JumpSchema).max(40),
+  })
   .superRefine((walk, context) => {
-    walk.points.forEach((point, i) => {
-      if (i > 0 && point.tS <= walk.points[i - 1].tS)
-        context.addIssue({
-          code: 'custom',
-          path: ['points', i, 'tS'],
-          message: `must come after the point before it (${walk.points[i - 1].tS} s); put the points in order of time`,
-        });
-    });
+    const later = (key: 'points' | 'jumps', field: 'tS' | 'atS', times: number[]) =>
+      times.forEach((tS, i) => {
+        if (i > 0 && tS <= times[i - 1])
+          context.addIssue({
+            code: 'custom',
+            path: [key, i, field],
+            message: `must come after the one before it (${times[i - 1]} s); put them in order of time`,
+          });
+      });
+    later(
+      'points',
+      'tS',
+      walk.points.map(({ tS }) => tS),
+    );
+    later(
+      'jumps',
+      'atS',
+      walk.jumps.map(({ atS }) => atS),
+    );
   });
+
+/**
+ * What of a piece differs in this shot; null: as it is on the site. Pieces are shared by all shots, this is not.
+ */
+export const StagedSchema = z.strictObject({
+  pieceId: z.string().min(1),
+  there: yesNo('There', 'in this shot', 'not in this shot'),
+  place: FigureSchema.pick({ xM: true, yM: true, zM: true }).nullable(),
+  headingDeg: FigureSchema.shape.headingDeg.nullable(),
+  pose: PoseField.nullable(),
+  /** It stands or rides on nothing in this shot, whatever it is on on the site. */
+  alone: yesNo('Alone', 'by itself', 'on what it is on'),
+});
 
 /** Hold, feather in, cruise, feather out, hold: the holds and feathers lie inside the duration. */
 export const TimingSchema = z
   .strictObject({
-    durationS: number('Duration', 's', 0.2, 600, 0.5),
-    holdStartS: number('Hold at the start', 's', 0, 300, 0.1),
-    featherInS: number('Feather in', 's', 0, 300, 0.1),
-    featherOutS: number('Feather out', 's', 0, 300, 0.1),
-    holdEndS: number('Hold at the end', 's', 0, 300, 0.1),
+    durationS: number('Duration', 's', 0.2, 86_400, 0.5),
+    holdStartS: number('Hold at the start', 's', 0, 43_200, 0.1),
+    featherInS: number('Feather in', 's', 0, 43_200, 0.1),
+    featherOutS: number('Feather out', 's', 0, 43_200, 0.1),
+    holdEndS: number('Hold at the end', 's', 0, 43_200, 0.1),
     featherShape: choice('Feather shape', {
       minimumJerk: 'softest',
       cosine: 'cosine',
@@ -73,6 +113,25 @@ export const AimSchema = z.strictObject({
 });
 
 /**
+ * How the camera looks over one move. `mode`: who turns it, null as the shot says. `toPlace`: the place in the frame
+ * that the subject has come to when the move ends, null where it was. The roll comes on top of what the move itself
+ * does. All of it goes with the feathers of the move.
+ */
+export const LookOverSchema = z.strictObject({
+  mode: AimSchema.shape.mode.nullable(),
+  toPlace: PlaceSchema.nullable(),
+  fromRollDeg: number('Roll from', 'deg', -360, 360, 5, { mirror: 'side' }),
+  toRollDeg: number('Roll to', 'deg', -360, 360, 5, { mirror: 'side' }),
+});
+
+/** Whether a move that is laid out about the subject goes with it while it walks. */
+export const GoesField = choice('Goes', {
+  goes: 'goes with it',
+  turns: 'goes with it and turns as it turns',
+  stays: 'stays where it started',
+});
+
+/**
  * One move of a shot with its timing. `overlapS` is how long before the end of the leg before it starts; `backwards`
  * runs it from its end.
  */
@@ -80,21 +139,27 @@ export const LegSchema = z.strictObject({
   move: MoveSchema,
   timing: TimingSchema,
   backwards: z.boolean(),
+  goes: GoesField,
+  look: LookOverSchema,
   overlapS: number('Overlap with the move before', 's', 0, 60, 0.1),
 });
+
+/** A part of a thing by its name. */
+const partText = z.string().min(1).max(60);
+export const WHOLE = 'whole';
 
 const focusDistanceM = number('Focus distance', 'm', 0.05, 10000, 0.1);
 
 /** What the focus rests on: the subject or a piece wherever it is, or a distance. */
 export const FocusTargetSchema = z.discriminatedUnion('on', [
   z.strictObject({ on: z.literal('subject') }),
-  z.strictObject({ on: z.literal('piece'), pieceId: z.string().min(1) }),
+  z.strictObject({ on: z.literal('piece'), pieceId: z.string().min(1), part: partText }),
   z.strictObject({ on: z.literal('distance'), distanceM: focusDistanceM }),
 ]);
 
 /** The focus leaves what it rests on at a moment of action and has come to the next thing so long after. */
 export const RackSchema = z.strictObject({
-  atS: number('Rack starts at', 's', 0, 600, 0.1),
+  atS: number('Rack starts at', 's', 0, 86_400, 0.1),
   overS: number('Rack takes', 's', 0, 300, 0.1),
   to: FocusTargetSchema,
 });
@@ -125,7 +190,7 @@ export const FocusSchema = z.discriminatedUnion('mode', [
  * Between two moments the speed changes evenly.
  */
 export const RampPointSchema = z.strictObject({
-  atS: number('Speed at', 's', 0, 600, 0.1),
+  atS: number('Speed at', 's', 0, 86_400, 0.1),
   speed: number('Speed', 'share', 0.01, 100, 0.05),
 });
 
@@ -149,9 +214,21 @@ export const LightSchema = z.strictObject({
   iso: number('ISO', 'plain', 6, 1_000_000, 100),
 });
 
+/** What is done to the picture after filming: a share kept back for stabilising, black bars at top and bottom each. */
+export const AfterSchema = z.strictObject({
+  stabilisingPercent: number('Kept back for stabilising', 'percent', 0, 40, 1),
+  barsPercent: number('Black bars', 'percent', 0, 40, 1),
+});
+
+/** Most frames that a shot may come to: ten minutes at a thousand a second. */
+export const MOST_FRAMES = 600_000;
+
 /** How a shot is made: everything about it but its name. */
 const plan = {
   subjectId: z.string().min(1).nullable(),
+  /** The part of the subject that the shot is after: by its name, or `whole`. */
+  subjectPart: partText,
+  staging: z.array(StagedSchema).max(200),
   walks: z.array(WalkSchema),
   cameraId: z.string().min(1),
   lensId: z.string().min(1),
@@ -164,12 +241,14 @@ const plan = {
   /**
    * Frames the camera records a second, and frames the audience sees a second: more recorded than shown is slow motion.
    */
-  captureRateHz: number('Capture rate', 'hz', 1, 2000, 1),
+  captureRateHz: number('Capture rate', 'hz', 0.001, 2000, 1),
   frameRateHz: number('Frame rate', 'hz', 1, 1000, 1),
-  shutterDeg: number('Shutter', 'shutter', 1, 360, 5),
+  shutterDeg: number('Shutter', 'shutter', 0.1, 360, 5),
   move: MoveSchema,
   timing: TimingSchema,
   backwards: z.boolean(),
+  goes: GoesField,
+  look: LookOverSchema,
   /** Moves that follow in the same shot, each from where the one before it ended. */
   then: z.array(LegSchema).max(12),
   aim: AimSchema,
@@ -181,6 +260,7 @@ const plan = {
   /** What is before the lens. */
   filterIds: z.array(z.string().min(1)).max(6),
   playback: PlaybackSchema,
+  after: AfterSchema,
 };
 
 export const WaySchema = z.strictObject(plan);
@@ -200,6 +280,11 @@ export const ShotSchema = z.strictObject({
 
 export type WalkPoint = z.infer<typeof WalkPointSchema>;
 export type Walk = z.infer<typeof WalkSchema>;
+export type Jump = z.infer<typeof JumpSchema>;
+export type Staged = z.infer<typeof StagedSchema>;
+export type Place = z.infer<typeof PlaceSchema>;
+export type LookOver = z.infer<typeof LookOverSchema>;
+export type Goes = z.infer<typeof GoesField>;
 export type Timing = z.infer<typeof TimingSchema>;
 export type FeatherShape = Timing['featherShape'];
 export const FEATHER_SHAPES = TimingSchema.shape.featherShape.options;
@@ -219,17 +304,30 @@ export type Playback = z.infer<typeof PlaybackSchema>;
 export type Way = z.infer<typeof WaySchema>;
 export type Shot = z.infer<typeof ShotSchema>;
 
+/** A walk through points with their heights and nothing else. */
+export const drawnWalk = (pieceId: string, points: WalkPoint[]): Walk => ({
+  pieceId,
+  points,
+  footing: 'drawn',
+  jumps: [],
+});
+
+/** A look that changes nothing. */
+export const PLAIN_LOOK: LookOver = { mode: null, toPlace: null, fromRollDeg: 0, toRollDeg: 0 };
+
+/** What of a shot says how it is made of moves. */
+export type Moves = Pick<Way, 'move' | 'timing' | 'backwards' | 'goes' | 'look' | 'then'>;
+
 /** Every move of a shot in order; the first is the shot's own. */
-export function legsOf(shot: Pick<Way, 'move' | 'timing' | 'backwards' | 'then'>): Leg[] {
-  const { move, timing, backwards } = shot;
-  return [{ move, timing, backwards, overlapS: 0 }, ...shot.then];
+export function legsOf({ move, timing, backwards, goes, look, then }: Moves): Leg[] {
+  return [{ move, timing, backwards, goes, look, overlapS: 0 }, ...then];
 }
 
 /** The shot with one of its moves changed, 0 for the first. */
 export function withLeg(shot: Shot, index: number, edit: (leg: Leg) => Leg): Shot {
   if (index > 0) return { ...shot, then: shot.then.map((leg, i) => (i === index - 1 ? edit(leg) : leg)) };
-  const { move, timing, backwards } = edit(legsOf(shot)[0]);
-  return { ...shot, move, timing, backwards };
+  const { move, timing, backwards, goes, look } = edit(legsOf(shot)[0]);
+  return { ...shot, move, timing, backwards, goes, look };
 }
 
 /** Everything that a focus rests on, and where it is said. */
@@ -249,7 +347,7 @@ export interface LegTime {
 }
 
 /** When each move of a shot is made: a later one begins before the latest end so far, by its overlap. */
-export function legTimes(shot: Pick<Way, 'move' | 'timing' | 'backwards' | 'then'>): LegTime[] {
+export function legTimes(shot: Moves): LegTime[] {
   let endS = 0;
   return legsOf(shot).map((leg, k) => {
     const fromS = k === 0 ? 0 : Math.max(0, endS - leg.overlapS);
@@ -268,6 +366,6 @@ export function legAt(shot: Shot, tS: number): number {
 }
 
 /** How long a shot takes to film, s: its legs one after the other, less their overlaps. */
-export function shotDurationS(shot: Shot): number {
+export function shotDurationS(shot: Moves): number {
   return legTimes(shot).reduce((latest, { toS }) => Math.max(latest, toS), 0);
 }

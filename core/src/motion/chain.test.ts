@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shotDurationS, type Leg } from '../model';
+import { PLAIN_LOOK, shotDurationS, type Leg } from '../model';
 import { anyMove, num } from '../testing/any-move';
 import { filmed, usual } from '../testing/filmed';
 import { MOVE_KINDS } from './moves';
@@ -18,6 +18,8 @@ const leg = (move: Leg['move'], more: Partial<Leg> = {}): Leg => ({
   move,
   timing: TIMING,
   backwards: false,
+  goes: 'stays',
+  look: PLAIN_LOOK,
   overlapS: 0,
   ...more,
 });

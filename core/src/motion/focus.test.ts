@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FocusSchema, type Leg } from '../model';
+import { PLAIN_LOOK, FocusSchema, type Leg } from '../model';
 import { fastestPull } from '../image';
 import { filmed, usual } from '../testing/filmed';
 
@@ -36,7 +36,7 @@ describe('focus', () => {
     expect(back.samples.focusDistanceM[0]).toBeCloseTo(forth.samples.focusDistanceM[forth.last], 9);
   });
   it('passes softly to the subject when the next move follows it', () => {
-    const then: Leg = { move: usual('push'), timing, backwards: false, overlapS: 0 };
+    const then: Leg = { move: usual('push'), timing, backwards: false, goes: 'stays', look: PLAIN_LOOK, overlapS: 0 };
     const { samples, last } = filmed(rack, { timing, then: [then], captureRateHz: 60, frameRateHz: 60 });
     const steps = Array.from(samples.focusDistanceM.slice(1), (m, i) =>
       Math.abs(1 / m - 1 / samples.focusDistanceM[i]),
@@ -52,7 +52,7 @@ describe('a focus that goes from one thing to another', () => {
     from: { on: 'distance' as const, distanceM: 1 },
     racks: [
       { atS: 1, overS: 1, to: { on: 'subject' as const } },
-      { atS: 3, overS: 0.5, to: { on: 'piece' as const, pieceId: 'back' } },
+      { atS: 3, overS: 0.5, to: { on: 'piece' as const, pieceId: 'back', part: 'whole' } },
     ],
   };
   const film = filmed(usual('still'), { timing: { ...timing, durationS: 6 }, focus: racks });

@@ -1,5 +1,6 @@
-import { eased, type Scene } from '../scene';
-import type { Focus, FocusTarget } from '../model';
+import { eased, partFootOf, type Scene } from '../scene';
+import { partOf } from '../site';
+import { type Focus, type FocusTarget, WHOLE } from '../model';
 import type { ShotMotion } from './legs';
 
 /** Nothing focuses nearer than this, m. */
@@ -13,16 +14,17 @@ export type FocusAt = (tS: number, place: Float64Array, subjectDistanceM: number
  * evenly in dioptres (as a focus ring nearly does) from one piece to another. Legs pass the focus on softly.
  */
 export function focusOf(scene: Scene, motion: ShotMotion): FocusAt {
-  const distanceTo = (pieceId: string | null) => {
+  const distanceTo = (pieceId: string | null, partId = WHOLE) => {
     const thing = scene.things.find(({ piece }) => piece.id === pieceId);
     if (!thing) return null;
-    const { piece, at: walk } = thing;
+    const part = partOf(thing.piece, partId);
+    const footAt = partFootOf(thing, part);
     const at = new Float64Array(3);
     return (tS: number, place: Float64Array) => {
-      walk(tS, at);
+      footAt(tS, at);
       return Math.max(
         LEAST_FOCUS_M,
-        Math.hypot(at[0] - place[0], at[1] - place[1], at[2] + piece.heightM / 2 - place[2]),
+        Math.hypot(at[0] - place[0], at[1] - place[1], at[2] + part.heightM / 2 - place[2]),
       );
     };
   };
@@ -56,13 +58,13 @@ export function focusOf(scene: Scene, motion: ShotMotion): FocusAt {
  */
 function planned(
   focus: Focus,
-  distanceTo: (pieceId: string) => ((tS: number, place: Float64Array) => number) | null,
+  distanceTo: (pieceId: string, part: string) => ((tS: number, place: Float64Array) => number) | null,
 ): FocusAt {
   if (focus.mode === 'follow') return (_tS, _place, subjectDistanceM) => subjectDistanceM;
   if (focus.mode === 'fixed') return () => focus.distanceM;
   const dioptresOf = (target: FocusTarget): FocusAt => {
     if (target.on === 'distance') return () => 1 / target.distanceM;
-    const piece = target.on === 'piece' ? distanceTo(target.pieceId) : null;
+    const piece = target.on === 'piece' ? distanceTo(target.pieceId, target.part) : null;
     return (tS, place, subjectDistanceM) => 1 / (piece?.(tS, place) ?? Math.max(LEAST_FOCUS_M, subjectDistanceM));
   };
   const first = dioptresOf(focus.from);

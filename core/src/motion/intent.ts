@@ -1,5 +1,8 @@
 import type { Point3 } from '../site';
+import type { Place } from '../model';
+import type { Scene } from '../scene';
 import type { LegMotion } from './legs';
+import { placesOf } from './look';
 import type { SubjectIn } from './moves/recipe';
 
 /** One stroke of a camera's way: a move of a plan, or a stretch of a recording. Seconds of action. */
@@ -36,8 +39,17 @@ export interface Intent {
   goesDark: boolean;
   /** When the subject ought to be in the frame. */
   subjectIn: SubjectIn;
-  /** The camera looks where the shot's aim says all the while, and the subject belongs in the frame all the while. */
+  /**
+   * The camera follows the subject as the shot's aim says all the while, and the subject belongs in the frame all the
+   * while.
+   */
   keepsPlace: boolean;
+  /** Where in the frame the part belongs at a moment of action, written into `out`. */
+  placeAt(tS: number, out: Place): void;
+  /** The head is free on all axes at some time: the hand's lean reaches the horizon. */
+  freeHorizon: boolean;
+  /** The subject carries the camera: nothing of it is in the camera's way. */
+  carried: boolean;
   /** The moves say where the camera looks all the while: the shot's aim has no say. */
   looksWhereMovesSay: boolean;
   /** The zoom holds the subject's size at some time. */
@@ -54,7 +66,10 @@ export interface Intent {
 export const LEAST_TRAVEL_M = 0.005;
 
 /** What a plan's moves are meant to do, each at its time. */
-export function intentOf(legs: readonly LegMotion[], hasSubject: boolean): Intent {
+export function intentOf(scene: Scene, legs: readonly LegMotion[]): Intent {
+  const hasSubject = scene.subject !== null;
+  const modeOf = ({ leg }: LegMotion) => leg.look.mode ?? scene.shot.aim.mode;
+  const places = legs.map((_, k) => placesOf(scene, k));
   const every = (test: (leg: LegMotion) => boolean) => legs.every(test);
   const some = (test: (leg: LegMotion) => boolean) => legs.some(test);
   const zooms = legs.map(({ recipe, move }) => recipe.zoom(move));
@@ -66,7 +81,17 @@ export function intentOf(legs: readonly LegMotion[], hasSubject: boolean): Inten
     reveals: some(({ recipe }) => recipe.reveals),
     goesDark: some(({ recipe }) => recipe.goesDark),
     subjectIn: subjectInOf(legs),
-    keepsPlace: every((leg) => asksAim(leg) && leg.recipe.subjectIn(leg.move) === 'always'),
+    keepsPlace: every((leg) => asksAim(leg) && leg.recipe.subjectIn(leg.move) === 'always' && modeOf(leg) !== 'locked'),
+    placeAt: (tS, out) => {
+      let k = 0;
+      while (k + 1 < legs.length && tS > legs[k + 1].fromS) k += 1;
+      const { from, to } = places[k];
+      const share = legs[k].shareAt(tS);
+      out.u = from.u + (to.u - from.u) * share;
+      out.v = from.v + (to.v - from.v) * share;
+    },
+    freeHorizon: some((leg) => modeOf(leg) === 'allFollow'),
+    carried: some(({ recipe, move }) => recipe.aim(move).base === 'carried'),
     looksWhereMovesSay: every((leg) => !asksAim(leg)),
     holdsSize: hasSubject && zooms.some(({ rule }) => rule === 'holdHeight'),
     zooms: zooms.some(({ rule }) => rule !== 'fixed'),

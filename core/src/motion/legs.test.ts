@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { legAt, withLeg, type Leg } from '../model';
+import { PLAIN_LOOK, legAt, withLeg, type Leg } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { gripsOf, motionOf } from './legs';
@@ -17,6 +17,8 @@ const leg = (move: Leg['move'], more: Partial<Leg> = {}): Leg => ({
   move,
   timing: TIMING,
   backwards: false,
+  goes: 'stays',
+  look: PLAIN_LOOK,
   overlapS: 0,
   ...more,
 });
@@ -108,7 +110,7 @@ describe('when the subject ought to be in the frame', () => {
     expect(filmed(usual('push')).motion.intent.subjectIn).toBe('always');
     expect(filmed(usual('groundStart')).motion.intent.subjectIn).toBe('end');
     expect(filmed(usual('groundStart'), { backwards: true }).motion.intent.subjectIn).toBe('start');
-    expect(filmed(usual('enterLeave')).motion.intent.subjectIn).toBe('sometime');
+    expect(filmed(usual('enterLeave')).motion.intent.subjectIn).toBe('passes');
   });
   it('of a chain: at the end when its last move ends on it', () => {
     expect(chain(leg(usual('skyEnd')), leg(usual('groundStart'))).motion.intent.subjectIn).toBe('end');

@@ -4,6 +4,7 @@ import { groundHeightM, type Point3 } from '../site';
 import { recipeOf } from './moves';
 import { intentOf, type Intent } from './intent';
 import type { Grip, Moments, Recipe } from './moves/recipe';
+import { broughtBack, goingOf, goingTrack, type Gone, type GoneAt } from './going';
 import type { MoveFrame } from './move-frame';
 import { sizeOf } from './stand-in';
 import type { Track } from './track';
@@ -29,6 +30,8 @@ export interface LegMotion {
    */
   began: Float64Array;
   came: Float64Array | null;
+  /** How far it has gone with the subject at a moment of its track; null where it stays. */
+  gone: GoneAt | null;
   /**
    * The moment its track lives in: stands still before it begins to move and after it has ended, unless nothing comes
    * before or after.
@@ -45,10 +48,11 @@ export interface ShotMotion {
   endS: number;
   /** The first move's pivot. */
   pivot: Point3;
-  subjectAt: WalkAt | null;
+  /** The foot of the part that the shot is after. */
+  partAt: WalkAt | null;
   headingAt: HeadingAt;
-  /** Height of the subject, m; NaN without one. */
-  subjectHeightM: number;
+  /** Height of that part, m; NaN without a subject. */
+  partHeightM: number;
   intent: Intent;
   /** Writes where the camera is at a moment, before any body. */
   placeAt(tS: number, out: Float64Array, offset?: number): void;
@@ -65,7 +69,7 @@ const LOOK_OVER_S = 1;
  * goes by the subject's place when it starts.
  */
 export function motionOf(scene: Scene): ShotMotion {
-  const { subject, subjectAt: walk, headingAt, ground, timeline } = scene;
+  const { part, wayAt: walk, headingAt, ground, timeline } = scene;
   const legs: LegMotion[] = [];
   const reached = new Float64Array(3);
   timeline.forEach(({ leg, fromS, toS, pace }, k) => {
@@ -84,7 +88,14 @@ export function motionOf(scene: Scene): ShotMotion {
         out[offset + 1] = 0;
         out[offset + 2] = pivot.zM;
       });
-    const moveFrame: MoveFrame = { pivot, subjectAt, headingAt, ...sizeOf(scene) };
+    const moveFrame: MoveFrame = {
+      pivot,
+      subjectAt,
+      headingAt,
+      bodyAt: scene.subjectAt ?? subjectAt,
+      stanceAt: scene.stanceAt,
+      ...sizeOf(scene),
+    };
     const recipe = recipeOf(leg.move);
     const joined = k > 0 && !leg.backwards;
     const move = joined
@@ -92,7 +103,9 @@ export function motionOf(scene: Scene): ShotMotion {
       : leg.move;
     const shareAt = leg.backwards ? (tS: number) => 1 - pace.at(tS) : pace.at;
     const isLast = k === timeline.length - 1;
-    const track = recipe.track(move, moveFrame);
+    const gone = goingOf(leg, recipe, moveFrame, walk === null ? null : k === 0 ? 0 : pace.startS);
+    const laid = recipe.track(move, moveFrame);
+    const track = gone ? goingTrack(laid, gone, pivot) : laid;
     const momentAt = momentOf(k === 0 ? -Infinity : pace.startS, isLast ? Infinity : pace.endS, leg);
     const built: LegMotion = {
       leg,
@@ -107,6 +120,7 @@ export function motionOf(scene: Scene): ShotMotion {
         fromS + Math.min(leg.timing.durationS, Math.max(LOOK_OVER_S, leg.timing.holdStartS + leg.timing.featherInS)),
       shareAt,
       momentAt,
+      gone,
       began: placeOf({ track, shareAt, momentAt }, k === 0 ? 0 : pace.startS),
       came: isLast ? null : placeOf({ track, shareAt, momentAt }, pace.endS),
     };
@@ -122,10 +136,10 @@ export function motionOf(scene: Scene): ShotMotion {
     startS: Math.min(...legs.map((leg) => leg.pace.startS)),
     endS: Math.max(...legs.map((leg) => leg.pace.endS)),
     pivot: legs[0].moveFrame.pivot,
-    subjectAt: walk,
+    partAt: scene.partAt,
     headingAt,
-    subjectHeightM: subject ? subject.heightM : NaN,
-    intent: intentOf(legs, subject !== null),
+    partHeightM: part ? part.heightM : NaN,
+    intent: intentOf(scene, legs),
     placeAt,
   };
 }
@@ -200,8 +214,19 @@ export function gripsOf(
   ];
 }
 
-/** When a leg's track begins and ends, for dragging. */
-export const momentsOf = ({ pace, momentAt }: LegMotion): Moments => ({
-  startS: momentAt(pace.startS),
-  endS: momentAt(pace.endS),
-});
+/** A leg's move after one of its grips was dragged to a site point; a move that goes along is brought back first. */
+export function draggedMove(
+  { recipe, move, moveFrame, gone, pace, momentAt }: LegMotion,
+  gripId: string,
+  xM: number,
+  yM: number,
+): Move {
+  const moments: Moments = { startS: momentAt(pace.startS), endS: momentAt(pace.endS) };
+  const to = { xM, yM };
+  const far: Gone = { eastM: 0, northM: 0, upM: 0, turnDeg: 0 };
+  if (gone && !recipe.grips) {
+    gone(gripId === 'end' ? moments.endS : moments.startS, far);
+    Object.assign(to, broughtBack(to, far, moveFrame.pivot));
+  }
+  return recipe.drag(move, gripId, to.xM, to.yM, moveFrame, moments);
+}

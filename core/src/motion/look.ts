@@ -1,6 +1,9 @@
-import { eased, type Scene } from '../scene';
+import type { Place } from '../model';
+import { eased, type Scene, type Stance } from '../scene';
 import { aimAt, type PanTilt } from './aim';
-import type { LegMotion, ShotMotion } from './legs';
+import { carriedLook } from './carried';
+import type { Gone } from './going';
+import type { ShotMotion } from './legs';
 import type { AimRule, Look } from './moves/recipe';
 import { nearestTurn } from '../site';
 import { baseOf, middleM } from './stand-in';
@@ -13,7 +16,7 @@ export type LookAt = (tS: number, place: Float64Array, subject: Float64Array, fo
 
 /** The look of a whole shot: each leg's own, passed softly from one leg to the next. */
 export function lookOf(scene: Scene, motion: ShotMotion, frameWidthMm: number, frameHeightMm: number): LookAt {
-  const looks = motion.legs.map((leg) => legLook(scene, motion, leg, frameWidthMm, frameHeightMm));
+  const looks = motion.legs.map((_, k) => legLook(scene, motion, k, frameWidthMm, frameHeightMm));
   const next: Look = { panDeg: 0, tiltDeg: 0, rollDeg: 0 };
   return (tS, place, subject, focalLengthMm, out) => {
     let begun = 0;
@@ -32,17 +35,29 @@ export function lookOf(scene: Scene, motion: ShotMotion, frameWidthMm: number, f
   };
 }
 
-function legLook(
-  scene: Scene,
-  motion: ShotMotion,
-  { recipe, move, leg, pace, shareAt, moveFrame }: LegMotion,
-  frameWidthMm: number,
-  frameHeightMm: number,
-): LookAt {
-  const { mode, place: where } = scene.shot.aim;
+/**
+ * Where the part belongs in the frame when a move begins and when it ends: each goes on from the one before it. One that
+ * runs backwards ends where it would have begun.
+ */
+export function placesOf({ shot, timeline }: Scene, index: number): { from: Place; to: Place } {
+  let from = shot.aim.place;
+  for (let k = 0; k < index; k += 1) {
+    const { look, backwards } = timeline[k].leg;
+    if (!backwards) from = look.toPlace ?? from;
+  }
+  return { from, to: timeline[index].leg.look.toPlace ?? from };
+}
+
+function legLook(scene: Scene, motion: ShotMotion, index: number, frameWidthMm: number, frameHeightMm: number): LookAt {
+  const { recipe, move, leg, pace, shareAt, moveFrame, gone, momentAt } = motion.legs[index];
+  const mode = leg.look.mode ?? scene.shot.aim.mode;
+  const { from: fromPlace, to: toPlace } = placesOf(scene, index);
+  const placed = fromPlace !== toPlace;
+  /** Where the part belongs in the frame at the moment. */
+  const where = { ...fromPlace };
+  const { fromRollDeg, toRollDeg } = leg.look;
   const rule = recipe.aim(move);
   const upM = middleM(scene, motion);
-  const offCentre = Math.abs(where.u) + Math.abs(where.v);
   const aim: PanTilt = { panDeg: 0, tiltDeg: 0 };
   const base = baseOf(motion, moveFrame);
   /** The place as an unrolled camera would see it, so that a rolled one has it where it is asked for. */
@@ -69,36 +84,56 @@ function legLook(
     const eye = new Float64Array(3);
     const at = new Float64Array(3);
     motion.placeAt(timeOf(share), eye);
-    motion.subjectAt?.(timeOf(share), at);
+    motion.partAt?.(timeOf(share), at);
     return { eye, at: Float64Array.from(base(at)) };
   };
   const held =
     rule.base === 'locked' ? heldFrom(rule.at) : rule.base === 'asked' && mode === 'locked' ? heldFrom(0.5) : null;
   const heldTilt = rule.base === 'asked' && mode === 'panFollow' ? heldFrom(leg.backwards ? 1 : 0) : null;
-  const pivotPoint = Float64Array.of(moveFrame.pivot.xM, moveFrame.pivot.yM, moveFrame.pivot.zM);
+  const pivotPoint = new Float64Array(3);
+  const moved: Gone = { eastM: 0, northM: 0, upM: 0, turnDeg: 0 };
+  const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
 
   return (tS, place, subject, focalLengthMm, out) => {
+    if (placed) {
+      const share = shareAt(tS);
+      where.u = fromPlace.u + (toPlace.u - fromPlace.u) * share;
+      where.v = fromPlace.v + (toPlace.v - fromPlace.v) * share;
+      unroll(0);
+    }
     turnFrom(tS, place, subject, focalLengthMm, out);
-    if (out.rollDeg === 0 || offCentre === 0) return;
+    if (out.rollDeg === 0 || (where.u === 0 && where.v === 0)) return;
     unroll(out.rollDeg);
     turnFrom(tS, place, subject, focalLengthMm, out);
     unroll(0);
   };
 
   function turnFrom(tS: number, place: Float64Array, subject: Float64Array, focalLengthMm: number, out: Look): void {
-    begin(rule, place, subject, focalLengthMm);
-    out.panDeg = aim.panDeg;
-    out.tiltDeg = aim.tiltDeg;
-    out.rollDeg = 0;
-    recipe.turn?.(move, shareAt(tS), out);
+    if (rule.base === 'carried') {
+      moveFrame.stanceAt(momentAt(tS), stance);
+      carriedLook(stance, rule.panDeg, rule.tiltDeg, out);
+    } else {
+      begin(rule, tS, place, subject, focalLengthMm);
+      out.panDeg = aim.panDeg;
+      out.tiltDeg = aim.tiltDeg;
+      out.rollDeg = 0;
+      recipe.turn?.(move, shareAt(tS), out);
+    }
+    out.rollDeg += fromRollDeg + (toRollDeg - fromRollDeg) * shareAt(tS);
   }
 
-  function begin(given: AimRule, place: Float64Array, subject: Float64Array, focalLengthMm: number): void {
+  function begin(given: AimRule, tS: number, place: Float64Array, subject: Float64Array, focalLengthMm: number): void {
+    gone?.(momentAt(tS), moved);
     if (given.base === 'down') {
-      aim.panDeg = given.bottomDeg + 180;
+      aim.panDeg = given.bottomDeg + moved.turnDeg + 180;
       aim.tiltDeg = -90;
-    } else if (given.base === 'pivot') towards(place, pivotPoint, given.heightM, focalLengthMm);
-    else if (held) towards(held.eye, held.at, upM, focalLengthMm);
+    } else if (given.base === 'pivot') {
+      const { xM, yM, zM } = moveFrame.pivot;
+      pivotPoint[0] = xM + moved.eastM;
+      pivotPoint[1] = yM + moved.northM;
+      pivotPoint[2] = zM + moved.upM;
+      towards(place, pivotPoint, given.heightM, focalLengthMm);
+    } else if (held) towards(held.eye, held.at, upM, focalLengthMm);
     else if (heldTilt) {
       towards(heldTilt.eye, heldTilt.at, upM, focalLengthMm);
       const { tiltDeg } = aim;

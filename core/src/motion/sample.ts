@@ -1,5 +1,6 @@
+import type { Lens } from '../model';
 import { CAMERA_SIZE, frameSizeMm, throughLens, writeCamera } from '../optics';
-import type { Scene } from '../scene';
+import { eased, type Scene } from '../scene';
 import { bodyMotion, type BodyMotion } from './body';
 import { focusOf } from './focus';
 import { followed } from './follow';
@@ -39,9 +40,9 @@ export interface Samples {
   /** Digital enlargement, 1 for none. */
   crop: Float64Array;
   focusDistanceM: Float64Array;
-  /** To the subject's middle; without a subject to the pivot. */
+  /** To the middle of the part that the shot is after; without a subject to the pivot. */
   subjectDistanceM: Float64Array;
-  /** Base of the subject. */
+  /** Foot of that part, upright under its middle: of the whole subject its base. */
   subjectXM: Float64Array;
   subjectYM: Float64Array;
   subjectZM: Float64Array;
@@ -49,6 +50,8 @@ export interface Samples {
   cameras: Float64Array;
   /** What the body under the camera would add. The columns above are without it. */
   body: BodyMotion;
+  /** The same way without the body, where the columns above have it in them. */
+  plain?: Samples;
 }
 
 /** Most rows a shot may come to: ten minutes at 1000 a second. */
@@ -87,8 +90,11 @@ export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Sa
     cameras: new Float64Array(count * CAMERA_SIZE),
   };
   const playing = playingOf(shot, motion.durationS);
-  const lookAt = lookOf(scene, motion, frame.widthMm, frame.heightMm);
-  const zoom = zoomOf(scene, motion, lookAt, frame.widthMm, frame.heightMm);
+  // What is kept back for stabilising is cut off all round: places are those in what is left, and it is closer.
+  const kept = 1 - shot.after.stabilisingPercent / 100;
+  const lookAt = lookOf(scene, motion, frame.widthMm * kept, frame.heightMm * kept);
+  const zoom = zoomOf(scene, motion, lookAt, frame.widthMm * kept, frame.heightMm * kept);
+  const closer = column();
   const focus = focusOf(scene, motion);
   const upM = middleM(scene, motion);
   const baseAt = baseOf(motion, motion.legs[0].moveFrame);
@@ -104,14 +110,17 @@ export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Sa
     const tS = i / shot.captureRateHz;
     pose.tS = tS;
     motion.placeAt(tS, pose.place);
-    motion.subjectAt?.(tS, pose.subject);
+    motion.partAt?.(tS, pose.subject);
     const base = baseAt(pose.subject);
     const [dx, dy, dz] = [base[0] - pose.place[0], base[1] - pose.place[1], base[2] + upM - pose.place[2]];
     const distanceM = Math.sqrt(dx * dx + dy * dy + dz * dz);
     const wantedMm = zoom.wantedMm(pose, distanceM);
     const through =
       wantedMm === shot.focalLengthMm ? { effectiveMm: wantedMm, crop: 1 } : throughLens(wantedMm, lens, zoom.by());
-    if (through.effectiveMm !== wantedMm) lookAt(tS, pose.place, pose.subject, through.effectiveMm, pose);
+    rows.focusDistanceM[i] = focus(tS, pose.place, distanceM);
+    closer[i] = breathing(lens, rows.focusDistanceM[i]);
+    const seenMm = through.effectiveMm * closer[i];
+    if (seenMm !== wantedMm) lookAt(tS, pose.place, pose.subject, seenMm, pose);
     const previousPan = i === 0 ? null : rows.panDeg[i - 1];
     rows.tS[i] = tS;
     rows.screenS[i] = playing.screenAt(tS);
@@ -129,21 +138,27 @@ export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Sa
     rows.wantedFocalLengthMm[i] = wantedMm;
     rows.crop[i] = through.crop;
     rows.subjectDistanceM[i] = distanceM;
-    rows.focusDistanceM[i] = focus(tS, pose.place, distanceM);
-    rows.subjectXM[i] = motion.subjectAt ? pose.subject[0] : NaN;
-    rows.subjectYM[i] = motion.subjectAt ? pose.subject[1] : NaN;
-    rows.subjectZM[i] = motion.subjectAt ? pose.subject[2] : NaN;
+    rows.subjectXM[i] = motion.partAt ? pose.subject[0] : NaN;
+    rows.subjectYM[i] = motion.partAt ? pose.subject[1] : NaN;
+    rows.subjectZM[i] = motion.partAt ? pose.subject[2] : NaN;
   }
   if (zoom.by() === 'crop')
     enlargeOnly(rows.wantedFocalLengthMm, rows.focalLengthMm, rows.crop, lens.focalLengthMinMm, lens.focalLengthMaxMm);
+  for (let i = 0; i < count; i += 1) {
+    const seen = closer[i] / kept;
+    if (seen === 1) continue;
+    rows.focalLengthMm[i] *= seen;
+    rows.crop[i] /= kept;
+  }
   const body = bodyMotion(
     scene.gait,
-    scene.rig,
+    // Stabilisers in camera and lens take from what the rig lets through.
+    { ...scene.rig, shakeShare: scene.rig.shakeShare * scene.camera.steadyShare * lens.steadyShare },
     shot.bodySeed,
     groundSpeeds(rows, count, shot.captureRateHz),
     shot.captureRateHz,
   );
-  follow(scene, rows, body);
+  if (!motion.intent.carried) follow(scene, motion, rows, body);
   for (let i = 0; i < count; i += 1)
     writeCamera(
       rows.cameras,
@@ -168,6 +183,15 @@ export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Sa
   };
 }
 
+/**
+ * How much closer a lens shows things when it is focused at a distance than at infinity: it breathes evenly in dioptres,
+ * all of it at its closest. Common practice, no published source.
+ */
+function breathing({ breathingShare, closestFocusM }: Lens, focusM: number): number {
+  if (breathingShare === 0 || closestFocusM <= 0) return 1;
+  return 1 + breathingShare * Math.min(1, closestFocusM / Math.max(focusM, closestFocusM));
+}
+
 /** The lens is set once, to the widest the shot needs; the rest is enlarged afterwards. */
 function enlargeOnly(
   wantedMm: Float64Array,
@@ -190,9 +214,23 @@ function enlargeOnly(
 }
 
 /** Runs the hand's look through the head's lag. A head that is free on all axes is given the body's lean as well. */
-function follow({ shot }: Scene, rows: Pick<Samples, 'panDeg' | 'tiltDeg' | 'rollDeg'>, body: BodyMotion): void {
+function follow(
+  { shot }: Scene,
+  { legs, intent }: ShotMotion,
+  rows: Pick<Samples, 'tS' | 'panDeg' | 'tiltDeg' | 'rollDeg'>,
+  body: BodyMotion,
+): void {
   const { mode, ...following } = shot.aim;
-  if (mode === 'allFollow') for (let i = 0; i < rows.rollDeg.length; i += 1) rows.rollDeg[i] += body.leanDeg[i];
+  if (intent.freeHorizon) {
+    const free = legs.map(({ leg }) => ((leg.look.mode ?? mode) === 'allFollow' ? 1 : 0));
+    for (let i = 0; i < rows.rollDeg.length; i += 1) {
+      // Handed on from one move to the next as the look is.
+      let share: number = free[0];
+      for (let k = 1; k < legs.length && rows.tS[i] > legs[k].fromS; k += 1)
+        share += (free[k] - share) * eased((rows.tS[i] - legs[k].fromS) / (legs[k].lookFromS - legs[k].fromS));
+      rows.rollDeg[i] += share * body.leanDeg[i];
+    }
+  }
   for (const axis of ['panDeg', 'tiltDeg', 'rollDeg'] as const)
     rows[axis] = followed(rows[axis], shot.captureRateHz, following);
 }
@@ -231,7 +269,7 @@ export function withBody(samples: Samples): Samples {
       samples.frameWidthMm,
     );
   }
-  return { ...samples, xM, yM, zM, panDeg, tiltDeg, rollDeg, cameras: shaken };
+  return { ...samples, xM, yM, zM, panDeg, tiltDeg, rollDeg, cameras: shaken, plain: samples };
 }
 
 /** How far the camera travels in all, metres. */

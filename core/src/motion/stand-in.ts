@@ -15,17 +15,20 @@ export function sizeOf({ subject }: Scene): Pick<MoveFrame, 'subjectHeightM' | '
     : STAND_IN_SIZE;
 }
 
-/** The height above a base that a shot looks at: the subject's middle; without a subject, as high as the camera. */
-export function middleM({ subject }: Scene, { legs }: ShotMotion): number {
-  return subject ? subject.heightM / 2 : legs[0].recipe.stand(legs[0].move).heightM;
+/**
+ * The height above its foot of what a shot looks at: the middle of the part it is after; without a subject, as high as
+ * the camera.
+ */
+export function middleM({ part }: Scene, { legs }: ShotMotion): number {
+  return part ? part.heightM / 2 : legs[0].recipe.stand(legs[0].move).heightM;
 }
 
-/** The base that is looked at: the subject's, as it is given at a moment; without a subject always the pivot. */
+/** The foot of what is looked at: the part's, as it is given at a moment; without a subject always the pivot. */
 export function baseOf(
-  { subjectAt }: ShotMotion,
+  { partAt }: ShotMotion,
   { pivot }: LegMotion['moveFrame'],
 ): (subject: Float64Array) => Float64Array {
-  if (subjectAt) return (subject) => subject;
+  if (partAt) return (subject) => subject;
   const still = Float64Array.of(pivot.xM, pivot.yM, pivot.zM);
   return () => still;
 }

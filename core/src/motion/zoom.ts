@@ -1,5 +1,5 @@
 import type { Scene } from '../scene';
-import { CAMERA_SIZE, heldFocalLengthMm, type InPicture, project, writeCamera } from '../optics';
+import { CAMERA_SIZE, heldFocalLengthMm, type InPicture, lowestBetween, project, writeCamera } from '../optics';
 import type { ShotMotion } from './legs';
 import type { Look, ZoomRule } from './moves/recipe';
 import type { LookAt } from './look';
@@ -28,8 +28,12 @@ export function zoomOf(
   frameHeightMm: number,
 ): ZoomAt {
   const { shot } = scene;
-  const { u, v } = shot.aim.place;
-  const offAxisMm2 = (u * frameWidthMm) ** 2 + (v * frameHeightMm) ** 2;
+  // Far enough for a first guess: how far off the axis the part stands at most.
+  const offAxisMm2 = Math.max(
+    ...[shot.aim.place, ...motion.legs.flatMap(({ leg }) => leg.look.toPlace ?? [])].map(
+      ({ u, v }) => (u * frameWidthMm) ** 2 + (v * frameHeightMm) ** 2,
+    ),
+  );
   const camera = new Float64Array(CAMERA_SIZE);
   const point: InPicture = { u: 0, w: 0, depthM: 0 };
   const look = (pose: Pose, focalLengthMm: number) => lookAt(pose.tS, pose.place, pose.subject, focalLengthMm, pose);
@@ -47,36 +51,40 @@ export function zoomOf(
       focalLengthMm,
       frameWidthMm,
     );
-    const { u, w } = project(camera, 0, subject[0], subject[1], subject[2], point);
-    const top = project(camera, 0, subject[0], subject[1], subject[2] + motion.subjectHeightM, point);
+    const { u, w, depthM } = project(camera, 0, subject[0], subject[1], subject[2], point);
+    const top = project(camera, 0, subject[0], subject[1], subject[2] + motion.partHeightM, point);
     // From base to top along the picture, as it is measured there: off the axis of a tilted camera an upright thing
     // leans.
-    return Math.hypot(top.w - w, top.u - u);
+    return depthM > 0 && top.depthM > 0 ? Math.hypot(top.w - w, top.u - u) : Infinity;
   };
   /**
    * Focal length at which the subject's height in the picture is `wanted`. Off the optical axis height grows about as
    * √(f² + k²) with k the subject's distance from the frame's centre on the sensor: the first round fits that curve at
-   * the guess, the others go along the chord of the last two (secant). A place so far out that no focal length makes
-   * the subject that small gets the guess.
+   * the guess, the others go along the chord of the last two (secant). A subject so far out has a least height, which no
+   * focal length goes below: then the one that has it is the answer.
    */
   const holdHeight = (pose: Pose, wanted: number, guessMm: number): number => {
+    let [bestMm, bestOff] = [guessMm, Infinity];
     const off = (focalLengthMm: number) => {
       look(pose, focalLengthMm);
-      return height(pose, focalLengthMm) / wanted - 1;
+      const now = height(pose, focalLengthMm) / wanted - 1;
+      if (Math.abs(now) < Math.abs(bestOff)) [bestMm, bestOff] = [focalLengthMm, now];
+      return now;
     };
     let [lastMm, lastOff] = [guessMm, off(guessMm)];
     const fittedMm2 = (guessMm ** 2 + offAxisMm2) / (1 + lastOff) ** 2 - offAxisMm2;
     let nowMm = fittedMm2 > 0 ? Math.sqrt(fittedMm2) : NaN;
     for (let round = 0; round < 40 && nowMm > 0 && Number.isFinite(nowMm); round += 1) {
       const nowOff = off(nowMm);
-      if (Math.abs(nowOff) < 1e-13 || nowOff === lastOff) return nowMm;
+      if (Math.abs(nowOff) < 1e-13 || nowOff === lastOff) break;
       const nextMm = nowMm - (nowOff * (nowMm - lastMm)) / (nowOff - lastOff);
-      if (Math.abs(nextMm / nowMm - 1) < 1e-14) return nowMm;
+      if (Math.abs(nextMm / nowMm - 1) < 1e-14) break;
       [lastMm, lastOff, nowMm] = [nowMm, nowOff, nextMm];
     }
-    if (nowMm > 0 && Number.isFinite(nowMm)) return nowMm;
-    look(pose, guessMm);
-    return guessMm;
+    const met = Math.abs(bestOff) < 1e-7 || !Number.isFinite(bestOff);
+    const heldMm = met ? bestMm : lowestBetween(bestMm / 4, bestMm * 4, bestMm * 1e-7, (mm) => Math.abs(off(mm)));
+    look(pose, heldMm);
+    return heldMm;
   };
 
   let current = -1;

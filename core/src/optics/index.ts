@@ -12,6 +12,7 @@ export type { FilterStack } from './filter-stack';
 export { ringAtDeg, ringDegPerDioptre } from './focus-ring';
 export { cropFactor, fromFullFrame, onFullFrame } from './formats';
 export { heldFocalLengthMm, throughLens } from './held-zoom';
+export { lowestBetween } from './lowest';
 export { aspectAfterBars, pixelChain, type PixelStep } from './pixels';
 export { CAMERA_SIZE, type InPicture, project, writeCamera } from './projection';
 export { exposureTimeS } from './shutter';

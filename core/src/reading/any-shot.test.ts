@@ -1,31 +1,43 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { severity } from '../findings';
-import { AIM_MODES, DEFAULT_KIT, PULLERS, type Shot, ShotSchema, STICK_SPEEDS, type Walk } from '../model';
+import { drawnWalk, AIM_MODES, DEFAULT_KIT, PULLERS, type Shot, ShotSchema, STICK_SPEEDS, type Walk } from '../model';
 import { lengthOnScreenS } from '../motion';
 import { curesFor } from '../search';
 import { anyMove, num } from '../testing/any-move';
 import { plainShoot } from '../testing/shoots';
 import { readShot } from './read-shot';
 
+const anyPlace = fc.record({ u: num(-0.5, 0.5), v: num(-0.5, 0.5) });
+const anyLook = fc.record({
+  mode: fc.constantFrom(...AIM_MODES, null),
+  toPlace: fc.option(anyPlace),
+  fromRollDeg: num(-180, 180),
+  toRollDeg: num(-180, 180),
+});
+const anyGoing = fc.constantFrom('goes' as const, 'turns' as const, 'stays' as const);
+
 const lens = fc.constantFrom(...DEFAULT_KIT.lenses);
 const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
   .record({
     move: anyMove,
     backwards: fc.boolean(),
-    next: fc.array(fc.record({ move: anyMove, backwards: fc.boolean(), overlapS: num(0, 2) }), { maxLength: 2 }),
+    goes: anyGoing,
+    look: anyLook,
+    subjectPart: fc.constantFrom('whole', 'face', 'feet', 'top'),
+    next: fc.array(
+      fc.record({ move: anyMove, backwards: fc.boolean(), goes: anyGoing, look: anyLook, overlapS: num(0, 2) }),
+      { maxLength: 2 },
+    ),
     walks: fc.constantFrom<Walk[]>(
       [],
       [
-        {
-          pieceId: 'figure',
-          points: [
-            { tS: 0, xM: 0, yM: 0, zM: 0 },
-            { tS: 2, xM: 2, yM: 0, zM: 0 },
-            { tS: 3, xM: 2, yM: 0, zM: 0 },
-            { tS: 6, xM: 2, yM: 5, zM: 0 },
-          ],
-        },
+        drawnWalk('figure', [
+          { tS: 0, xM: 0, yM: 0, zM: 0 },
+          { tS: 2, xM: 2, yM: 0, zM: 0 },
+          { tS: 3, xM: 2, yM: 0, zM: 0 },
+          { tS: 6, xM: 2, yM: 5, zM: 0 },
+        ]),
       ],
     ),
     lens,
@@ -43,7 +55,7 @@ const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
     cruiseS: num(0.2, 6),
     aim: fc.record({
       mode: fc.constantFrom(...AIM_MODES),
-      place: fc.record({ u: num(-0.5, 0.5), v: num(-0.5, 0.5) }),
+      place: anyPlace,
       smoothingS: num(0, 1),
       deadBandDeg: num(0, 5),
       rateMaxDegps: num(10, 720),
@@ -69,7 +81,7 @@ const shot: fc.Arbitrary<(shot: Shot) => Shot> = fc
         mode: 'racks',
         from: { on: 'distance', distanceM: 1 },
         racks: [
-          { atS: 0.5, overS: 0, to: { on: 'piece', pieceId: 'post' } },
+          { atS: 0.5, overS: 0, to: { on: 'piece', pieceId: 'post', part: 'whole' } },
           { atS: 1, overS: 2, to: { on: 'subject' } },
         ],
       },

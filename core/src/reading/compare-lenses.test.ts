@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Move, newPiece, type Piece, type Shot } from '../model';
+import { drawnWalk, type Move, newPiece, type Piece, type Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { sceneOf } from '../scene';
@@ -111,7 +111,7 @@ describe('same framing', () => {
   };
   const heights = (shoot: Parameters<typeof sceneOf>[0], shot: Shot) => {
     const scene = sceneOf(shoot, shot);
-    return subjectInFrame(sampleShot(scene), scene.subject).height;
+    return subjectInFrame(sampleShot(scene), scene).height;
   };
   it.each([
     'slide',
@@ -140,13 +140,10 @@ describe('same framing', () => {
   });
   it('where the subject walks into the camera no distance keeps its height: it is said, and not compared', () => {
     const walks = [
-      {
-        pieceId: 'figure',
-        points: [
-          { tS: 0, xM: 0, yM: 0, zM: 0 },
-          { tS: 8, xM: 0, yM: -3, zM: 0 },
-        ],
-      },
+      drawnWalk('figure', [
+        { tS: 0, xM: 0, yM: 0, zM: 0 },
+        { tS: 8, xM: 0, yM: -3, zM: 0 },
+      ]),
     ];
     const { columns } = shotsOf(usual('slide'), { walks });
     const off = columns.filter(({ framingOff }) => framingOff !== null);
@@ -159,13 +156,10 @@ describe('same framing', () => {
   });
   it('what goes with the walk keeps it', () => {
     const walks = [
-      {
-        pieceId: 'figure',
-        points: [
-          { tS: 0, xM: 0, yM: 0, zM: 0 },
-          { tS: 8, xM: 0, yM: 9, zM: 0 },
-        ],
-      },
+      drawnWalk('figure', [
+        { tS: 0, xM: 0, yM: 0, zM: 0 },
+        { tS: 8, xM: 0, yM: 9, zM: 0 },
+      ]),
     ];
     for (const kind of ['follow', 'lead', 'alongside'] as const)
       expect(shotsOf(usual(kind), { walks }).columns.map(({ framingOff }) => framingOff)).toEqual([

@@ -2,7 +2,7 @@ import { type Puller, PULLERS } from '../model';
 import type { Film, Samples } from '../motion';
 import { fastestPull, pullBy, type FocusPull } from '../image';
 import { focusMarks, type FocusMark } from './focus-marks';
-import { blurDiscMm, depthOfField, hyperfocalM } from '../optics';
+import { blurDiscMm, depthOfField, hyperfocalM, lowestBetween } from '../optics';
 
 /** Focus over a shot, one value a row; distances in metres along the line to the thing. */
 export interface FocusPlan {
@@ -125,30 +125,11 @@ export function oneFocusFor(
       0,
     );
   const distances = rows.map((row) => subjectDistanceM[row]);
-  // What is needed falls and rises once between the farthest and the nearest: golden section, in dioptres.
-  const golden = (Math.sqrt(5) - 1) / 2;
-  let [far, near] = [
-    1 / distances.reduce((a, b) => Math.max(a, b)),
-    1 /
-      Math.max(
-        closestM,
-        distances.reduce((a, b) => Math.min(a, b)),
-      ),
-  ];
-  if (far > near) far = near;
-  let [a, b] = [near - golden * (near - far), far + golden * (near - far)];
-  let [atA, atB] = [needed(a), needed(b)];
-  for (let i = 0; i < 40 && near - far > 1e-9; i += 1)
-    if (atA < atB) {
-      [near, b, atB] = [b, a, atA];
-      a = near - golden * (near - far);
-      atA = needed(a);
-    } else {
-      [far, a, atA] = [a, b, atB];
-      b = far + golden * (near - far);
-      atB = needed(b);
-    }
-  const dioptre = (far + near) / 2;
+  const far = 1 / distances.reduce((a, b) => Math.max(a, b));
+  const closest = distances.reduce((a, b) => Math.min(a, b));
+  const near = Math.max(far, 1 / Math.max(closestM, closest));
+  // What is needed falls and rises once between the farthest and the nearest.
+  const dioptre = lowestBetween(far, near, 1e-9, needed);
   const fNumber = needed(dioptre);
   return Number.isFinite(fNumber) ? { fNumber, focusM: 1 / dioptre } : null;
 }

@@ -11,5 +11,6 @@ export { verdictOnLenses } from './lens-verdict';
 export { type Figures, readFigures } from './read-figures';
 export { type Reading, readShot } from './read-shot';
 export { Readings } from './readings';
+export { STILLS_BELOW_HZ, type TimeLapse, timeLapseOf } from './time-lapse';
 export { timePlan } from './time-plan';
 export { readingVerdict } from './verdict';

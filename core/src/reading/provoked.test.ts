@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type Finding, severity } from '../findings';
-import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shoot, type Shot } from '../model';
+import { PLAIN_LOOK, DEFAULT_AIM, type Move, newPiece, type Piece, type Shoot, type Shot } from '../model';
 import { curesFor } from '../search';
 import { filmed, usual, wallBetween, WALK } from '../testing/filmed';
 import { followed } from '../testing/followed';
@@ -44,6 +44,8 @@ const leg = (move: Move, featherS: number): Shot['then'][number] => ({
   move,
   ...timing(4, featherS),
   backwards: false,
+  goes: 'stays',
+  look: PLAIN_LOOK,
   overlapS: 0,
 });
 const LAGS = { aim: { ...DEFAULT_AIM, mode: 'panTiltFollow' as const, smoothingS: 0.6, deadBandDeg: 6 } };
@@ -170,7 +172,7 @@ const PROVOKED: Case[] = [
       puller: 'hand',
       focus: {
         mode: 'racks',
-        from: { on: 'piece', pieceId: 'back' },
+        from: { on: 'piece', pieceId: 'back', part: 'whole' },
         racks: [{ atS: 2, overS: 0.3, to: { on: 'subject' } }],
       },
     },

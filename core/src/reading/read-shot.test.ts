@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type Finding, severity } from '../findings';
-import { DEFAULT_AIM, LIMITS, limitsOf, newPiece, type Shoot, type Shot, smoothSpeed } from '../model';
+import { drawnWalk, DEFAULT_AIM, LIMITS, limitsOf, newPiece, type Shoot, type Shot, smoothSpeed } from '../model';
 import { curesFor } from '../search';
 import { sampleShot } from '../motion';
 import { everywhere, siteMotion, subjectInFrame } from '../image';
@@ -229,13 +229,10 @@ describe('findings, provoked and cured by what they offer', () => {
 describe('numbers of the reading', () => {
   it('blur is speed times exposure: a still camera and a subject that crosses at 20% a second', () => {
     const walks = [
-      {
-        pieceId: 'figure',
-        points: [
-          { tS: -5, xM: -5, yM: 0, zM: 0 },
-          { tS: 15, xM: 5, yM: 0, zM: 0 },
-        ],
-      },
+      drawnWalk('figure', [
+        { tS: -5, xM: -5, yM: 0, zM: 0 },
+        { tS: 15, xM: 5, yM: 0, zM: 0 },
+      ]),
     ];
     const shoot = plainShoot(
       moved(
@@ -267,7 +264,7 @@ describe('numbers of the reading', () => {
     const samples = sampleShot(scene);
     const ring = (turn: (angle: number) => number) =>
       Float64Array.from({ length: 120 }, (_, i) => 50_000 * turn((i * Math.PI) / 60));
-    const { depthM, rightwards, upwards } = subjectInFrame(samples, scene.subject);
+    const { depthM, rightwards, upwards } = subjectInFrame(samples, scene);
     const { far } = siteMotion(
       samples,
       everywhere(pointsOf(ring(Math.sin), ring(Math.cos), new Float64Array(120))),
@@ -299,13 +296,10 @@ describe('awkward sites', () => {
         move: { ...shot.move, pivotNorthM: 40 },
         aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0, v: 0 } },
         walks: [
-          {
-            pieceId: 'figure',
-            points: [
-              { tS: 0, xM: 0, yM: 0, zM: 0 },
-              { tS: 1, xM: 0, yM: -90, zM: 0 },
-            ],
-          },
+          drawnWalk('figure', [
+            { tS: 0, xM: 0, yM: 0, zM: 0 },
+            { tS: 1, xM: 0, yM: -90, zM: 0 },
+          ]),
         ],
       })),
     ],
@@ -376,13 +370,10 @@ describe('awkward sites', () => {
     const shoot = plainShoot((shot) => ({
       ...shot,
       walks: [
-        {
-          pieceId: 'figure',
-          points: [
-            { tS: -9, xM: 0, yM: 0, zM: 0 },
-            { tS: -8, xM: 0, yM: -90, zM: 0 },
-          ],
-        },
+        drawnWalk('figure', [
+          { tS: -9, xM: 0, yM: 0, zM: 0 },
+          { tS: -8, xM: 0, yM: -90, zM: 0 },
+        ]),
       ],
       move: { ...shot.move, pivotNorthM: 60 },
       aim: { ...DEFAULT_AIM, mode: 'locked', place: { u: 0.5, v: 0.5 } },

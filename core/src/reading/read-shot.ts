@@ -5,10 +5,14 @@ import {
   cautionsOf,
   type Finding,
   heightsM,
+  type Pass,
+  passesOf,
   pictureFindings,
   rigCase,
   rigFindings,
   severity,
+  type Sweep,
+  sweepsOf,
 } from '../findings';
 import type { Shoot, Shot, Units } from '../model';
 import { sceneOf } from '../scene';
@@ -22,6 +26,9 @@ export interface Reading {
   findings: Finding[];
   cautions: Caution[];
   approaches: Approach[];
+  /** Whatever goes past whom, nearest first, and the ground that is swept. */
+  passes: Pass[];
+  sweeps: Sweep[];
   /** Of the lens above the ground, metres, one a recorded frame. */
   heights: Float64Array;
 }
@@ -38,6 +45,10 @@ export function readFilm(film: Film, units: Units = 'metric'): Reading {
   const heights = heightsM(scene, filmed);
   const findings = [...pictureFindings(picture), ...rigFindings(rigCase(film, units, heights))];
   findings.sort((a, b) => severity(b) - severity(a));
-  const approaches = approachesOf(scene, filmed);
-  return { picture, findings, cautions: cautionsOf(scene, filmed, heights, approaches, units), approaches, heights };
+  const near = {
+    approaches: approachesOf(scene, filmed),
+    passes: passesOf(scene, filmed),
+    sweeps: sweepsOf(scene, filmed),
+  };
+  return { picture, findings, cautions: cautionsOf(scene, filmed, heights, near, units), ...near, heights };
 }

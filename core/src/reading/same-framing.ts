@@ -68,7 +68,7 @@ const STEEP_DEG = 50;
 function framingOf(shoot: Shoot, shot: Shot): Framing {
   const scene = sceneOf(shoot, shot);
   const samples = sampleShot(scene, motionOf(scene));
-  const subject = subjectInFrame(samples, scene.subject);
+  const subject = subjectInFrame(samples, scene);
   const size = subject.height.map((height, row) =>
     Math.abs(samples.tiltDeg[row]) > STEEP_DEG ? samples.focalLengthMm[row] / samples.subjectDistanceM[row] : height,
   );
@@ -114,7 +114,7 @@ const CORRECTIONS = 2;
  */
 export function sameFraming(shoot: Shoot, shot: Shot, changedShot: Shot): { shot: Shot; off: number } {
   const scene = sceneOf(shoot, shot);
-  const middleM = (scene.subject?.heightM ?? 0) / 2;
+  const middleM = scene.part?.upM ?? 0;
   const own = scene.subject ? framingOf(shoot, shot) : null;
   let best: { shot: Shot; off: number } | null = null;
   for (const way of [

@@ -2,7 +2,7 @@ import { plannedFilm } from '../motion';
 import { sceneOf } from '../scene';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../model';
+import { drawnWalk, DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../model';
 import { filmed, usual } from '../testing/filmed';
 import { reader } from '../testing/read';
 import { AROUND, plainPieces } from '../testing/shoots';
@@ -106,13 +106,10 @@ describe('where the subject is', () => {
   });
   it('a walking subject that has left the frame of an arc, a spiral, a helix or a drifting orbit is told', () => {
     const walks = [
-      {
-        pieceId: 'figure',
-        points: [
-          { tS: 0, xM: 0, yM: 0, zM: 0 },
-          { tS: 8, xM: 0, yM: -48, zM: 0 },
-        ],
-      },
+      drawnWalk('figure', [
+        { tS: 0, xM: 0, yM: 0, zM: 0 },
+        { tS: 8, xM: 0, yM: -48, zM: 0 },
+      ]),
     ];
     for (const kind of ['spiralOverhead', 'helix', 'arc', 'driftingOrbit'] as const) {
       const findings = all(usual(kind), { rigId: 'rig-drone', walks, aim: { ...DEFAULT_AIM, mode: 'locked' } });
@@ -304,13 +301,10 @@ describe('who is near whom', () => {
   ): Piece[] & { walk: Shot['walks'][number] } => {
     const piece = { ...newPiece(kind, 'rider', 'Rider', 0, -20, 0), lengthM: 1, depthM: 1 } as Piece;
     const half = kind === 'figure' ? 0.5 : 0.5;
-    const walk = {
-      pieceId: 'rider',
-      points: [
-        { tS: 0, xM: asideM + half, yM: -20 - 4 * mps, zM: 0 },
-        { tS: 8, xM: asideM + half, yM: -20 + 4 * mps, zM: 0 },
-      ],
-    };
+    const walk = drawnWalk('rider', [
+      { tS: 0, xM: asideM + half, yM: -20 - 4 * mps, zM: 0 },
+      { tS: 8, xM: asideM + half, yM: -20 + 4 * mps, zM: 0 },
+    ]);
     return Object.assign([plainPieces()[0], piece], { walk });
   };
   const caution = (pieces: Piece[], walk: Shot['walks'][number] | null, more: Partial<Shot> = {}, move: Move = still) =>

@@ -46,7 +46,7 @@ export function walkAt(points: readonly WalkPoint[]): WalkAt {
 }
 
 /** Twice the integral over time of the piecewise straight path through values at times, held level at both ends. */
-function secondIntegral(times: readonly number[], values: readonly number[]): (tS: number) => number {
+export function secondIntegral(times: readonly number[], values: readonly number[]): (tS: number) => number {
   const last = times.length - 1;
   const once = new Float64Array(times.length);
   const twice = new Float64Array(times.length);

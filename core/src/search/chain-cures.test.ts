@@ -1,3 +1,4 @@
+import { PLAIN_LOOK } from '../model';
 import { describe, expect, it } from 'vitest';
 import { readShot } from '../reading';
 import { AROUND, plainShoot } from '../testing/shoots';
@@ -21,6 +22,8 @@ describe('cures of a chain', () => {
         move: { kind: 'push', ...AROUND, fromDistanceM: 5, toDistanceM: 3.4, bearingDeg: 180 },
         timing: timing(0),
         backwards: false,
+        goes: 'stays',
+        look: PLAIN_LOOK,
         overlapS: 0,
       },
     ],

@@ -6,6 +6,8 @@ export interface Spot {
   xM: number;
   yM: number;
   zM: number;
+  /** Which way it is turned, where that is not how it was put. */
+  headingDeg?: number;
 }
 
 /**
@@ -15,12 +17,19 @@ export interface Spot {
  * nowhere: Infinity.
  */
 export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number, z0M: number, z1M: number): number {
-  const { along, across } = toLocal({ ...piece, xM: at.xM, yM: at.yM }, xM, yM);
+  const { along, across } = toLocal({ xM: at.xM, yM: at.yM, headingDeg: at.headingDeg ?? piece.headingDeg }, xM, yM);
   const [low, high] = [z0M - at.zM, z1M - at.zM];
   const [y, x, h] = [piece.lengthM / 2, piece.depthM / 2, piece.heightM];
   switch (piece.kind) {
     case 'post':
+    case 'bottle':
+    case 'tin':
+    case 'watch':
+    case 'turntable':
+      return disc(along, across, Math.max(x, y), 0, h, low, high);
     case 'figure':
+      // Who lies is a box: the head is far from the feet.
+      if (piece.pose === 'lie') return box(along, across, -y, y, x, 0, h, low, high);
       return disc(along, across, Math.max(x, y), 0, h, low, high);
     case 'tree':
       return Math.min(

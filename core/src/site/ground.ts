@@ -9,7 +9,7 @@ export interface Local {
 }
 
 /** A site point (metres) in a piece's own frame. */
-export function toLocal(piece: Piece, xM: number, yM: number): Local {
+export function toLocal(piece: Pick<Piece, 'xM' | 'yM' | 'headingDeg'>, xM: number, yM: number): Local {
   const dx = xM - piece.xM;
   const dy = yM - piece.yM;
   const sin = Math.sin(piece.headingDeg * RAD);

@@ -7,6 +7,10 @@
 export { bearingDeg, fromPivot, nearestTurn, type Point3 } from './directions';
 export { distanceToPieceM } from './distance';
 export { groundHeightM, groundPieces, toLocal, toSite } from './ground';
+export { partOf, partsOf, seatFor, type ThingPart } from './parts';
 export { roomM } from './room';
 export { CLUSTER_SIZE, type Lattice, pointsOf, type SitePoints, sitePoints } from './site-points';
-export { solidOf } from './solids';
+export { type Solid } from './mesh-builder';
+export { skeletonOf, type Skeleton, standingSize, type Step } from './skeleton';
+export { type Going, solidOf } from './solids';
+export { WHEEL_SHARE } from './vehicle-solids';

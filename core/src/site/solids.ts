@@ -1,77 +1,25 @@
 import type { Piece } from '../model';
+import { drawFigure } from './figure-solid';
+import { MeshBuilder, ring, type Point, type Solid } from './mesh-builder';
+import { PRODUCT_SOLIDS } from './product-solids';
+import type { Step } from './skeleton';
+import { VEHICLE_SOLIDS } from './vehicle-solids';
+
+/** How a thing that goes is caught in a moment: somebody's step, or how far wheels have turned. */
+export interface Going {
+  step: Step;
+  /** Turns of its wheels. */
+  turned: number;
+}
 
 /**
- * A closed surface for drawing and export: triangles with flat normals, in the piece's own frame (x across to the
- * right, y along the heading, z up), metres.
+ * The solid of a piece. Every kind fills its bounding size exactly, standing on z = 0; of who goes feet and hands may
+ * reach out of it.
  */
-export interface Solid {
-  /** xyz of every corner of every triangle. */
-  positions: Float32Array;
-  /** xyz of the normal at every corner. */
-  normals: Float32Array;
-}
-
-type Point = [number, number, number];
-
-class Builder {
-  private readonly corners: number[] = [];
-  private readonly directions: number[] = [];
-
-  /** A flat convex face, corners counter-clockwise seen from outside. */
-  face(...points: Point[]): void {
-    const [a, b, c] = points;
-    const u = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
-    const v = [c[0] - a[0], c[1] - a[1], c[2] - a[2]];
-    const n = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
-    const size = Math.hypot(n[0], n[1], n[2]);
-    if (size === 0) return;
-    for (let i = 1; i + 1 < points.length; i += 1)
-      for (const p of [points[0], points[i], points[i + 1]]) {
-        this.corners.push(...p);
-        this.directions.push(n[0] / size, n[1] / size, n[2] / size);
-      }
-  }
-
-  box(x0: number, x1: number, y0: number, y1: number, z0: number, z1: number): void {
-    if (x1 - x0 <= 1e-9 || y1 - y0 <= 1e-9 || z1 - z0 <= 1e-9) return;
-    this.face([x0, y0, z0], [x0, y1, z0], [x1, y1, z0], [x1, y0, z0]);
-    this.face([x0, y0, z1], [x1, y0, z1], [x1, y1, z1], [x0, y1, z1]);
-    this.face([x0, y0, z0], [x1, y0, z0], [x1, y0, z1], [x0, y0, z1]);
-    this.face([x1, y0, z0], [x1, y1, z0], [x1, y1, z1], [x1, y0, z1]);
-    this.face([x1, y1, z0], [x0, y1, z0], [x0, y1, z1], [x1, y1, z1]);
-    this.face([x0, y1, z0], [x0, y0, z0], [x0, y0, z1], [x0, y1, z1]);
-  }
-
-  /** A turned body: rings of half-widths (across, along) at heights, closed at both ends. */
-  turned(rings: readonly { zM: number; acrossM: number; alongM: number; xM?: number }[], sides: number): void {
-    const at = (ring: (typeof rings)[number], k: number): Point => {
-      const angle = (k / sides) * 2 * Math.PI;
-      return [(ring.xM ?? 0) + ring.acrossM * Math.cos(angle), ring.alongM * Math.sin(angle), ring.zM];
-    };
-    for (let i = 0; i + 1 < rings.length; i += 1)
-      for (let k = 0; k < sides; k += 1) {
-        const [a, b] = [rings[i], rings[i + 1]];
-        if (a.acrossM < 1e-9) this.face(at(b, k + 1), at(b, k), at(a, k));
-        else if (b.acrossM < 1e-9) this.face(at(a, k), at(a, k + 1), at(b, k));
-        else this.face(at(a, k), at(a, k + 1), at(b, k + 1), at(b, k));
-      }
-    const first = rings[0];
-    const last = rings[rings.length - 1];
-    if (first.acrossM > 1e-9) this.face(...Array.from({ length: sides }, (_, k) => at(first, sides - k)));
-    if (last.acrossM > 1e-9) this.face(...Array.from({ length: sides }, (_, k) => at(last, k)));
-  }
-
-  done(): Solid {
-    return { positions: Float32Array.from(this.corners), normals: Float32Array.from(this.directions) };
-  }
-}
-
-/** The solid of a piece. Every kind fills its bounding size exactly, standing on z = 0. */
-export function solidOf(piece: Piece): Solid {
-  const build = new Builder();
-  const x = piece.depthM / 2;
-  const y = piece.lengthM / 2;
-  const h = piece.heightM;
+export function solidOf(piece: Piece, going?: Going): Solid {
+  const build = new MeshBuilder();
+  const [x, y, h] = [piece.depthM / 2, piece.lengthM / 2, piece.heightM];
+  const box = { x, y, h, turned: going?.turned ?? 0 };
   switch (piece.kind) {
     case 'box':
     case 'slab':
@@ -107,16 +55,29 @@ export function solidOf(piece: Piece): Solid {
       );
       break;
     case 'figure':
-      figure(build, x, y, h);
+      drawFigure(build, piece, going?.step);
+      if (!going) build.standing(h);
       break;
+    case 'car':
+    case 'lorry':
+    case 'motorbike':
+    case 'bicycle':
+    case 'scooter':
+    case 'board':
+    case 'boat':
+    case 'dog':
+      VEHICLE_SOLIDS[piece.kind](build, box);
+      if (!going) build.standing(h);
+      break;
+    default:
+      PRODUCT_SOLIDS[piece.kind](build, box);
+      build.standing(h);
   }
   return build.done();
 }
 
-const ring = (zM: number, acrossM: number, alongM: number) => ({ zM, acrossM, alongM });
-
 /** Clipped like tea: a flat-topped loaf with sloped shoulders. */
-function hedge(build: Builder, x: number, y: number, h: number): void {
+function hedge(build: MeshBuilder, x: number, y: number, h: number): void {
   const inset = Math.min(x, y) * 0.35;
   const waist = h * 0.6;
   const low: Point[] = [
@@ -141,7 +102,7 @@ function hedge(build: Builder, x: number, y: number, h: number): void {
 }
 
 function wall(
-  build: Builder,
+  build: MeshBuilder,
   opening: { offsetM: number; widthM: number; heightM: number; sillM: number },
   x: number,
   y: number,
@@ -160,40 +121,3 @@ function wall(
   build.box(-x, x, from, to, 0, sill);
   build.box(-x, x, from, to, head, h);
 }
-
-/** A simple standing person facing along the heading: legs, coat, arms at the sides, head, and a brimmed hat. */
-function figure(build: Builder, x: number, y: number, h: number): void {
-  for (const side of [-1, 1]) {
-    build.turned(
-      shifted(
-        [ring(0, x * 0.2, y * 0.34), ring(h * 0.05, x * 0.17, y * 0.24), ring(h * 0.48, x * 0.27, y * 0.42)],
-        side * x * 0.3,
-      ),
-      8,
-    );
-    build.turned(
-      shifted(
-        [ring(h * 0.42, x * 0.13, y * 0.2), ring(h * 0.6, x * 0.14, y * 0.22), ring(h * 0.8, x * 0.19, y * 0.3)],
-        side * x * 0.74,
-      ),
-      8,
-    );
-  }
-  build.turned(
-    [
-      ring(h * 0.42, x * 0.62, y * 0.62),
-      ring(h * 0.6, x * 0.56, y * 0.54),
-      ring(h * 0.78, x * 0.74, y * 0.6),
-      ring(h * 0.83, x * 0.5, y * 0.44),
-      ring(h * 0.85, x * 0.2, y * 0.28),
-    ],
-    12,
-  );
-  build.turned(
-    [ring(h * 0.84, x * 0.17, y * 0.24), ring(h * 0.875, x * 0.27, y * 0.4), ring(h * 0.94, x * 0.3, y * 0.46)],
-    10,
-  );
-  build.turned([ring(h * 0.93, x * 0.62, y), ring(h * 0.945, x * 0.6, y * 0.96), ring(h, x * 0.12, y * 0.2)], 14);
-}
-
-const shifted = (rings: ReturnType<typeof ring>[], xM: number) => rings.map((row) => ({ ...row, xM }));

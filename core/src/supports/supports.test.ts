@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Build, BuildSchema, DEFAULT_KIT, newPiece, newShoot, type Shoot } from '../model';
+import { PLAIN_LOOK, type Build, BuildSchema, DEFAULT_KIT, newPiece, newShoot, type Shoot } from '../model';
 import { deckLeanDeg } from './sled/statics';
 import { setAsTold } from '../edit';
 import { balanceOf } from './balance';
@@ -115,6 +115,8 @@ describe('what cannot be is said', () => {
         move: shot.move,
         timing: { ...shot.timing, durationS: 300 },
         backwards: false,
+        goes: 'stays' as const,
+        look: PLAIN_LOOK,
         overlapS: 0,
       })),
     };

@@ -1,20 +1,17 @@
-import { type Move, type MoveKind, newPiece, type Piece, type Shoot, type Shot, type Walk } from '../model';
+import { drawnWalk, type Move, type MoveKind, newPiece, type Piece, type Shoot, type Shot, type Walk } from '../model';
 import { sceneOf } from '../scene';
 import { asKind, motionOf, sampleShot } from '../motion';
 import { subjectInFrame } from '../image';
 import { plainPieces, plainShoot } from './shoots';
 
 /** A subject that walks north-east, turns a corner to the east, stops, and goes on. */
-export const WALK: Walk = {
-  pieceId: 'figure',
-  points: [
-    { tS: -1, xM: 0, yM: -1, zM: 0 },
-    { tS: 4, xM: 3, yM: 3, zM: 0 },
-    { tS: 6, xM: 5, yM: 3, zM: 0 },
-    { tS: 7, xM: 5, yM: 3, zM: 0 },
-    { tS: 10, xM: 8, yM: 3, zM: 0 },
-  ],
-};
+export const WALK: Walk = drawnWalk('figure', [
+  { tS: -1, xM: 0, yM: -1, zM: 0 },
+  { tS: 4, xM: 3, yM: 3, zM: 0 },
+  { tS: 6, xM: 5, yM: 3, zM: 0 },
+  { tS: 7, xM: 5, yM: 3, zM: 0 },
+  { tS: 10, xM: 8, yM: 3, zM: 0 },
+]);
 
 /** The same move from a usual first place. */
 export function usual<K extends MoveKind>(kind: K): Extract<Move, { kind: K }> {
@@ -40,7 +37,7 @@ export function filmed(move: Move, more: Partial<Shot> = {}, walking = false, pi
   const scene = sceneOf(shoot, shoot.shots[0]);
   const motion = motionOf(scene);
   const samples = sampleShot(scene, motion);
-  const subject = subjectInFrame(samples, scene.subject);
+  const subject = subjectInFrame(samples, scene);
   const last = samples.count - 1;
   const { pivot } = motion;
   return {

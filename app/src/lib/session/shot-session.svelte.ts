@@ -20,6 +20,8 @@ export class ShotSession {
   readonly live = new LiveReading();
   /** Which move of the shot is being shaped, as it was chosen. */
   chosenLeg = $state(0);
+  /** Pieces are moved, turned and posed in this shot only, and not on the site of all shots. */
+  onlyHere = $state(false);
 
   readonly shoot: Shoot = $derived.by(() => this.store.shoot);
   readonly shot: Shot = $derived.by(() => this.shoot.shots.find(({ id }) => id === this.shotId) ?? this.shoot.shots[0]);

@@ -8,7 +8,8 @@
     label: string;
     title?: string;
     width?: string;
-    items: { name: string; onpress?: () => void; href?: string }[];
+    /** `group`: a heading over this row and those that follow with the same one. */
+    items: { name: string; group?: string; onpress?: () => void; href?: string }[];
     children: Snippet;
   }
   let { id, label, title, width = 'w-60', items, children }: Props = $props();
@@ -79,8 +80,9 @@
   aria-label={label}
   class="z-40 {width} bg-raised text-ink shadow-lg"
 >
-  <div bind:this={list} class="contents">
-    {#each items as { name, onpress, href }, i (i)}
+  <div bind:this={list} class="list">
+    {#each items as { name, group, onpress, href }, i (i)}
+      {#if group !== undefined && group !== items[i - 1]?.group}<p class="group">{group}</p>{/if}
       {#if href}<a class="row" role="menuitem" {href} onclick={() => press()} onkeydown={keys}>{name}</a>
       {:else}<button class="row" role="menuitem" onclick={() => press(onpress)} onkeydown={keys}>{name}</button>{/if}
     {/each}
@@ -88,6 +90,15 @@
 </Dropdown>
 
 <style>
+  .list {
+    max-height: min(70dvh, 34rem);
+    overflow-y: auto;
+  }
+  .group {
+    padding: 0.5rem 1rem 0.1rem;
+    font-size: 0.8rem;
+    color: var(--soft);
+  }
   .row {
     display: block;
     width: 100%;

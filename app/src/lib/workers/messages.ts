@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { AimMode } from '@gentle-arc/core/model';
-import type { About, Approach, Caution, Finding } from '@gentle-arc/core/findings';
+import type { About, Approach, Caution, Finding, Pass, Sweep } from '@gentle-arc/core/findings';
 import type { Figures } from '@gentle-arc/core/reading';
 import type { KeepsShoot } from './kept-shoot';
 import type { SearchStep } from '@gentle-arc/core/search';
@@ -33,6 +33,8 @@ export interface ShownReading {
   findings: ShownFinding[];
   figures: Figures;
   approaches: Approach[];
+  passes: Pass[];
+  sweeps: Sweep[];
   cautions: Caution[];
   /** How long the worker took, ms. */
   tookMs: number;

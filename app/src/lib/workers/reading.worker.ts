@@ -21,7 +21,11 @@ const worker: ReadingWorker = {
   async read(message) {
     const from = performance.now();
     const { shotId, units } = ShotQuestionSchema.parse(message);
-    const { picture, findings, cautions, approaches, heights } = readings.read(kept.shoot, kept.shot(shotId), units);
+    const { picture, findings, cautions, approaches, passes, sweeps, heights } = readings.read(
+      kept.shoot,
+      kept.shot(shotId),
+      units,
+    );
     const { samples, site, subject } = picture;
     const columns: ShownReading['columns'] = {
       // As they are judged: a shorter flicker is not seen as motion.
@@ -43,6 +47,8 @@ const worker: ReadingWorker = {
       figures: readFigures(picture, units),
       cautions,
       approaches,
+      passes,
+      sweeps,
       tookMs: performance.now() - from,
     };
     return Comlink.transfer(

@@ -1,6 +1,5 @@
-import type { Scene } from '../../scene';
+import { distanceToThingM, type Scene } from '../../scene';
 import type { Samples } from '../../motion';
-import { distanceToPieceM } from '../../site';
 
 /**
  * How near the camera, and whoever carries it, comes to somebody or to something that moves: when, how near, and how
@@ -30,24 +29,25 @@ const NEAR_ENOUGH_M = 25;
  * The closest approach to the subject, to everybody who stands or walks near the path, and to whatever moves, nearest
  * first.
  */
-export function approachesOf({ things, shot, subject }: Scene, samples: Samples): Approach[] {
+export function approachesOf({ things, shot, subject, carries }: Scene, samples: Samples): Approach[] {
   const spot = new Float64Array(3);
   const { count, captureRateHz: hz, xM, yM, zM } = samples;
   return things
     .filter(
+      ({ piece }) => !carries || (piece.id !== subject?.id && piece.on !== subject?.id && piece.id !== subject?.on),
+    )
+    .filter(
       ({ piece }) =>
         piece.kind === 'figure' || shot.walks.some((walk) => walk.pieceId === piece.id && walk.points.length > 1),
     )
-    .map(({ piece, at: walk }): Approach => {
+    .map((thing): Approach => {
+      const { piece, at: walk } = thing;
       const places = new Float64Array(3 * count);
       const distances = new Float64Array(count);
       for (let row = 0; row < count; row += 1) {
         walk(samples.tS[row], spot);
         places.set(spot, 3 * row);
-        distances[row] = Math.max(
-          0,
-          distanceToPieceM(piece, { xM: spot[0], yM: spot[1], zM: spot[2] }, xM[row], yM[row], zM[row], zM[row]),
-        );
+        distances[row] = Math.max(0, distanceToThingM(thing, samples.tS[row], xM[row], yM[row], zM[row], zM[row]));
       }
       let closest = 0;
       for (let row = 1; row < count; row += 1) if (distances[row] < distances[closest] - 1e-9) closest = row;
@@ -96,7 +96,12 @@ const MISS_M = 5;
  * there is no cause.
  */
 export function concernOf(
-  { distanceM, closingMps, passingMps, toStepAsideS }: Approach,
+  {
+    distanceM,
+    closingMps,
+    passingMps,
+    toStepAsideS,
+  }: Pick<Approach, 'distanceM' | 'closingMps' | 'passingMps' | 'toStepAsideS'>,
   limits: { closePersonM: number; closingPersonM: number; closingFastM: number },
 ): 'usual' | 'strongest' | null {
   const fastest = Math.max(closingMps, passingMps);

@@ -3,6 +3,7 @@ import type { Scene } from '../../scene';
 import { largest, pathLengthM, type Samples } from '../../motion';
 import { groundHeightM, groundPieces } from '../../site';
 import { concernOf, type Approach } from './approaches';
+import { crossingOf, type Pass, type Sweep } from './passes';
 import { rollsOn } from '../rig/riding';
 import { wheelsStop } from '../../supports';
 
@@ -20,12 +21,22 @@ const OVERHEAD = new Set<RigKind>(['drone', 'jib', 'rope', 'rollLever', 'tableTo
 const STANDS = new Set<RigKind>(['slider', 'jib', 'tableTopArm', 'rollLever', 'rope']);
 const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope']);
 
+/** Who comes near whom in a shot. */
+export interface Near {
+  approaches: readonly Approach[];
+  passes: readonly Pass[];
+  sweeps: readonly Sweep[];
+}
+
+/** From this speed on somebody who is hit is hurt, m/s: a run. Common practice, no published source. */
+const FAST_MPS = 3;
+
 /** The cautions of a shot: common practice, no published source. */
 export function cautionsOf(
   scene: Scene,
   samples: Samples,
   heights: Float64Array,
-  approaches: readonly Approach[],
+  { approaches, passes, sweeps }: Near,
   units: Units,
 ): Caution[] {
   const { limits } = scene;
@@ -74,6 +85,13 @@ export function cautionsOf(
       'Arms and rails at full reach can tip: crews usually put bags on the feet, level again after every move ' +
         'of the rig, and tape down cables.',
     );
+  if (scene.carries)
+    add(
+      'mount',
+      `The camera is fixed to ${scene.subject?.name ?? 'whoever carries it'}: crews usually add a second line of its ` +
+        'own to camera and lens, strap the lens against the shaking, keep the carrier’s view and grip free, and ask ' +
+        'people who will be in the picture.',
+    );
   if (ON_FOOT.has(rig.kind) && walksBackwards(samples))
     add(
       'backwards',
@@ -108,6 +126,44 @@ export function cautionsOf(
       'Wind moves this rig: crews usually measure it where the camera will be, not on the ground, and wait or ' +
         'take another rig.',
     );
+  for (const pass of passes) {
+    const concern = concernOf(pass, limits);
+    if (concern === null) continue;
+    const fastest = saySpeed(Math.max(pass.closingMps, pass.passingMps), units);
+    const meets = pass.distanceM < 0.05 ? 'meets' : `passes within ${length(pass.distanceM)} of`;
+    const said = `${pass.mover} ${meets} ${pass.who} at ${pass.screenS.toFixed(1)} s, at up to ${fastest}`;
+    if (concern === 'strongest')
+      strongest(
+        `pass.${pass.moverId}.${pass.whoId}`,
+        `${said}: ${(pass.toStepAsideS ?? 0).toFixed(1)} s to step aside. Crews usually move one of the two ways ` +
+          'apart, rehearse it slowly, and have a word that stops it.',
+      );
+    else
+      add(
+        `pass.${pass.moverId}.${pass.whoId}`,
+        `${said}: crews usually plan the miss, say who goes when, and try it at a walk first.`,
+      );
+  }
+  for (const sweep of sweeps) {
+    if (sweep.pieceId === null || (scene.carries && sweep.pieceId === scene.subject?.id)) continue;
+    const crossing = crossingOf(sweep, scene.durationS, samples);
+    if (!crossing || sweep.fastestMps < FAST_MPS) continue;
+    const { gapS, row } = crossing;
+    const gap = `${Math.abs(gapS).toFixed(1)} s`;
+    const when = `at ${samples.screenS[row].toFixed(1)} s`;
+    if (gapS < 0)
+      strongest(
+        `cross.${sweep.pieceId}`,
+        `The camera is in the way of ${sweep.name} ${when}, ${gap} before it comes at up to ` +
+          `${saySpeed(sweep.fastestMps, units)}. Crews usually wait beside the way until it has passed.`,
+      );
+    else
+      add(
+        `cross.${sweep.pieceId}`,
+        `The camera steps into the way of ${sweep.name} ${when}, ${gap} after it has passed: crews usually agree who ` +
+          'is the last to come, and somebody watches the way behind.',
+      );
+  }
   for (const approach of approaches) {
     const { pieceId, name, person, distanceM, closingMps, passingMps, toStepAsideS, screenS } = approach;
     const concern = concernOf(approach, limits);

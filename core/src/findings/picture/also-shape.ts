@@ -1,3 +1,4 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, lasting, stretchWords, type FindingOf } from '../finding';
 import { longestRun } from '../../motion';
@@ -57,9 +58,9 @@ function findAlsoShape({ scene, samples, subject, intent }: Picture): Found[] {
       id: 'alsoShape',
       grade: kept ? gradeAbove(value, limit, Infinity) : 'calm',
       sentence: outside
-        ? `${scene.subject.name} is not whole in the ${shape} cut ` +
+        ? `${subjectWords(scene)} is not whole in the ${shape} cut ` +
           `${stretchWords(value, samples.screenS[outside.row], outside.stretches)}.`
-        : `${scene.subject.name} stays inside the ${shape} cut as well.`,
+        : `${subjectWords(scene)} stays inside the ${shape} cut as well.`,
       reason:
         'People compose for the shape they see: what a second shape needs has to stay in its inner area ' +
         'from the start.',

@@ -1,3 +1,4 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
 import { percent, speedWords, gradeAbove, type FindingOf } from '../finding';
 import { smoothSpeed, trim } from '../../model';
@@ -37,7 +38,7 @@ function blurFindings(picture: Picture): Found[] {
       id: 'blur.subject',
       grade: gradeAbove(blur, limit, limit * limits.joltFactor),
       sentence:
-        `${scene.subject?.name ?? 'The subject'} smears over ${pixels} of ${scene.delivery.widthPx} pixels while ` +
+        `${scene.subject ? subjectWords(scene) : 'The subject'} smears over ${pixels} of ${scene.delivery.widthPx} pixels while ` +
         `the shutter is open; up to ${Math.round(limit * scene.delivery.widthPx)} looks sharp enough.`,
       reason: `The shutter is open for 1/${Math.round(1 / exposureTimeS(shutterDeg, samples.captureRateHz))} s.`,
       screenS: samples.screenS[peak.row],

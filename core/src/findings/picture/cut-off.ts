@@ -1,3 +1,4 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
 import { lasting, percent, stretchWords, type FindingOf } from '../finding';
 import { longestRun, type SubjectIn } from '../../motion';
@@ -15,7 +16,7 @@ const KINDS = {
 type Found = FindingOf<keyof typeof KINDS>;
 
 /** Is the subject cut off at the frame's edge, or not in the picture at all? */
-function findCutOff({ scene, subject, samples, intent }: Picture): Found[] {
+function findCutOff({ scene, subject, samples, intent, edgeV }: Picture): Found[] {
   const { limits } = scene;
   if (!scene.subject)
     return [
@@ -32,9 +33,21 @@ function findCutOff({ scene, subject, samples, intent }: Picture): Found[] {
         measure: 'subject',
       },
     ];
-  const name = scene.subject.name;
+  const name = subjectWords(scene);
   const { count, frameRateHz } = samples;
   const common = { id: 'cutoff' as const, limit: limits.cutOffS, unit: 's', measure: 'time cut off' };
+  if (intent.subjectIn === 'unasked')
+    return [
+      {
+        ...common,
+        grade: 'calm',
+        sentence: `${name} carries the camera: it need not be in the picture.`,
+        reason: 'What the camera is fixed to holds still in the frame, and the world moves.',
+        screenS: 0,
+        value: 0,
+        said: lasting(0),
+      },
+    ];
   const [from, to] = rowsItBelongsIn(intent.subjectIn, subject, count, frameRateHz);
   const among = (test: (row: number) => boolean) => {
     const hit = longestRun(to - from, (k) => test(from + k));
@@ -74,7 +87,9 @@ function findCutOff({ scene, subject, samples, intent }: Picture): Found[] {
       : null;
   if (lost && lost.rows > count * LOST_SHARE) {
     const value = lost.rows / frameRateHz;
-    const sentence = `${name} walks, and is out of the picture ${during(lost)}.`;
+    const sentence =
+      `${name} ${scene.subject.kind === 'figure' ? 'walks' : 'goes by'}, and is out of the picture ` +
+      `${during(lost)}.`;
     return [
       {
         ...common,
@@ -87,7 +102,7 @@ function findCutOff({ scene, subject, samples, intent }: Picture): Found[] {
       },
     ];
   }
-  const head = among((row) => subject.topV[row] > 0.5);
+  const head = among((row) => subject.topV[row] > edgeV);
   if (head)
     return finding(
       head,
@@ -103,14 +118,14 @@ function findCutOff({ scene, subject, samples, intent }: Picture): Found[] {
       'A thing half in the frame pulls the eye to the edge.',
       'ripple',
     );
-  const feet = among((row) => subject.baseV[row] < -0.5);
+  const feet = among((row) => subject.baseV[row] < -edgeV);
   return [
     {
       ...common,
       grade: 'calm',
       sentence: feet
         ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ` +
-          `${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row]))} from the top.`
+          `${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row], edgeV))} from the top.`
         : `${name} is whole in the frame ${to - from === count ? 'throughout' : 'when it ought to be'}.`,
       reason: 'Keep cuts away from joints: between them looks chosen, through them looks like a mistake.',
       screenS: feet ? samples.screenS[feet.row] : 0,
@@ -146,6 +161,6 @@ function rowsItBelongsIn(when: SubjectIn, { u, v }: SubjectInFrame, count: numbe
   return [best, best + 1];
 }
 
-const visibleShare = (topV: number, baseV: number) => (topV + 0.5) / (topV - baseV);
+const visibleShare = (topV: number, baseV: number, edgeV: number) => (topV + edgeV) / (topV - baseV);
 
 export const cutOff = define(KINDS, findCutOff);

@@ -1,3 +1,6 @@
+import { type Figure, WHOLE } from '../../model';
+import { partFootOf, type Scene, subjectWords } from '../../scene';
+import { partOf, partsOf, type ThingPart } from '../../site';
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, type FindingOf } from '../finding';
 import { CAMERA_SIZE, project, type InPicture } from '../../optics';
@@ -37,21 +40,32 @@ type Found = FindingOf<keyof typeof KINDS>;
  * be.
  */
 
-/**
- * Middle of the face and other parts of a standing figure as shares of stature (Drillis & Contini 1966, from memory).
- */
-const FACE = 0.93;
-const BODY = [
-  ['feet', 0.03],
+/** Parts of a standing figure between those that are named, as shares of stature (see `model/body`). */
+const BETWEEN = [
   ['shins', 0.17],
   ['knees', 0.285],
   ['thighs', 0.41],
   ['hips', 0.53],
-  ['waist', 0.62],
-  ['chest', 0.75],
   ['neck', 0.86],
-  ['face', FACE],
 ] as const;
+
+/** What of a body a frame may be of: its named parts, and of who stands those between. */
+function bodyOf(figure: Figure): ThingPart[] {
+  const named = partsOf(figure).filter(({ id }) => ['face', 'chest', 'waist', 'feet'].includes(id));
+  if (figure.pose !== 'stand') return named;
+  const between = BETWEEN.map(([name, share]): ThingPart => ({
+    ...named[0],
+    id: name,
+    name,
+    acrossM: 0,
+    alongM: 0,
+    upM: share * figure.heightM,
+  }));
+  return [...named, ...between];
+}
+
+/** A shot that is after something else of somebody is not asked for the face. */
+const AFTER_THE_FACE = new Set(['whole', 'face', 'chest']);
 /** Only a figure that fills this much of the height is seen for its face. */
 const SEEN_FOR_ITS_FACE = 0.5;
 const CELLS = 128;
@@ -82,27 +96,28 @@ function endFindings(picture: Picture): Found[] {
 }
 
 /** A figure cut so that its face is outside the frame. */
-function face({ scene, subject, samples }: Picture, { id, row, frame }: End): Found[] {
+function face({ scene, subject, samples, edgeV }: Picture, { id, row, frame }: End): Found[] {
   const [top, base] = [subject.topV[row], subject.baseV[row]];
-  if (scene.subject?.kind !== 'figure' || !(top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= 0.5))
+  const who = scene.things.find(({ piece }) => piece === scene.subject);
+  if (who?.piece.kind !== 'figure' || !AFTER_THE_FACE.has(scene.shot.subjectPart)) return [];
+  const isFace = scene.shot.subjectPart === 'face';
+  if (!(isFace || top - base >= SEEN_FOR_ITS_FACE) || !(Math.abs(subject.u[row]) <= (isFace ? Infinity : 0.5)))
     return [];
-  const { name, heightM } = scene.subject;
+  const { name } = who.piece;
   // Seen from near by a body does not shrink evenly: each height is drawn for itself.
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const point: InPicture = { u: 0, w: 0, depthM: 0 };
-  const at = (share: number) => {
-    project(
-      samples.cameras,
-      row * CAMERA_SIZE,
-      samples.subjectXM[row],
-      samples.subjectYM[row],
-      samples.subjectZM[row] + share * heightM,
-      point,
-    );
-    return point.depthM > 0 ? point.w * aspect : Infinity;
+  const spot = new Float64Array(3);
+  const at = (part: ThingPart) => {
+    partFootOf(who, part)(samples.tS[row], spot);
+    project(samples.cameras, row * CAMERA_SIZE, spot[0], spot[1], spot[2] + part.heightM / 2, point);
+    return point.depthM > 0 ? { v: Math.abs(point.w * aspect), u: Math.abs(point.u) } : { v: Infinity, u: Infinity };
   };
-  const out = Math.max(0, Math.abs(at(FACE)) - 0.5);
-  const [shown] = [...BODY].sort((a, b) => Math.abs(at(a[1])) - Math.abs(at(b[1])))[0];
+  const face = at(partOf(who.piece, 'face'));
+  const out = Math.max(0, face.v - edgeV, isFace ? face.u - 0.5 : 0);
+  const [shown] = bodyOf(who.piece)
+    .map((part) => [part.name, at(part).v] as const)
+    .sort((a, b) => a[1] - b[1])[0];
   return [
     {
       id: `${id}.face`,
@@ -134,7 +149,7 @@ function covered(picture: Picture, { id, row, frame }: End): Found[] {
   const { share, by } = coverAt(picture, row);
   if (!(share > 0.02)) return [];
   const limit = scene.limits.coveredAtEnd;
-  const what = scene.subject?.kind === 'figure' ? `${scene.subject.name}’s head and chest` : scene.subject?.name;
+  const what = headAndChest(scene) ? `${scene.subject?.name}’s head and chest` : subjectWords(scene);
   return [
     {
       id: `${id}.covered`,
@@ -153,6 +168,9 @@ function covered(picture: Picture, { id, row, frame }: End): Found[] {
   ];
 }
 
+/** Of a figure as a whole the upper half counts. */
+const headAndChest = ({ subject, part }: Scene) => subject?.kind === 'figure' && part?.id === WHOLE;
+
 /**
  * How much of the subject (of a figure: its upper half) is covered by what stands nearer, and what covers most of it.
  */
@@ -160,7 +178,7 @@ function coverAt({ scene, samples, subject }: Picture, row: number): { share: nu
   const { widthCells, heightCells, pieceAt, nearness } = depthRasterOf(scene, samples, CELLS)(row);
   const own = scene.pieces.findIndex(({ id }) => id === scene.subject?.id);
   const [top, base] = [subject.topV[row], subject.baseV[row]];
-  const from = scene.subject?.kind === 'figure' ? (top + base) / 2 : base;
+  const from = headAndChest(scene) ? (top + base) / 2 : base;
   const nearer = 1 / (samples.subjectDistanceM[row] * NEARER);
   const counts = new Map<number, number>();
   let [cells, hidden] = [0, 0];

@@ -45,6 +45,8 @@ const NAMES = { start: 'start', join: 'join', stop: 'stop', ramp: 'change of spe
  */
 function featherFindings(picture: Picture): Found[] {
   const { screen, samples, intent, scene } = picture;
+  // What carries the camera starts and stops it; the film is cut from the middle.
+  if (intent.carried) return [];
   const { limits } = scene;
   const { strokes } = intent;
   const last = samples.count - 1;

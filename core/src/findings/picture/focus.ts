@@ -1,4 +1,6 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
+import { findPassing } from './passing';
 import { gradeAbove, type FindingOf } from '../finding';
 import { sayLength, trim } from '../../model';
 import { largest } from '../../motion';
@@ -61,7 +63,7 @@ function sharpnessFindings(picture: Picture): Found[] {
   const blur = subjectBlur(picture);
   const worst = largest(blur);
   if (!worst || !scene.subject) return [];
-  const { shot, subject } = scene;
+  const { shot } = scene;
   const shown = [...blur.keys()].filter((row) => !Number.isNaN(blur[row]));
   const [first, last] = [shown[0], shown[shown.length - 1]];
   const word = (row: number) => (blur[row] <= 1 ? 'sharp' : blur[row] <= SOFT_FACTOR ? 'soft' : 'out of focus');
@@ -81,8 +83,9 @@ function sharpnessFindings(picture: Picture): Found[] {
       grade,
       sentence:
         grade === 'calm'
-          ? `${subject.name} is sharp at the start, on the way and at the end (${how}).`
-          : `${subject.name} is ${word(first)} at the start, ${word(worst.row)} on the way and ${word(last)} at ` +
+          ? `${subjectWords(scene)} is sharp at the start, on the way and at the end (${how}).`
+          : `${subjectWords(scene)} is ${word(first)} at the start, ${word(worst.row)} on the way and ` +
+            `${word(last)} at ` +
             `the end: ${how}, and f/${trim(shot.fNumber, 1)} holds ${sayLength(field.nearM, units)} ${far}.`,
       reason:
         'A deep stop and a constant distance replace a focus puller; otherwise somebody or something has to follow.',
@@ -103,11 +106,13 @@ const QUICK_PULL = {
 };
 
 /** How quickly the focus has to go, against who pulls it. */
-function pullFindings({ filmed, scene, intent }: Picture, id: 'focus.rack' | 'focus.pull'): Found[] {
+function pullFindings(picture: Picture, id: 'focus.rack' | 'focus.pull'): Found[] {
+  const { filmed, scene, intent } = picture;
   const { limits, lens, shot } = scene;
   const { focusDistanceM, count } = filmed;
   const pull = fastestPull(filmed, lens);
-  if (!pull && id === 'focus.pull') return [];
+  // What passes close is told with its speed and its miss.
+  if (id === 'focus.pull' && (!pull || findPassing(picture).some(({ grade }) => grade !== 'calm'))) return [];
   const { value, limit, unit } = pullBy(pull ?? { dioptresPerS: 0, ringDegps: 0, row: 0 }, shot.puller, limits);
   const { subject, does } = PULLER_WORDS[shot.puller];
   const dark = intent.goesDark;

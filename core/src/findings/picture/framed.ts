@@ -1,3 +1,4 @@
+import { standingSize } from '../../site';
 import { figureShare, isInFrame, type Picture, STANDING_M } from '../../image';
 
 /** From this share of a frame height on a figure is framed; below, it is part of the view. */
@@ -9,7 +10,7 @@ export const HELD_S = 1;
 
 /** Frame heights that a standing figure at the subject's distance fills, one value a row. */
 export function figureShares({ scene, samples }: Picture): Float64Array {
-  const figureM = scene.subject?.kind === 'figure' ? scene.subject.heightM : STANDING_M;
+  const figureM = scene.subject?.kind === 'figure' ? standingSize(scene.subject).heightM : STANDING_M;
   return Float64Array.from({ length: samples.count }, (_, row) =>
     figureShare(figureM, samples.subjectDistanceM[row], samples.focalLengthMm[row], samples.frameHeightMm),
   );

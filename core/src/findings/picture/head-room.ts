@@ -21,13 +21,13 @@ const HEAD_MAY_BE_CUT = 3.6;
 
 /** Air above a framed figure's head: too little presses it down, too much lets it sink. */
 function findHeadRoom(picture: Picture): Found[] {
-  const { scene, samples, subject } = picture;
+  const { scene, samples, subject, edgeV } = picture;
   const shares = figureShares(picture);
   const framed = framedRows(picture, shares);
   if (!framed) return [];
   const { limits } = scene;
   const room = Float64Array.from({ length: samples.count }, (_, row) =>
-    framed(row) && shares[row] < HEAD_MAY_BE_CUT && subject.topV[row] <= 0.5 ? 0.5 - subject.topV[row] : NaN,
+    framed(row) && shares[row] < HEAD_MAY_BE_CUT && subject.crownV[row] <= edgeV ? edgeV - subject.crownV[row] : NaN,
   );
   const least = largest(room.map((value) => -value));
   const most = largest(

@@ -15,9 +15,9 @@ const KINDS = {
 type Found = FindingOf<keyof typeof KINDS>;
 
 /** Roll that nobody asked for: the body's lean and tremor that reach the frame. */
-function findHorizon({ scene, samples }: Picture): Found[] {
-  const { shot, limits } = scene;
-  const free = shot.aim.mode === 'allFollow';
+function findHorizon({ scene, samples, intent }: Picture): Found[] {
+  const { limits } = scene;
+  const free = intent.freeHorizon;
   const worst = largest(
     samples.body.rollDeg.map((roll, row) => Math.abs(roll + (free ? samples.body.leanDeg[row] : 0))),
   );

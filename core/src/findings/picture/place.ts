@@ -1,3 +1,4 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, speedWords, type FindingOf } from '../finding';
 import { largest, smoothed } from '../../motion';
@@ -16,11 +17,15 @@ type Found = FindingOf<keyof typeof KINDS>;
 /** Is the subject kept in its place? Only asked when the aim promises it. */
 function findPlace({ scene, subject, samples, intent }: Picture): Found[] {
   const { limits } = scene;
-  const promised = scene.shot.aim.mode !== 'locked' && intent.keepsPlace;
-  if (!scene.subject || !promised) return [];
-  const { u, v } = scene.shot.aim.place;
+  if (!scene.subject || !intent.keepsPlace) return [];
+  const wanted = { u: 0, v: 0 };
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
-  const drift = largest(subject.u.map((value, row) => Math.hypot(value - u, (subject.v[row] - v) / aspect)));
+  const drift = largest(
+    subject.u.map((value, row) => {
+      intent.placeAt(samples.tS[row], wanted);
+      return Math.hypot(value - wanted.u, (subject.v[row] - wanted.v) / aspect);
+    }),
+  );
   if (!drift) return [];
   const limit = limits.placeDrift;
   const fastest = largest(smoothed(subject.speed, SEEN_S * samples.frameRateHz));
@@ -32,8 +37,8 @@ function findPlace({ scene, subject, samples, intent }: Picture): Found[] {
       grade,
       sentence:
         grade === 'calm'
-          ? `${scene.subject.name} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
-          : `${scene.subject.name} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up ` +
+          ? `${subjectWords(scene)} stays in place in the frame (drift ${percent(drift.value)} of the width${quick}).`
+          : `${subjectWords(scene)} drifts ${percent(drift.value)} of the width from the chosen place${quick}; up ` +
             `to ${percent(limit)} is not noticed.`,
       reason: 'A subject that keeps its place gives the eye something to rest on.',
       screenS: samples.screenS[drift.row],

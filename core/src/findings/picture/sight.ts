@@ -1,3 +1,4 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, lasting, percent, seconds, stretchWords, type FindingOf } from '../finding';
 import { longestRun, playingOf } from '../../motion';
@@ -44,7 +45,7 @@ const COVERED = 0.4;
 function sightFindings({ scene, intent, samples, visible }: Picture): Found[] {
   const { limits } = scene;
   if (!scene.subject) return [];
-  const { name } = scene.subject;
+  const name = subjectWords(scene);
   const { count, screenS, frameRateHz } = samples;
   if (intent.reveals) return [revealFinding(name, visible, screenS, frameRateHz, feathersOf(scene, intent))];
   const covered = longestRun(count, (row) => visible[row] < COVERED);

@@ -1,3 +1,4 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, percent, type FindingOf } from '../finding';
 import { largest, pathLengthM } from '../../motion';
@@ -18,7 +19,7 @@ function findSize({ scene, subject, samples, intent }: Picture): Found[] {
   const { limits } = scene;
   if (!scene.subject || (intent.holdsSize && Number.isNaN(subject.height[0]))) return [];
   const start = subject.height[0];
-  const name = scene.subject.name;
+  const name = subjectWords(scene);
   if (intent.holdsSize) {
     const off = largest(subject.height.map((value) => Math.abs(value / start - 1)));
     if (!off) return [];

@@ -1,3 +1,4 @@
+import { subjectWords } from '../../scene';
 import { define, type FindingKinds } from '../definition';
 import { gradeAbove, speedWords, trimmedSeconds, type FindingOf } from '../finding';
 import { type Picture, SEEN_S, speedLimits, whileInFrame } from '../../image';
@@ -53,7 +54,7 @@ function speedFindings(picture: Picture): Found[] {
     { id: 'speed.near' as const, what: 'Near things', column: picture.site.near.speed, limit: held ? wide : plain },
     {
       id: 'speed.subject' as const,
-      what: scene.subject?.name ?? 'The subject',
+      what: scene.subject ? subjectWords(scene) : 'The subject',
       column: whileInFrame(picture.subject, picture.subject.speed),
       limit: plain,
     },

@@ -1,9 +1,9 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
 import type { Piece, RigKind } from '../../model';
-import type { Scene } from '../../scene';
+import { distanceToThingM, type Scene } from '../../scene';
 import type { Intent, Samples } from '../../motion';
-import { distanceToPieceM, groundHeightM, groundPieces } from '../../site';
+import { groundHeightM, groundPieces } from '../../site';
 import { armStandAt } from './travel';
 import { rollsOn } from './riding';
 import { graded, type Say } from './use';
@@ -53,18 +53,20 @@ interface Nearest {
 
 /** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
 function clearanceFindings(scene: Scene, intent: Intent, samples: Samples, heights: Float64Array, say: Say): Found[] {
-  return [...throughSubject(scene, samples, say), ...roomFindings(scene, intent, samples, heights, say)];
+  return [
+    ...(intent.carried ? [] : throughSubject(scene, samples, say)),
+    ...roomFindings(scene, intent, samples, heights, say),
+  ];
 }
 
 /** The camera may come close to its subject, but not through it. */
-function throughSubject({ subject, subjectAt }: Scene, samples: Samples, { length }: Say): Found[] {
-  if (!subject || !subjectAt || isGround(subject, [subject])) return [];
-  const spot = new Float64Array(3);
+function throughSubject({ subject, things }: Scene, samples: Samples, { length }: Say): Found[] {
+  const who = things.find(({ piece }) => piece === subject);
+  if (!subject || !who || isGround(subject, [subject])) return [];
   for (let row = 0; row < samples.count; row += 1) {
-    subjectAt(samples.tS[row], spot);
-    const value = distanceToPieceM(
-      subject,
-      { xM: spot[0], yM: spot[1], zM: spot[2] },
+    const value = distanceToThingM(
+      who,
+      samples.tS[row],
       samples.xM[row],
       samples.yM[row],
       samples.zM[row],
@@ -92,17 +94,17 @@ function throughSubject({ subject, subjectAt }: Scene, samples: Samples, { lengt
 }
 
 /** Pieces near enough to matter, each with where it stands at any moment. Ground is judged by height. */
-function obstacles({ things, pieces, subject }: Scene, samples: Samples, reachM: number) {
+function obstacles({ things, pieces, subject }: Scene, { carried }: Intent, samples: Samples, reachM: number) {
   const [x0, x1] = spanOf(samples.xM);
   const [y0, y1] = spanOf(samples.yM);
   return things
     .filter(({ piece }) => piece.id !== subject?.id && !isGround(piece, pieces))
+    .filter(({ piece }) => !carried || (piece.on !== subject?.id && piece.id !== subject?.on))
     .filter(({ piece, walks }) => {
       if (walks) return true;
       const half = Math.hypot(piece.lengthM, piece.depthM) / 2 + reachM;
       return piece.xM + half > x0 && piece.xM - half < x1 && piece.yM + half > y0 && piece.yM - half < y1;
-    })
-    .map(({ piece, at }) => ({ piece, walk: at }));
+    });
 }
 
 const spanOf = (column: Float64Array): [number, number] => [
@@ -139,6 +141,7 @@ function roomFindings(scene: Scene, intent: Intent, samples: Samples, heights: F
   const { rig } = scene;
   const around = obstacles(
     scene,
+    intent,
     samples,
     Math.max(goesRound(samples, intent) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM),
   );
@@ -147,32 +150,31 @@ function roomFindings(scene: Scene, intent: Intent, samples: Samples, heights: F
   let camera: Nearest | null = null;
   let carrier: Nearest | null = null;
   let arm: Nearest | null = null;
-  const spot = new Float64Array(3);
   for (let row = 0; row < samples.count; row += stride) {
     const [x, y, z] = [samples.xM[row], samples.yM[row], samples.zM[row]];
     const floorM = foot ? z - heights[row] + KNEE_M : z;
     const base = rig.armM > 0 ? armStandAt(intent, samples.tS[row]) : null;
-    for (const { piece, walk } of around) {
-      walk(samples.tS[row], spot);
-      const at = { xM: spot[0], yM: spot[1], zM: spot[2] };
-      const distanceM = distanceToPieceM(piece, at, x, y, z, z);
-      if (camera === null || distanceM < camera.distanceM) camera = { distanceM, row, name: piece.name };
+    for (const thing of around) {
+      const { name } = thing.piece;
+      const tS = samples.tS[row];
+      const distanceM = distanceToThingM(thing, tS, x, y, z, z);
+      if (camera === null || distanceM < camera.distanceM) camera = { distanceM, row, name };
       if (foot && floorM < z) {
-        const asideM = distanceToPieceM(piece, at, x, y, floorM, z);
-        if (carrier === null || asideM < carrier.distanceM) carrier = { distanceM: asideM, row, name: piece.name };
+        const asideM = distanceToThingM(thing, tS, x, y, floorM, z);
+        if (carrier === null || asideM < carrier.distanceM) carrier = { distanceM: asideM, row, name };
       }
       for (let k = 1; base && k < ARM_POINTS; k += 1) {
         const s = k / ARM_POINTS;
         const armZ = base.zM + (z - base.zM) * s;
-        const besideM = distanceToPieceM(
-          piece,
-          at,
+        const besideM = distanceToThingM(
+          thing,
+          tS,
           base.xM + (x - base.xM) * s,
           base.yM + (y - base.yM) * s,
           armZ,
           armZ,
         );
-        if (arm === null || besideM < arm.distanceM) arm = { distanceM: besideM, row, name: piece.name };
+        if (arm === null || besideM < arm.distanceM) arm = { distanceM: besideM, row, name };
       }
     }
   }

@@ -50,6 +50,8 @@ export function envelopeOf(rig: Rig, gait: Pick<Gait, 'usualMps'>): Envelope {
     case 'bodyMount':
       // A pole in the hands reaches as much farther as it is long.
       return gait.usualMps > 0 ? { shape: 'anywhere' } : { shape: 'about', radiusM: ARMS_REACH_M + rig.armM };
+    case 'mount':
+      return { shape: 'anywhere' };
     case 'drone':
       // One that cannot lean does not fly: it is held.
       return rig.bankMaxDeg === 0 && gait.usualMps === 0

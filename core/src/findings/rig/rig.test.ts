@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Move, newPiece, type Piece, type Shot } from '../../model';
+import { drawnWalk, type Move, newPiece, type Piece, type Shot } from '../../model';
 import { readShot } from '../../reading';
 import { num } from '../../testing/any-move';
 import { filmed, usual, WALK } from '../../testing/filmed';
@@ -226,13 +226,10 @@ describe('people', () => {
   it('closest approach to somebody who walks: when, how near, how fast', () => {
     // Two meet head on: the camera stands, she walks past it at 1 m/s, 0.5 m aside. Distance to her side is 0.5 less
     // half her width.
-    const walk = {
-      pieceId: 'figure',
-      points: [
-        { tS: 0, xM: 0.5, yM: 0, zM: 0 },
-        { tS: 10, xM: 0.5, yM: -10, zM: 0 },
-      ],
-    };
+    const walk = drawnWalk('figure', [
+      { tS: 0, xM: 0.5, yM: 0, zM: 0 },
+      { tS: 10, xM: 0.5, yM: -10, zM: 0 },
+    ]);
     const still: Move = { kind: 'still', ...AROUND, pivotEastM: -0.5, distanceM: 5, bearingDeg: 180 };
     const { approaches } = read(still, { walks: [walk], timing: { ...TIMING, durationS: 10 } });
     expect(approaches[0]).toMatchObject({ name: 'Ansa' });

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { around, bearing, distance, metres } from './parameter';
+import { around, bearing, degrees, distance, metres } from './parameter';
 
 /**
  * Moves that go with a walking subject. Along and side are measured in the direction it walks; with a still subject,
@@ -45,10 +45,21 @@ export const OvertakeSchema = z.strictObject({
   toSideM: side('to right by'),
 });
 
+/** The camera is fixed to the subject: on a helmet, a belt, a handlebar, a bonnet. It goes, turns and leans as that does. */
+export const CarriedSchema = z.strictObject({
+  kind: z.literal('carried'),
+  ...around,
+  alongM: along('ahead of its middle'),
+  sideM: side('right of its middle'),
+  panDeg: degrees('looks right of ahead by', -180, 180, 'side'),
+  tiltDeg: degrees('looks up by', -90, 90),
+});
+
 export const WITH_SUBJECT_SCHEMAS = [
   FollowSchema,
   LeadSchema,
   AlongsideSchema,
   HoldDistanceSchema,
   OvertakeSchema,
+  CarriedSchema,
 ] as const;

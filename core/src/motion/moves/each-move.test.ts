@@ -192,6 +192,13 @@ const CHECKS: Record<string, (film: Film, walking: boolean) => void> = {
     expect(film.beside(film.last).alongM).toBeGreaterThan(2);
     centred(film);
   },
+  carried: (film) => {
+    // What it is fixed to holds still: the same way off in the subject's own frame, all the while.
+    const [first, last] = [film.beside(0), film.beside(film.last)];
+    expect(last.alongM).toBeCloseTo(first.alongM, 9);
+    expect(last.sideM).toBeCloseTo(first.sideM, 9);
+    expect(first.alongM).toBeCloseTo(0.3, 9);
+  },
   overheadStill: (film) => down(film),
   overheadSlide: (film) => {
     down(film);

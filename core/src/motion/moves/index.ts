@@ -9,7 +9,7 @@ import { EFFECTS, type Effect, type Recipe } from './recipe';
 import { backAwayReveal, darkEnd, darkStart, tiltToHorizon } from './revealing';
 import { angledSlide, enterLeave, slide, slideOutReveal } from './sliding';
 import { groundStart, pan, roll, skyEnd, still, tilt, tumble, whipPan } from './turns';
-import { alongside, follow, holdDistance, lead, overtake } from './with-subject';
+import { alongside, carried, follow, holdDistance, lead, overtake } from './with-subject';
 import { dollyZoom, rackFocus, standingDollyZoom, zoom } from './zooming';
 
 /** Every move of the vocabulary, in the order a person meets them. */
@@ -47,6 +47,7 @@ export const RECIPES: { [K in MoveKind]: Recipe<MoveOf<K>> } = {
   alongside,
   holdDistance,
   overtake,
+  carried,
   overheadStill,
   overheadSlide,
   overheadSpin,

@@ -21,7 +21,7 @@ function lift<K extends MoveKind>(
   startingFrom: (stand: Stand, pivot: { pivotEastM: number; pivotNorthM: number }) => MoveOf<K>,
   effect: Effect = 'lift',
 ) {
-  return { ...PLAIN, kind, title, purpose, effect, startingFrom };
+  return { ...PLAIN, goes: 'usually' as const, kind, title, purpose, effect, startingFrom };
 }
 
 const within = (heightM: number) => Math.min(500, Math.max(-50, Math.round(heightM * 100) / 100));
@@ -141,6 +141,7 @@ export const riseOverReveal: Recipe<MoveOf<'riseOverReveal'>> = {
     }),
     'show',
   ),
+  goes: 'ifAsked',
   ...standing<MoveOf<'riseOverReveal'>>(upright),
   joins: 'to show',
   reveals: true,

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { MoveSchema } from '../../model';
 import { anyMove, num } from '../../testing/any-move';
 import { plainSetup } from '../../testing/shoots';
-import { gripsOf, momentsOf, motionOf } from '../legs';
+import { draggedMove, gripsOf, motionOf } from '../legs';
 import { stillMoveFrame } from '../move-frame';
 import { asKind, EFFECT_KINDS, kindsFor, MOVE_KINDS, recipeOf, RECIPES } from './index';
 
@@ -31,10 +31,7 @@ describe('dragging', () => {
         const [leg] = motionOf(plainSetup((shot) => ({ ...shot, move }))).legs;
         const handles = gripsOf(leg, true);
         const { id } = handles[pick % handles.length];
-        expect(
-          MoveSchema.safeParse(recipeOf(move).drag(move, id, xM, yM, leg.moveFrame, momentsOf(leg))).success ||
-            move.kind === 'free',
-        ).toBe(true);
+        expect(MoveSchema.safeParse(draggedMove(leg, id, xM, yM)).success || move.kind === 'free').toBe(true);
       }),
       { numRuns: 400 },
     );
@@ -74,7 +71,7 @@ describe('dragging', () => {
         const handles = gripsOf(leg, true);
         const handle = handles[pick % handles.length];
         const [xM, yM] = [handle.xM + a - 0.5, handle.yM + b - 0.5];
-        const after = leg.recipe.drag(move, handle.id, xM, yM, leg.moveFrame, momentsOf(leg));
+        const after = draggedMove(leg, handle.id, xM, yM);
         const [now] = motionOf(sceneFrom({ ...scene, shot: { ...scene.shot, move: after } })).legs;
         const held = gripsOf(now, true).find(({ id }) => id === handle.id);
         expect(held?.xM).toBeCloseTo(xM, 6);

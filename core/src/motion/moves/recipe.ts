@@ -34,13 +34,15 @@ export interface Look {
 /**
  * What the look of a move starts from, before its own turning. `asked`: whatever the shot's aim says. `locked`: the
  * direction in which the subject is at its place at share `at` of the move. `down`: straight down, the bearing's side
- * at the bottom of the frame. `pivot`: a fixed point, so high above the pivot.
+ * at the bottom of the frame. `pivot`: a fixed point, so high above the pivot. `carried`: as the subject is turned and
+ * leans, so far right of ahead and up.
  */
 export type AimRule =
   | { base: 'asked' }
   | { base: 'locked'; at: number }
   | { base: 'down'; bottomDeg: number }
-  | { base: 'pivot'; heightM: number };
+  | { base: 'pivot'; heightM: number }
+  | { base: 'carried'; panDeg: number; tiltDeg: number };
 
 /** What a move asks of the zoom. */
 export type ZoomRule =
@@ -52,8 +54,10 @@ export interface FocusRule {
   toPieceId: string | null;
 }
 
-/** When the subject ought to be in the frame. */
-export type SubjectIn = 'always' | 'start' | 'end' | 'sometime';
+/**
+ * When the subject ought to be in the frame; `passes`: it comes in and goes out again, which is meant; `unasked`: it may be out of it, because it carries the camera.
+ */
+export type SubjectIn = 'always' | 'start' | 'end' | 'sometime' | 'passes' | 'unasked';
 
 /** What a person wants to see happen: how moves are looked for. */
 export const EFFECTS = {
@@ -121,6 +125,11 @@ export interface Recipe<M extends Move = Move> extends MoveShape<M> {
   goesDark: boolean;
   /** It is nothing without travel. */
   travels: boolean;
+  /**
+   * Whether it goes with a subject that walks: `itself` by what it is, `usually` when it is chosen, `ifAsked` when a
+   * person says so.
+   */
+  goes: 'itself' | 'usually' | 'ifAsked';
   /** The same move from where another one stood. */
   startingFrom(stand: Stand, pivot: { pivotEastM: number; pivotNorthM: number }): M;
   /** Timing it usually has, when it is chosen. */
@@ -168,4 +177,5 @@ export const PLAIN = {
   reveals: false,
   goesDark: false,
   travels: true,
+  goes: 'ifAsked' as const,
 };

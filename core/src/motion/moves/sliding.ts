@@ -59,7 +59,7 @@ export const enterLeave: Recipe<MoveOf<'enterLeave'>> = {
   effect: 'show',
   joins: 'with',
   travels: false,
-  subjectIn: () => 'sometime',
+  subjectIn: () => 'passes',
   aim: () => ({ base: 'locked', at: 0.5 }),
   startingFrom: (stand, pivot) => ({ kind: 'enterLeave', ...pivot, ...stand, travelM: 0 }),
 };

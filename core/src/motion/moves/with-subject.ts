@@ -1,10 +1,11 @@
 import type { MoveOf } from '../../model';
 import { PLAIN, polar, settable, settableDistance, type Recipe, type Stand } from './recipe';
 import { beside } from './shapes/beside';
+import { carriedPlace } from '../carried';
 import { standing } from './shapes/standing';
 
 /** Moves that go with a walking subject. */
-const WITH = { ...PLAIN, effect: 'along' as const, travels: false };
+const WITH = { ...PLAIN, effect: 'along' as const, travels: false, goes: 'itself' as const };
 const metres = (m: number) => Math.min(500, Math.max(-500, m));
 const away = ({ distanceM }: Stand) => Math.min(500, distanceM);
 
@@ -151,5 +152,35 @@ export const overtake: Recipe<MoveOf<'overtake'>> = {
     toAlongM: away(stand) * 0.6,
     fromSideM: away(stand) * 0.8,
     toSideM: away(stand) * 0.6,
+  }),
+};
+
+export const carried: Recipe<MoveOf<'carried'>> = {
+  ...WITH,
+  ...beside<MoveOf<'carried'>>(
+    {
+      from: ({ alongM, sideM }) => ({ alongM, sideM }),
+      to: ({ alongM, sideM }) => ({ alongM, sideM }),
+      put: (move, _end, { alongM, sideM }) => ({ ...move, alongM: metres(alongM), sideM: metres(sideM) }),
+      // It is fixed where it is: what is farther away is not carried.
+      scale: (move) => move,
+    },
+    'start',
+  ),
+  track: (move, moveFrame) => carriedPlace(move, moveFrame),
+  kind: 'carried',
+  title: 'Carried along',
+  purpose: 'Fix the camera to whoever goes: helmet, belt, handlebar, bonnet. They hold still and the world moves.',
+  joins: 'on',
+  subjectIn: () => 'unasked',
+  aim: ({ panDeg, tiltDeg }) => ({ base: 'carried', panDeg, tiltDeg }),
+  startingFrom: ({ heightM }, pivot) => ({
+    kind: 'carried',
+    ...pivot,
+    heightM,
+    alongM: 0.3,
+    sideM: 0,
+    panDeg: 0,
+    tiltDeg: 0,
   }),
 };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../../model';
+import { drawnWalk, DEFAULT_AIM, type Move, newPiece, type Piece, type Shot } from '../../model';
 import { sceneOf } from '../../scene';
 import { readShot } from '../../reading';
 import { filmed } from '../../testing/filmed';
@@ -43,7 +43,7 @@ describe('the foreground', () => {
     const wall = { ...newPiece('box', 'wall', 'Wall', 0, -2, 0), lengthM: 6 };
     const behind = newPiece('post', 'behind', 'Behind', 0, 3, 0);
     expect(foreground(scene({}, [figure, wall, behind]), 'nearer', 'metric')).toEqual([]);
-    const walks = [{ pieceId: 'post', points: [{ tS: 0, xM: 0.3, yM: -3, zM: 0 }] }];
+    const walks = [drawnWalk('post', [{ tS: 0, xM: 0.3, yM: -3, zM: 0 }])];
     expect(foreground(scene({ walks }), 'nearer', 'metric')).toEqual([]);
   });
 });

@@ -4,7 +4,7 @@
   import { onMount } from 'svelte';
   import { goto } from '$app/navigation';
   import { MOST_MB, SHOOT_FILE_ENDING } from '@gentle-arc/core/formats';
-  import { differencesOf, newShoot, type Shoot } from '@gentle-arc/core/model';
+  import { differencesOf, newShoot, type Shoot, STARTER_KIT } from '@gentle-arc/core/model';
   import { lengthOnScreenS } from '@gentle-arc/core/motion';
   import { opening } from '$lib/session/files/opening.svelte';
   import { openHref, shotsHref } from '$lib/session/links';
@@ -56,7 +56,7 @@
   });
 
   async function startOwn() {
-    const shoot = newShoot(newId('shoot'), 'My shoot', newId('shot'));
+    const shoot = newShoot(newId('shoot'), 'My shoot', newId('shot'), STARTER_KIT);
     try {
       await (await database()).saveShoot({ shoot, rev: null, past: [], future: [] });
     } catch (error) {

@@ -195,15 +195,16 @@
     </div>
   </main>
 {:else}
-  <main class="mx-auto max-w-xl p-8">
+  <main class="mx-auto max-w-4xl p-8">
     <h1 class="font-display text-3xl">Kit</h1>
-    <p class="my-4">
+    <p class="my-4 max-w-xl">
       Nothing is put together yet. A build is parts on a rig, staged exactly as it will shoot: it can then be balanced
       here before anyone carries it anywhere.
     </p>
     <button class="main-button" onclick={() => putKit(withMadeUpKit(kit, DEFAULT_PARTS, DEFAULT_BUILDS), null)}
       >Start with the made-up kit</button
     >
+    <div class="mt-8"><KitThings {shoot} onchange={putKit} /></div>
   </main>
 {/if}
 

@@ -1,8 +1,18 @@
 <script lang="ts">
   import Trouble from '$lib/ui/Trouble.svelte';
-  import { changedThing, copyThing, removeThing, THINGS, withThing, type Thing } from '@gentle-arc/core/edit';
+  import {
+    changedThing,
+    copyThing,
+    examplesFor,
+    removeThing,
+    takeExample,
+    type Thing,
+    THINGS,
+    withThing,
+  } from '@gentle-arc/core/edit';
   import { type Camera, FIELDS, type Kit, type Shoot } from '@gentle-arc/core/model';
   import { newId } from '$lib/session/store/new-id';
+  import Menu from '$lib/ui/Menu.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import RatePictures from './RatePictures.svelte';
@@ -20,17 +30,18 @@
       title: 'Cameras',
       facts: FIELDS.camera,
       text:
-        'Its sensor is {sensorWidthMm} by {sensorHeightMm}, its picture {pictureWidthPx} by {pictureHeightPx} pixels. ' +
-        'It reads a frame out in {readOutMs} ms, writes {dataRateMbps} Mb a second, and above {bufferAboveHz} frames a ' +
-        'second keeps {bufferS} in its buffer.',
+        'Its sensor is {sensorWidthMm} by {sensorHeightMm}, its picture {pictureWidthPx} by ' +
+        '{pictureHeightPx} pixels. It reads a frame out in {readOutMs} ms, writes {dataRateMbps} Mb a second, and ' +
+        'above {bufferAboveHz} frames a second keeps {bufferS} in its buffer. A still picture takes {stillMB} MB, ' +
+        'a battery {stillsPerBattery} of them; its stabiliser leaves {steadyShare} of trembling.',
     },
     {
       list: 'lenses',
       title: 'Lenses',
       facts: FIELDS.lens,
       text:
-        'From {focalLengthMinMm} to {focalLengthMaxMm}, focusing from {closestFocusM}, opening to f/{fNumberMin}; its ' +
-        'ring turns {ringDeg}.',
+        'From {focalLengthMinMm} to {focalLengthMaxMm}, focusing from {closestFocusM}, opening to f/{fNumberMin}; ' +
+        'its ring turns {ringDeg}. Focused near it shows {breathingShare} less; its stabiliser leaves {steadyShare} of trembling.',
     },
     {
       list: 'filters',
@@ -56,6 +67,10 @@
   function copy(list: List, thing: Thing) {
     const id = newId(THINGS[list].one);
     if (onchange(copyThing(shoot.kit, list, thing, id), null)) open = id;
+  }
+  function take(list: List, id: string) {
+    const example = examplesFor(shoot.kit, list).find((row) => row.id === id);
+    if (example && onchange(takeExample(shoot.kit, list, example), null)) open = id;
   }
   function remove(list: List, thing: Thing) {
     const next = removeThing(shoot, list, thing);
@@ -105,6 +120,16 @@
             </li>
           {/each}
         </ul>
+        {#if examplesFor(shoot.kit, list).length > 0}
+          <p class="text-sm">
+            <Menu
+              id="examples-{list}"
+              label="Add an example: {title}"
+              items={examplesFor(shoot.kit, list).map(({ id, name }) => ({ name, onpress: () => take(list, id) }))}
+              >Add an example</Menu
+            >
+          </p>
+        {/if}
       </div>
     {/each}
   </div>

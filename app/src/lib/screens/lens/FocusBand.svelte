@@ -202,7 +202,7 @@
     {#if scene.subject && shot.focus.mode !== 'racks'}<button class="link" onclick={startSoft}
         >Start out of focus</button
       >{/if}
-    {#if scene.subject && !shot.playback.reversed && shot.then.length === 0 && shot.walks.length === 0}<button
+    {#if scene.subject && !shot.playback.reversed && shot.then.length === 0 && !scene.things.some(({ walks }) => walks)}<button
         class="link"
         onclick={inReverse}
         title="Leave the focus where the shot ends, back away until it is soft, and play it in reverse: it lands sharp every time"

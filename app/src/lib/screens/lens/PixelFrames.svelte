@@ -16,15 +16,16 @@
   /** How many pixels are left between recording and delivery: each cut as a frame inside the one before. */
   const session = shotSession();
   const { shot, scene, samples } = $derived(session);
-  const { changeBench: onbench } = session;
+  const { changeBench: onbench, changeShot: onchange } = session;
 
   const bench = $derived(shot.bench);
-  const bars = $derived(bench.barsPercent);
+  const { after } = $derived(shot);
+  const bars = $derived(after.barsPercent);
 
-  const enlargement = $derived(samples.crop.reduce((most, value) => Math.max(most, value), 1));
-  const chain = $derived(
-    pixelChain(scene.camera, scene.delivery, { stabilisingShare: bench.stabilisingPercent / 100, enlargement }),
-  );
+  const kept = $derived(1 - after.stabilisingPercent / 100);
+  /** Beyond what stabilising cuts away. */
+  const enlargement = $derived(samples.crop.reduce((most, value) => Math.max(most, value * kept), 1));
+  const chain = $derived(pixelChain(scene.camera, scene.delivery, { stabilisingShare: 1 - kept, enlargement }));
   const frame = $derived(frameSizeMm(scene.camera, scene.delivery));
   const equal = $derived(onFullFrame(frame, shot.focalLengthMm, shot.fNumber));
 
@@ -54,14 +55,16 @@
     {scene.camera.name} records {scene.camera.pictureWidthPx} × {scene.camera.pictureHeightPx}; the cut is {scene
       .delivery.widthPx} × {scene.delivery.heightPx}. Kept back for stabilising
     <Hole
-      fact={FIELDS.bench.stabilisingPercent}
-      value={bench.stabilisingPercent}
-      onchange={(stabilisingPercent: number) => onbench({ stabilisingPercent }, 'bench.stabilising')}
+      fact={FIELDS.after.stabilisingPercent}
+      value={after.stabilisingPercent}
+      onchange={(stabilisingPercent: number) =>
+        onchange((row) => ({ ...row, after: { ...row.after, stabilisingPercent } }), 'after.stabilising')}
     />, black bars at top and bottom
     <Hole
-      fact={FIELDS.bench.barsPercent}
+      fact={FIELDS.after.barsPercent}
       value={bars}
-      onchange={(barsPercent: number) => onbench({ barsPercent }, 'bench.bars')}
+      onchange={(barsPercent: number) =>
+        onchange((row) => ({ ...row, after: { ...row.after, barsPercent } }), 'after.bars')}
     /> each{bars > 0
       ? `, which leaves ${trim(aspectAfterBars(scene.delivery.widthPx / scene.delivery.heightPx, bars / 100), 2)}:1`
       : ''}.

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { FIELDS, type RampPoint, sayLength, type Shot, shotDurationS, trim } from '@gentle-arc/core/model';
+  import { mostRateHz } from '@gentle-arc/core/edit';
   import Hole from '$lib/ui/Hole.svelte';
   import { scaleLinear } from 'd3-scale';
   import { line } from 'd3-shape';
@@ -83,6 +84,7 @@
     It records <Hole
       fact={FIELDS.way.captureRateHz}
       value={shot.captureRateHz}
+      max={mostRateHz(shot)}
       label="Frames recorded"
       onchange={(captureRateHz: number) => onchange((row) => ({ ...row, captureRateHz }), 'capture')}
     /> frames a second and the cut shows <b>{shot.frameRateHz}</b>: it plays <b>{pace}</b>. {trim(plan.actionS, 1)} s of action
@@ -130,7 +132,7 @@
             value={point.atS}
             label="Speed {i + 1} at"
             min={i === 0 ? 0 : tenth(ramp[i - 1].atS + 0.1)}
-            max={i + 1 < ramp.length ? tenth(ramp[i + 1].atS - 0.1) : 600}
+            max={i + 1 < ramp.length ? tenth(ramp[i + 1].atS - 0.1) : 86_400}
             onchange={(atS: number) => setPoint(i, { atS }, 'rampAt')}
           /> at <Hole
             fact={FIELDS.rampPoint.speed}

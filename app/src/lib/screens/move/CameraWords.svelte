@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { showAt, takeCamera, takeLens } from '@gentle-arc/core/edit';
+  import { mostRateHz, showAt, takeCamera, takeLens } from '@gentle-arc/core/edit';
   import {
     type Delivery,
     DeliverySchema,
     type Fact,
     factsOf,
+    FIELDS,
     type Lens,
     trim,
     WaySchema,
@@ -56,6 +57,7 @@
     text={'It records {captureRateHz} frames a second and shows {frameRateHz}'}
     {facts}
     values={shot}
+    range={(key) => (key === 'captureRateHz' ? { max: mostRateHz(shot) } : {})}
     onchange={change}
   />{#if slow !== 1}
     <b>({slow > 1 ? `${trim(slow, 2)} times slower than life` : `${trim(1 / slow, 2)} times faster than life`})</b
@@ -66,6 +68,16 @@
     rateHz={shot.captureRateHz}
     onchange={change}
   /> (1/{trim((360 * shot.captureRateHz) / shot.shutterDeg, 0)} s).
+</p>
+<p class="said">
+  <Sentence
+    text={'Afterwards {stabilisingPercent} of the picture is kept back for stabilising, ' +
+      'and black bars cover {barsPercent} at top and bottom each.'}
+    facts={FIELDS.after}
+    values={shot.after}
+    onchange={(key, value, join) =>
+      session.changeShot((row) => ({ ...row, after: { ...row.after, [key]: Number(value) } }), join && `after.${join}`)}
+  />
 </p>
 <p class="said">
   The whole shoot is delivered

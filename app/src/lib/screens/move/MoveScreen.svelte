@@ -13,13 +13,11 @@
   import Picture from '$lib/views/picture/Picture.svelte';
   import Transport from '$lib/views/picture/Transport.svelte';
   import Strip from '$lib/views/strip/Strip.svelte';
-  import AimWords from './AimWords.svelte';
   import CameraWords from './CameraWords.svelte';
   import HandWords from './HandWords.svelte';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
   import MoveWords from './MoveWords.svelte';
-  import PieceSentence from './PieceSentence.svelte';
   import PlanPane from './PlanPane.svelte';
   import ReadingList from './ReadingList.svelte';
   import ShotSentence from './ShotSentence.svelte';
@@ -48,7 +46,7 @@
   /** Both ways to make the shot are shown beside each other. */
   let beside = $state(false);
 
-  const selected = $derived(scene.pieces.find(({ id }) => id === selectedId) ?? null);
+  const selected = $derived(shoot.site.pieces.find(({ id }) => id === selectedId) ?? null);
   const chosen = $derived(live.reading?.findings.find(({ id }) => id === chosenId) ?? null);
   const shownWord: Word = $derived(open === 'piece' && !selected ? 'reading' : open);
 
@@ -192,7 +190,7 @@
               kind={session.leg.move.kind}
               onchoose={(kind) => {
                 drawing = null;
-                changeShot((given) => chooseMove(given, session.active, kind));
+                changeShot((given) => chooseMove(given, session.active, kind, scene.subject));
               }}
               onclose={closeChooser}
             />
@@ -211,7 +209,8 @@
             <MoveWords drawing={drawing === 'path'} ondraw={() => (drawing = drawing === 'path' ? null : 'path')} />
           {/if}
         {:else if shownWord === 'time'}<TimingWords />
-        {:else if shownWord === 'aim'}<AimWords />
+        {:else if shownWord === 'aim'}{#await import('./AimWords.svelte') then { default: AimWords }}<AimWords
+            />{/await}
         {:else if shownWord === 'camera'}<CameraWords />
         {:else if shownWord === 'rig'}<HandWords />
         {:else if shownWord === 'note'}
@@ -226,13 +225,15 @@
           />
           <span class="sm:hidden">{@render variants()}</span>
         {:else if selected}
-          <PieceSentence
-            piece={selected}
-            drawingWalk={drawing === 'walk'}
-            ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
-            onselect={select}
-            onclose={unselect}
-          />
+          {#await import('./PieceSentence.svelte') then { default: PieceSentence }}
+            <PieceSentence
+              piece={selected}
+              drawingWalk={drawing === 'walk'}
+              ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
+              onselect={select}
+              onclose={unselect}
+            />
+          {/await}
         {/if}
       </div>
     </div>

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { mirrored } from '@gentle-arc/core/edit';
-  import { numbersOf, parametersOf, type Move } from '@gentle-arc/core/model';
+  import { mountedAt, mountOf, mountsOn, toTheOtherSide } from '@gentle-arc/core/edit';
+  import { FIELDS, type Leg, numbersOf, parametersOf, type Move } from '@gentle-arc/core/model';
   import { gistOf, givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion';
   import { shotSession } from '$lib/session/shot-session.svelte';
+  import Choice from '$lib/ui/Choice.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
   import FreePoints from './FreePoints.svelte';
 
@@ -62,7 +63,7 @@
   <span class="whitespace-nowrap">
     {#if handed}<button
         class="link"
-        onclick={() => session.changeLeg((row) => ({ ...row, move: mirrored(row.move) }))}
+        onclick={() => session.changeLeg(toTheOtherSide)}
         title="Left for right, clockwise for anticlockwise">To the other side</button
       >{/if}
     <button
@@ -72,6 +73,41 @@
       title="From its end to its start">{leg.backwards ? 'Forwards again' : 'Run it backwards'}</button
     >
   </span>
+</p>
+{#if move.kind === 'carried' && scene.subject}
+  {@const mounts = mountsOn(scene.subject)}
+  {@const own = 'at a place of its own'}
+  <p class="said">
+    The camera sits
+    <Choice
+      label="Where it is fixed"
+      value={mountOf(move, scene.subject)?.id ?? ''}
+      items={[...mounts.map(({ id, name }) => ({ value: id, name })), { value: '', name: own }]}
+      onchange={(id) => {
+        const mount = mounts.find((row) => row.id === id);
+        if (mount) session.changeLeg((row) => ({ ...row, move: mountedAt(move, mount) }));
+      }}
+    />.
+  </p>
+{/if}
+{#if recipe.goes !== 'itself' && scene.subject}
+  <p class="said">
+    While {scene.subject.name} goes, the move <Sentence
+      text={'{goes}.'}
+      facts={FIELDS.leg}
+      values={leg}
+      onchange={(_key, value) => session.changeLeg((row) => ({ ...row, goes: value as Leg['goes'] }))}
+    />
+  </p>
+{/if}
+<p class="said">
+  <Sentence
+    text={'The camera rolls from {fromRollDeg} to {toRollDeg} on the way'}
+    facts={FIELDS.lookOver}
+    values={leg.look}
+    onchange={(key, value, join) =>
+      session.changeLeg((row) => ({ ...row, look: { ...row.look, [key]: value } }), join && `look.${join}`)}
+  />{recipe.turn ? ', besides what the move does' : ''}.
 </p>
 {#if move.kind === 'free'}
   <FreePoints

@@ -1,8 +1,16 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { PlusOutline } from 'flowbite-svelte-icons';
-  import { MoveSchema, type Piece, PIECE_KINDS, type PieceKind, type Shot } from '@gentle-arc/core/model';
-  import { momentsOf, recipeOf } from '@gentle-arc/core/motion';
+  import {
+    MoveSchema,
+    type Piece,
+    PIECE_GROUPS,
+    PIECE_KINDS,
+    type PieceKind,
+    type Shot,
+    stagedIn,
+  } from '@gentle-arc/core/model';
+  import { draggedMove } from '@gentle-arc/core/motion';
   import {
     addPathPoint,
     addPiece,
@@ -12,6 +20,9 @@
     moveWalkPoint,
     removePiece,
     spotFor,
+    bringOrLeave,
+    takeSubject,
+    turnPiece,
     turned,
   } from '@gentle-arc/core/edit';
   import Menu from '$lib/ui/Menu.svelte';
@@ -33,6 +44,8 @@
   const { shoot, scene, motion, samples, row, active } = $derived(session);
   const { change: onchange, changeLeg: onleg, seek: onseek } = session;
   const findings = $derived(session.live.reading?.findings ?? []);
+  const sweeps = $derived(session.live.reading?.sweeps ?? []);
+  const passes = $derived(session.live.reading?.passes ?? []);
 
   let plan: ReturnType<typeof Plan> | undefined = $state();
   let host: HTMLElement | undefined = $state();
@@ -44,7 +57,7 @@
   /** The handles are those of the move as it is made, begun where the one before it ended. */
   function moveHandle(id: string, xM: number, yM: number) {
     const made = motion.legs[active];
-    const move = recipeOf(made.move).drag(made.move, id, xM, yM, made.moveFrame, momentsOf(made));
+    const move = draggedMove(made, id, xM, yM);
     const tidy = (
       move.kind === 'free'
         ? {
@@ -73,7 +86,8 @@
   }
 
   function place(xM: number, yM: number) {
-    if (drawing === 'walk' && selected) onchange(addWalkPoint(shoot, shot.id, selected, xM, yM), null);
+    if (drawing === 'walk' && selected)
+      onchange(addWalkPoint(shoot, shot.id, scenePiece(selected.id) ?? selected, xM, yM), null);
     else if (drawing === 'path') {
       const { pivot } = motion.legs[active].moveFrame;
       onleg((leg) => ({ ...leg, move: addPathPoint(leg.move, cm(xM - pivot.xM), cm(yM - pivot.yM)) }), null);
@@ -85,10 +99,15 @@
 
   /** Two fingers turn the chosen piece, or the whole move about its pivot. */
   function twist(byDeg: number) {
-    if (selected)
-      edit(selected.id, (piece) => ({ ...piece, headingDeg: (piece.headingDeg + byDeg + 360) % 360 }), 'turn');
+    if (selected) turn(selected.id, (scenePiece(selected.id)?.headingDeg ?? selected.headingDeg) + byDeg);
     else onleg((leg) => ({ ...leg, move: turned(leg.move, byDeg) }), 'twist');
   }
+
+  const scenePiece = (id: string) => scene.pieces.find((piece) => piece.id === id);
+  const turn = (id: string, headingDeg: number) =>
+    onchange(turnPiece(shoot, shot.id, id, ((headingDeg % 360) + 360) % 360, session.onlyHere), `turn.${id}`);
+  /** Pieces that this shot leaves out. */
+  const away = $derived(shoot.site.pieces.filter(({ id }) => !stagedIn(shot, id).there));
 
   async function add(kind: PieceKind) {
     const id = newId('piece');
@@ -103,7 +122,12 @@
     const firstSubject = kind === 'figure' && shot.subjectId === null;
     const added = onchange(
       firstSubject
-        ? { ...next, shots: next.shots.map((other) => (other.id === shot.id ? { ...other, subjectId: id } : other)) }
+        ? {
+            ...next,
+            shots: next.shots.map((other) =>
+              other.id === shot.id ? takeSubject(other, next.site.pieces.at(-1) ?? null) : other,
+            ),
+          }
         : next,
       null,
     );
@@ -140,6 +164,8 @@
     {row}
     {active}
     {findings}
+    {sweeps}
+    {passes}
     selectedId={selected?.id ?? null}
     drawing={drawing !== null}
     {onselect}
@@ -148,8 +174,8 @@
     onplace={place}
     onmovehandle={moveHandle}
     onmovepivot={movePivot}
-    onmovepiece={(id, xM, yM) => onchange(movePiece(shoot, shot.id, id, xM, yM), `piece.${id}`)}
-    onturnpiece={(id, headingDeg) => edit(id, (piece) => ({ ...piece, headingDeg }), 'turn')}
+    onmovepiece={(id, xM, yM) => onchange(movePiece(shoot, shot.id, id, xM, yM, session.onlyHere), `piece.${id}`)}
+    onturnpiece={turn}
     onresizepiece={(id, lengthM, depthM) =>
       edit(
         id,
@@ -165,10 +191,18 @@
       id="add-piece"
       label="Add a piece"
       width="w-56"
-      items={Object.entries(PIECE_KINDS).map(([kind, facts]) => ({
-        name: facts.label,
-        onpress: () => void add(kind as PieceKind),
-      }))}><PlusOutline class="h-4 w-4" />Add a piece</Menu
+      items={[
+        ...Object.entries(PIECE_KINDS).map(([kind, facts]) => ({
+          name: facts.label,
+          group: PIECE_GROUPS[facts.group],
+          onpress: () => void add(kind as PieceKind),
+        })),
+        ...away.map(({ id, name }) => ({
+          name,
+          group: 'Not in this shot: bring back',
+          onpress: () => void onchange(bringOrLeave(shoot, shot.id, id, true), null),
+        })),
+      ]}><PlusOutline class="h-4 w-4" />Add a piece</Menu
     >
   </div>
 </div>

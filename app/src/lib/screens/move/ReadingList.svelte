@@ -20,6 +20,9 @@
   const findings = $derived(live.reading?.findings ?? []);
   const troubles = $derived(findings.filter((finding) => severity(finding) > 0));
   const calm = $derived(findings.filter((finding) => severity(finding) === 0));
+
+  /** Those who come nearest are told; the rest stand farther off. */
+  const MOST_NEAR = 5;
 </script>
 
 {#snippet row(finding: Finding)}
@@ -59,7 +62,7 @@
       <Numbers figures={live.reading.figures} />
       <p class="mt-1 text-sm"><a class="link" href={limitsHref}>What they are held against</a></p>
     </details>
-    {#each live.reading.approaches as approach (approach.pieceId)}
+    {#each live.reading.approaches.slice(0, MOST_NEAR) as approach (approach.pieceId)}
       <p class="mt-2 text-sm leading-snug text-soft">
         Nearest to {approach.name}:
         <b class="text-ink">{sayLength(approach.distanceM, preferences.units)}</b>{approach.closingMps > 0.05
@@ -70,6 +73,20 @@
           onclick={() => seek(approach.screenS)}
           aria-label="Show the nearest at {approach.screenS.toFixed(1)} seconds"
           >at {approach.screenS.toFixed(1)} s</button
+        >
+      </p>
+    {/each}
+    {#each live.reading.passes.slice(0, MOST_NEAR) as pass (`${pass.moverId} ${pass.whoId}`)}
+      <p class="mt-2 text-sm leading-snug text-soft">
+        {pass.mover} passes {pass.who} at
+        <b class="text-ink">{sayLength(pass.distanceM, preferences.units)}</b> and {saySpeed(
+          Math.max(pass.passingMps, pass.closingMps),
+          preferences.units,
+        )},
+        <button
+          class="link"
+          onclick={() => seek(pass.screenS)}
+          aria-label="Show the pass at {pass.screenS.toFixed(1)} seconds">at {pass.screenS.toFixed(1)} s</button
         >
       </p>
     {/each}

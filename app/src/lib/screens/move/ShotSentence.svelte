@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { withTiming } from '@gentle-arc/core/edit';
+  import { mostDurationS, takeSubject, withTiming } from '@gentle-arc/core/edit';
   import { type Fact, factsOf, type Move, TimingSchema, WaySchema } from '@gentle-arc/core/model';
+  import { subjectWords } from '@gentle-arc/core/scene';
   import { gistOf, givenByTheLegBefore, recipeOf } from '@gentle-arc/core/motion';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
@@ -34,14 +35,22 @@
   );
   const subjects = $derived([
     { value: '', name: 'no subject' },
-    ...session.scene.pieces.map(({ id, name }) => ({ value: id, name })),
+    ...session.scene.pieces.map(({ id, name }) => ({
+      value: id,
+      name: id === shot.subjectId ? subjectWords(session.scene) : name,
+    })),
   ]);
   const { lens } = $derived(session.scene);
   const range = (key: string) =>
-    key === 'focalLengthMm' ? { min: lens.focalLengthMinMm, max: lens.focalLengthMaxMm } : {};
+    key === 'focalLengthMm'
+      ? { min: lens.focalLengthMinMm, max: lens.focalLengthMaxMm }
+      : key === 'durationS'
+        ? { max: mostDurationS(shot, leg.timing) }
+        : {};
 
   function change(key: string, value: number | string, join: string | null) {
-    if (key === 'subjectId') changeShot((row) => ({ ...row, subjectId: `${value}` || null }));
+    if (key === 'subjectId')
+      changeShot((row) => takeSubject(row, session.shoot.site.pieces.find(({ id }) => id === value) ?? null));
     else if (key === 'focalLengthMm') changeShot((row) => ({ ...row, focalLengthMm: Number(value) }), 'focal');
     else if (key === 'durationS')
       changeLeg((row) => ({ ...row, timing: withTiming(row.timing, key, Number(value)) }), 'timing.durationS');

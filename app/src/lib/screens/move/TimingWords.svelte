@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { mostOfPart, withTiming, type TimingPart } from '@gentle-arc/core/edit';
+  import { mostDurationS, mostOfPart, withTiming, type TimingPart } from '@gentle-arc/core/edit';
   import { type Fact, factsOf, LegSchema, shotDurationS, type Timing, TimingSchema } from '@gentle-arc/core/model';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
+  import LapseWords from './LapseWords.svelte';
 
   /** The timing of the move that is being shaped, as a sentence. */
   const session = shotSession();
@@ -21,7 +22,7 @@
   );
 
   const range = (key: string) => ({
-    max: key === 'overlapS' ? mostOverlapS : mostOfPart(leg.timing, key as TimingPart),
+    max: key === 'overlapS' ? mostOverlapS : mostOfPart(leg.timing, key as TimingPart, mostDurationS(shot, leg.timing)),
   });
   function change(key: string, value: number | string, join: string | null) {
     session.changeLeg(
@@ -43,3 +44,4 @@
     <Sentence text={'It begins {overlapS} before the one before it ends.'} {facts} {values} {range} onchange={change} />
   {/if}
 </p>
+<LapseWords />

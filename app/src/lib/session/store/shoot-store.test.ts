@@ -73,7 +73,7 @@ describe('the open shoot', () => {
     store.undo();
     expect(store.shoot.name).toBe('First');
   });
-  it('presses of a key that follow each other are one step; after a pause another begins, but not while a pointer holds on', () => {
+  it('presses of a key that follow each other are one step; a pause ends it, but not while a pointer holds on', () => {
     vi.useFakeTimers({ toFake: ['performance'] });
     store.change(open('a'), 'key');
     vi.advanceTimersByTime(300);
@@ -100,11 +100,13 @@ describe('the open shoot', () => {
   });
   it('refuses a change that could not be read back, says which and why, and keeps what was there', () => {
     const before = store.shoot;
-    const timing = { ...before.shots[0].timing, durationS: 900 };
+    const timing = { ...before.shots[0].timing, durationS: 90_000 };
     expect(store.changeShot('one', (shot) => ({ ...shot, timing }))).toBe(false);
     expect(store.shoot).toBe(before);
     expect(store.canUndo).toBe(false);
-    expect(store.refusal).toBe('This was not changed. “First shot”: timing.durationS must be at most 600; it is 900.');
+    expect(store.refusal).toBe(
+      'This was not changed. “First shot”: timing.durationS must be at most 86400; it is 90000.',
+    );
     expect(
       store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) }),
     ).toBe(false);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Scene } from '@gentle-arc/core/scene';
-  import type { FocusTarget } from '@gentle-arc/core/model';
+  import { type FocusTarget, WHOLE } from '@gentle-arc/core/model';
+  import { partsOf } from '@gentle-arc/core/site';
   import Choice from '$lib/ui/Choice.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
 
@@ -22,6 +23,7 @@
     { value: ' distance', name: 'a distance' },
     ...scene.pieces.filter(({ id }) => id !== scene.subject?.id).map(({ id, name }) => ({ value: id, name })),
   ]);
+  const piece = $derived(scene.pieces.find((row) => target.on === 'piece' && row.id === target.pieceId) ?? null);
   function choose(chosen: string) {
     const distanceM = Math.max(closestM, Math.round(usualM * 100) / 100);
     onchange(
@@ -29,13 +31,19 @@
         ? { on: 'subject' }
         : chosen === ' distance'
           ? { on: 'distance', distanceM }
-          : { on: 'piece', pieceId: chosen },
+          : { on: 'piece', pieceId: chosen, part: WHOLE },
       null,
     );
   }
 </script>
 
-<Choice {label} {value} {items} onchange={choose} />{#if target.on === 'distance'}&nbsp;of
+<Choice {label} {value} {items} onchange={choose} />{#if piece && target.on === 'piece'},
+  <Choice
+    label="{label}, part"
+    value={target.part}
+    items={partsOf(piece).map(({ id, name }) => ({ value: id, name }))}
+    onchange={(part) => onchange({ ...target, part }, null)}
+  />{/if}{#if target.on === 'distance'}&nbsp;of
   <NumberField
     label="{label}, distance"
     value={target.distanceM}

@@ -1,4 +1,4 @@
-import { DEFAULT_KIT, type Move, type MoveKind, newPiece, newShoot } from '@gentle-arc/core/model';
+import { DEFAULT_KIT, drawnWalk, type Move, type MoveKind, newPiece, newShoot } from '@gentle-arc/core/model';
 import { sceneOf } from '@gentle-arc/core/scene';
 import { motionOf, recipeOf, RECIPES, type Samples, sampleShot } from '@gentle-arc/core/motion';
 
@@ -78,13 +78,10 @@ function film(kind: MoveKind): Samples {
   const empty = newShoot('drawing', 'Drawing', 'shot');
   const walks = WALKED.has(kind)
     ? [
-        {
-          pieceId: 'who',
-          points: [
-            { tS: -2, xM: -2.4, yM: 0, zM: 0 },
-            { tS: 4, xM: 2.4, yM: 0, zM: 0 },
-          ],
-        },
+        drawnWalk('who', [
+          { tS: -2, xM: -2.4, yM: 0, zM: 0 },
+          { tS: 4, xM: 2.4, yM: 0, zM: 0 },
+        ]),
       ]
     : [];
   const lens =

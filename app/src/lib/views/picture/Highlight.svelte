@@ -17,7 +17,7 @@
   let { scene, samples, row, about }: Props = $props();
 
   const streaksAt = $derived(streaker(scene, samples));
-  const subject = $derived(subjectInFrame(samples, scene.subject));
+  const subject = $derived(subjectInFrame(samples, scene));
   const layers = $derived(
     about === 'near' || about === 'layers'
       ? about === 'near'

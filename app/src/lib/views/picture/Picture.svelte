@@ -60,6 +60,10 @@
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}
+  {#if scene.shot.after.barsPercent > 0}
+    <div class="bar top" style="height: {scene.shot.after.barsPercent}%"></div>
+    <div class="bar bottom" style="height: {scene.shot.after.barsPercent}%"></div>
+  {/if}
   {#if preferences.guides && drawable && !problem}<Guides {samples} {row} alsoShape={scene.delivery.alsoShape} />{/if}
   {#if about && drawable && !problem}<Highlight {scene} {samples} {row} {about} />{/if}
 </figure>
@@ -72,6 +76,17 @@
     overflow: hidden;
     border-radius: 10px;
     background: var(--sun);
+  }
+  .bar {
+    position: absolute;
+    inset-inline: 0;
+    background: #050606;
+  }
+  .top {
+    top: 0;
+  }
+  .bottom {
+    bottom: 0;
   }
   .why {
     position: absolute;

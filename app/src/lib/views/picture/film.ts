@@ -58,6 +58,8 @@ export class Film {
   private readonly renderer: WebGLRenderer;
   private readonly paper: PaperScene;
   private readonly camera = new PerspectiveCamera();
+  /** Where the camera would stand without the body under it. */
+  private readonly plain = new PerspectiveCamera();
   private readonly look = new WebGLRenderTarget(1, 1, { type: HalfFloatType });
   /** What has been laid together so far, one for each view. */
   private readonly means: WebGLRenderTarget[] = [];
@@ -98,6 +100,7 @@ export class Film {
     this.renderer.shadowMap.type = PCFShadowMap;
     this.renderer.shadowMap.autoUpdate = false;
     this.camera.rotation.order = 'YXZ';
+    this.plain.rotation.order = 'YXZ';
     this.camera.near = 0.05;
     this.camera.far = 1500;
   }
@@ -208,7 +211,12 @@ export class Film {
     const moment = momentAt(samples, at);
     if (look && blur.motion) this.paper.walkTo(moment.tS);
     standAt(camera, moment, samples);
-    const planeM = focusPlaneM(samples, row, (scene.subject?.heightM ?? 0) / 2);
+    if (scene.carries && samples.plain) {
+      this.paper.walkTo(moment.tS);
+      standAt(this.plain, momentAt(samples.plain, at), samples);
+      this.paper.shakeCarrier(this.plain, camera);
+    }
+    const planeM = focusPlaneM(samples, row, (scene.part?.heightM ?? 0) / 2);
     const opticalMm = moment.focalLengthMm / samples.crop[row];
     if (look) {
       if (blur.lens) {

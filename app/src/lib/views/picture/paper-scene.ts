@@ -13,8 +13,8 @@ import {
   Scene as Stage,
 } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
-import type { Piece } from '@gentle-arc/core/model';
-import { type Scene, WALK_STEP_S, type WalkAt } from '@gentle-arc/core/scene';
+import { type Scene, type Stance, type Thing, turnedBy } from '@gentle-arc/core/scene';
+import type { Going } from '@gentle-arc/core/site';
 import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
@@ -26,9 +26,11 @@ export class PaperScene {
   readonly scene = new Stage();
   private readonly standing = new Group();
   private readonly sun = new DirectionalLight(LIGHT.sun, LIGHT.sunStrength);
-  private readonly walkers: { mesh: Mesh; piece: Piece; walk: WalkAt }[] = [];
+  private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
   private readonly spot = new Float64Array(3);
+  private readonly axes = new Float64Array(9);
+  private readonly stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
   private setup: Scene | null = null;
 
   /** `simple`: as cheap to draw as it can be, without shadows. */
@@ -88,14 +90,23 @@ export class PaperScene {
     for (const geometry of this.merged.splice(0)) geometry.dispose();
     // What stands still and looks alike is drawn in one go.
     const alike = new Map<Material, BufferGeometry[]>();
-    for (const { piece, at, walks } of setup.things) {
+    for (const thing of setup.things) {
+      const { piece, walks } = thing;
       const isSubject = piece.id === setup.subject?.id;
       const material = this.simple ? simpleMaterial('plain') : materialOf(piece.kind, isSubject);
       const solid = (geometry: BufferGeometry) =>
         this.simple ? painted(geometry, paintOf(piece.kind, isSubject)) : geometry;
       if (walks) {
-        const mesh = this.stand(solid(geometryOf(piece)), material);
-        this.walkers.push({ mesh, piece, walk: at });
+        const painted = new Map<BufferGeometry, BufferGeometry>();
+        const look = (going?: Going) => {
+          const plain = geometryOf(piece, going);
+          const known = painted.get(plain) ?? solid(plain);
+          painted.set(plain, known);
+          return known;
+        };
+        const mesh = this.stand(look(), material);
+        mesh.matrixAutoUpdate = false;
+        this.walkers.push({ mesh, thing, look });
       } else {
         const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
         alike.set(material, [...(alike.get(material) ?? []), solid(geometryOf(piece).clone().applyMatrix4(placed))]);
@@ -120,17 +131,36 @@ export class PaperScene {
     return mesh;
   }
 
+  /**
+   * Shakes what carries the camera along with it, from where a plain camera stands to where it really does: what the
+   * camera is fixed to holds still in the picture, and the world moves.
+   */
+  shakeCarrier(plain: Object3D, shaken: Object3D): void {
+    const { setup } = this;
+    if (!setup?.subject) return;
+    plain.updateMatrixWorld();
+    shaken.updateMatrixWorld();
+    const along = new Matrix4().copy(shaken.matrixWorld).multiply(plain.matrixWorld.clone().invert());
+    const site = this.standing.matrixWorld;
+    const inSite = site.clone().invert().multiply(along).multiply(site);
+    for (const { mesh, thing } of this.walkers)
+      if (thing.piece.id === setup.subject.id || thing.piece.on === setup.subject.id) {
+        mesh.matrix.premultiply(inSite);
+        mesh.matrixWorldNeedsUpdate = true;
+      }
+  }
+
   /** Moves whoever walks to where they are at a moment of action; whether anybody does. */
   walkTo(tS: number): boolean {
-    const { spot } = this;
-    for (const { mesh, piece, walk } of this.walkers) {
-      walk(tS + WALK_STEP_S / 2, spot);
-      const [aheadX, aheadY] = spot;
-      walk(tS - WALK_STEP_S / 2, spot);
-      const [dx, dy] = [aheadX - spot[0], aheadY - spot[1]];
-      walk(tS, spot);
-      mesh.position.set(spot[0], spot[1], spot[2]);
-      mesh.rotation.z = -(Math.hypot(dx, dy) > 0.05 ? Math.atan2(dx, dy) : piece.headingDeg * RAD);
+    const { spot, stance, axes } = this;
+    for (const { mesh, thing, look } of this.walkers) {
+      thing.at(tS, spot);
+      thing.stanceAt(tS, stance);
+      turnedBy(stance, axes);
+      const [ax, ay, az, bx, by, bz, cx, cy, cz] = axes;
+      mesh.matrix.set(ax, bx, cx, spot[0], ay, by, cy, spot[1], az, bz, cz, spot[2], 0, 0, 0, 1);
+      mesh.matrixWorldNeedsUpdate = true;
+      if (thing.goingAt) mesh.geometry = look(thing.goingAt(tS));
     }
     return this.walkers.length > 0;
   }

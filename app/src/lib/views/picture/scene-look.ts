@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial, Vector3 } from 'three';
 import type { Piece, PieceKind } from '@gentle-arc/core/model';
-import { solidOf } from '@gentle-arc/core/site';
+import { type Going, solidOf } from '@gentle-arc/core/site';
 
 /** How the picture looks: a paper model in which depth runs from warm to cool about the subject's distance. */
 
@@ -14,6 +14,21 @@ export const focusTone = { value: new Vector3(0, 0, 1e6) };
 
 const COLOURS: Record<PieceKind, string> = {
   figure: '#a9683f',
+  dog: '#a07a52',
+  car: '#b5705a',
+  lorry: '#c08a55',
+  motorbike: '#a8604e',
+  bicycle: '#8a7565',
+  scooter: '#8f7f70',
+  board: '#b08a5a',
+  boat: '#b48c66',
+  bottle: '#7f9a86',
+  tin: '#c98a4b',
+  watch: '#b9a27c',
+  turntable: '#cfc2a6',
+  table: '#b28a5e',
+  chair: '#a98660',
+  plinth: '#d8cdb8',
   post: '#9b7550',
   hedge: '#8fa863',
   wall: '#dccbad',
@@ -25,19 +40,44 @@ const COLOURS: Record<PieceKind, string> = {
 const SUBJECT = '#0e5a4a';
 const GROUND = '#d9cca9';
 
-const geometries = new WeakMap<Piece, BufferGeometry>();
+const geometries = new WeakMap<Piece, Map<string, BufferGeometry>>();
+const STILL = 'still';
 
-/** The solid of a piece as a geometry; made once for each state of a piece. */
-export function geometryOf(piece: Piece): BufferGeometry {
-  const known = geometries.get(piece);
+/**
+ * The solid of a piece as a geometry, or of who goes as it is caught in a step or a turn of wheels; made once for each
+ * state of a piece.
+ */
+export function geometryOf(piece: Piece, going?: Going): BufferGeometry {
+  const states = geometries.get(piece) ?? new Map<string, BufferGeometry>();
+  geometries.set(piece, states);
+  const caught = going && caughtIn(going, piece.kind === 'figure' || piece.kind === 'dog');
+  const key = caught ? JSON.stringify(caught) : STILL;
+  const known = states.get(key);
   if (known) return known;
-  const solid = solidOf(piece);
+  const solid = solidOf(piece, caught);
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(solid.positions, 3));
   geometry.setAttribute('normal', new BufferAttribute(solid.normals, 3));
+  const tones = new Float32Array(solid.positions.length);
+  solid.tones.forEach((tone, i) => tones.fill(tone, 3 * i, 3 * i + 3));
+  geometry.setAttribute('color', new BufferAttribute(tones, 3));
   geometry.computeBoundingSphere();
-  geometries.set(piece, geometry);
+  states.set(key, geometry);
   return geometry;
+}
+
+/** Steps and wheels are drawn in so many states: more cannot be told apart. */
+const STEP_STATES = 20;
+const STRIDE_STATES = 12;
+const WHEEL_STATES = 48;
+
+function caughtIn({ step, turned }: Going, steps: boolean): Going {
+  const at = (value: number, states: number) => Math.round(value * states) / states;
+  const round = (value: number, states: number) => at(value - Math.floor(value), states) % 1;
+  if (!steps) return { step: { through: 0, stride: 0, running: false }, turned: round(turned, WHEEL_STATES) };
+  const stride = at(step.stride, STRIDE_STATES);
+  const through = stride === 0 ? 0 : round(step.through, STEP_STATES);
+  return { step: { through, stride, running: step.running }, turned: through };
 }
 
 export const TINT = /* glsl */ `
@@ -63,7 +103,8 @@ if (focusTone.x > 0.5) {
 type Texture = 'plain' | 'ground' | 'leaves';
 
 function tinted(colour: string, share: number, texture: Texture): MeshLambertMaterial {
-  const material = new MeshLambertMaterial({ color: new Color(colour) });
+  // The ground is one surface; things have lighter and darker parts.
+  const material = new MeshLambertMaterial({ color: new Color(colour), vertexColors: texture !== 'ground' });
   material.onBeforeCompile = (shader) => {
     shader.uniforms.subjectM = depthTint;
     shader.uniforms.tintShare = { value: share };

@@ -25,6 +25,7 @@ const soilLight = rgb(LIGHT.soil, LIGHT.skyStrength);
  */
 export function painted(solid: BufferGeometry, { colour, tintShare }: Paint): BufferGeometry {
   const normal = solid.getAttribute('normal');
+  const tone = solid.hasAttribute('color') ? solid.getAttribute('color') : null;
   const facing = new Vector3();
   const own = new Color(colour);
   const rows = new Float32Array(4 * normal.count);
@@ -35,6 +36,7 @@ export function painted(solid: BufferGeometry, { colour, tintShare }: Paint): Bu
       .lerp(skyLight, 0.5 + 0.5 * facing.z)
       .add(sunLight.clone().multiplyScalar(Math.max(0, facing.dot(sunFrom))))
       .multiply(own)
+      .multiplyScalar(tone ? tone.getX(i) : 1)
       .convertLinearToSRGB();
     rows.set([lit.r, lit.g, lit.b, tintShare], 4 * i);
   }

@@ -4,8 +4,8 @@
   import { extent } from 'd3-array';
   import { onMount, untrack } from 'svelte';
   import type { Piece } from '@gentle-arc/core/model';
-  import type { Scene } from '@gentle-arc/core/scene';
-  import type { Finding } from '@gentle-arc/core/findings';
+  import type { Scene, Stance } from '@gentle-arc/core/scene';
+  import type { Finding, Pass, Sweep } from '@gentle-arc/core/findings';
   import type { Samples, ShotMotion } from '@gentle-arc/core/motion';
   import { toSite } from '@gentle-arc/core/site';
   import HotSpots from '../picture/HotSpots.svelte';
@@ -16,6 +16,7 @@
   import PlanPieces from './PlanPieces.svelte';
   import { PlanView } from './plan-view.svelte';
   import ScaleBar from './ScaleBar.svelte';
+  import SweepMarks from './SweepMarks.svelte';
   import WalkMarks from './WalkMarks.svelte';
 
   /**
@@ -31,6 +32,9 @@
     active: number;
     /** Where something goes wrong is marked on the path. */
     findings: readonly Finding[];
+    /** What is swept, and who passes whom. */
+    sweeps: readonly Sweep[];
+    passes: readonly Pass[];
     selectedId: string | null;
     /** A press puts a point where it is, whatever lies there. */
     drawing: boolean;
@@ -48,7 +52,7 @@
   }
   let props: Props = $props();
   const { settle } = editing();
-  const { scene, motion, samples, row, active, findings, selectedId, drawing } = $derived(props);
+  const { scene, motion, samples, row, active, findings, sweeps, passes, selectedId, drawing } = $derived(props);
 
   const view = new PlanView();
   let svg: SVGSVGElement;
@@ -83,14 +87,22 @@
   const last = $derived(Math.min(row, samples.count - 1));
 
   const spot = new Float64Array(3);
+  const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
 
   /** Where a piece is at the playhead: walkers are drawn where they are then. */
-  function shownPlace(piece: Piece): { xM: number; yM: number } {
-    if (piece.id === scene.subject?.id) return { xM: samples.subjectXM[last], yM: samples.subjectYM[last] };
+  function shownPlace(piece: Piece): { xM: number; yM: number; headingDeg: number } {
     const thing = scene.things.find((row) => row.piece === piece);
     if (!thing?.walks) return piece;
     thing.at(samples.tS[last], spot);
-    return { xM: spot[0], yM: spot[1] };
+    thing.stanceAt(samples.tS[last], stance);
+    return { xM: spot[0], yM: spot[1], headingDeg: stance.headingDeg };
+  }
+
+  function placeAt(pieceId: string, screenS: number) {
+    const thing = scene.things.find((row) => row.piece.id === pieceId);
+    const at = Math.min(samples.count - 1, Math.max(0, Math.round(screenS * samples.frameRateHz)));
+    thing?.at(samples.tS[at], spot);
+    return thing ? { xM: spot[0], yM: spot[1] } : null;
   }
 
   type Grab = (xM: number, yM: number) => void;
@@ -166,6 +178,7 @@
 <div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press}>
+    <SweepMarks {sweeps} {passes} {placeAt} {view} />
     <PlanPieces
       {scene}
       {view}
@@ -181,7 +194,7 @@
     <PathWedge {samples} row={last} {view} />
     <WalkMarks
       walks={scene.shot.walks}
-      pieces={scene.pieces}
+      things={scene.things}
       {view}
       {selectedId}
       grab={(at, pieceId, index) => grab(at, (xM, yM) => props.onmovewalkpoint(pieceId, index, xM, yM))}

@@ -12,7 +12,7 @@
     selectedId: string | null;
     /** A press puts a point where it is, whatever lies there. */
     drawing: boolean;
-    shownPlace: (piece: Piece) => { xM: number; yM: number };
+    shownPlace: (piece: Piece) => { xM: number; yM: number; headingDeg: number };
     grabbable: (piece: Piece) => boolean;
     grab: (piece: Piece, at: { xM: number; yM: number }) => Drag | null;
     nudge: (event: KeyboardEvent, at: { xM: number; yM: number }, move: (xM: number, yM: number) => void) => void;
@@ -32,7 +32,7 @@
       class:subject={piece.id === scene.subject?.id}
       class:selected={piece.id === selectedId}
       d={outline(piece)}
-      transform={placed({ ...at, headingDeg: piece.headingDeg })}
+      transform={placed(at)}
       data-grab={grabbable(piece) ? '' : undefined}
       role="button"
       tabindex="0"
