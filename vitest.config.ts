@@ -5,6 +5,8 @@ import { fileURLToPath } from 'node:url';
 
 const alias = { $lib: fileURLToPath(new URL('./app/src/lib', import.meta.url)) };
 const plugins = [svelte()];
+/** What every test file starts with. */
+const setupFiles = ['./core/src/testing/seed.ts'];
 
 export default defineConfig({
   test: {
@@ -20,8 +22,8 @@ export default defineConfig({
           name: 'core',
           include: ['core/**/*.test.ts'],
           isolate: false,
+          setupFiles,
           testTimeout: 60_000,
-          exclude: ['core/src/formats/formats.test.ts'],
         },
       },
       {
@@ -29,7 +31,8 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'app',
-          include: ['app/src/**/*.test.ts', 'core/src/formats/formats.test.ts'],
+          setupFiles,
+          include: ['app/src/**/*.test.ts'],
           testTimeout: 60_000,
         },
       },

@@ -128,3 +128,14 @@ describe('raising', () => {
     );
   });
 });
+
+describe('turning about the pivot', () => {
+  it('leaves a look that has gone round twice the same look', () => {
+    const look = { panDeg: 715, tiltDeg: -10, rollDeg: 0 };
+    const at = (eastM: number) => ({ eastM, northM: -4, heightM: 1, look });
+    const move = { kind: 'free' as const, pivotEastM: 0, pivotNorthM: 0, points: [at(0), at(2)] };
+    const after = turned(move, 30);
+    if (after.kind !== 'free') throw new Error('a drawn path stays one');
+    expect(after.points[0].look?.panDeg).toBe(715 + 30 - 360);
+  });
+});

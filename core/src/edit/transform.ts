@@ -1,5 +1,6 @@
 import { type Leg, numbersOf, type Move } from '../model';
 import { clamp } from '../motion';
+import { nearestTurn } from '../site';
 
 type Numbers = Record<string, number>;
 
@@ -15,12 +16,18 @@ export function withNumbers(
   return { ...move, ...next } as Move;
 }
 
+/** What a keyed look may say, degrees: further round is the same look some turns before. */
+const MOST_PAN_DEG = 720;
+const panWithin = (deg: number) =>
+  Math.abs(deg) <= MOST_PAN_DEG ? deg : deg - 360 * Math.sign(deg) * Math.ceil((Math.abs(deg) - MOST_PAN_DEG) / 360);
+
 /** The same move to the other side: left for right, clockwise for anticlockwise. Where it is seen from stays. */
 export function mirrored(move: Move): Move {
   if (move.kind === 'free') {
     // Over the line from the pivot to the first point.
     const [first] = move.points;
-    const twice = 2 * Math.atan2(first.eastM, first.northM);
+    // A first point on the pivot has no bearing; adding 0 makes -0 one of north.
+    const twice = 2 * Math.atan2(first.eastM + 0, first.northM + 0);
     const [cos, sin] = [Math.cos(twice), Math.sin(twice)];
     const axisDeg = (twice * 180) / Math.PI;
     return {
@@ -31,7 +38,7 @@ export function mirrored(move: Move): Move {
         northM: point.eastM * sin + point.northM * cos,
         look: point.look && {
           ...point.look,
-          panDeg: clamp(axisDeg - point.look.panDeg, -720, 720),
+          panDeg: panWithin(nearestTurn(axisDeg - point.look.panDeg, point.look.panDeg)),
           rollDeg: -point.look.rollDeg,
         },
       })),
@@ -86,7 +93,7 @@ export function turned(move: Move, byDeg: number): Move {
         ...point,
         eastM: point.eastM * cos + point.northM * sin,
         northM: point.northM * cos - point.eastM * sin,
-        look: point.look && { ...point.look, panDeg: clamp(point.look.panDeg + byDeg, -720, 720) },
+        look: point.look && { ...point.look, panDeg: panWithin(point.look.panDeg + byDeg) },
       })),
     };
   }
