@@ -5,7 +5,7 @@ import { filmed, WALK } from '../testing/filmed';
 import { plainPieces } from '../testing/shoots';
 import { MOVE_KINDS, recipeOf } from '../motion';
 import { mirroredSite } from '../testing/mirrored-site';
-import { mirrored, raised, scaled } from './transform';
+import { mirrored, raised, scaled, turned } from './transform';
 
 const TIMING = {
   durationS: 3,
