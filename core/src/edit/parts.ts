@@ -13,6 +13,7 @@ const NEW_PART: Omit<Part, 'id'> = {
   centreForeMm: 0,
   centreSideMm: 0,
   centreUpMm: 0,
+  carriesG: 0,
   zoomShiftMm: 0,
 };
 

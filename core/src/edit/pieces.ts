@@ -5,6 +5,7 @@ import { changeWalk } from './walks';
 import {
   type Focus,
   type FocusTarget,
+  type ModelPiece,
   type Move,
   newPiece,
   type Piece,
@@ -102,6 +103,12 @@ export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, 
   return withPieces(shoot, [...shoot.site.pieces, piece]);
 }
 
+/** A piece of a person's own with the surface, the name and the size of a model. */
+export const asModel = (
+  piece: Piece,
+  model: Pick<ModelPiece, 'name' | 'mesh' | 'lengthM' | 'depthM' | 'heightM'>,
+): Piece => (piece.kind === 'model' ? { ...piece, ...model } : piece);
+
 /** A copy of a piece beside it, on the ground there. */
 export function duplicatePiece(shoot: Shoot, id: string, copyId: string): Shoot {
   const { pieces } = shoot.site;
@@ -141,6 +148,8 @@ const WAY: Record<PieceKind, number> = {
   table: 1,
   chair: 1.1,
   plinth: 1,
+  lamp: 1.2,
+  model: 1,
   post: 0.45,
   hedge: 1.4,
   wall: 1.9,

@@ -9,6 +9,7 @@ import { empty } from './picture/empty';
 import { ends } from './picture/ends';
 import { evenness } from './picture/evenness';
 import { feather } from './picture/feather';
+import { flare } from './picture/flare';
 import { focus } from './picture/focus';
 import { handles } from './picture/handles';
 import { headRoom } from './picture/head-room';
@@ -34,6 +35,7 @@ import { ground } from './rig/ground';
 import { height } from './rig/height';
 import { lensReach } from './rig/lens';
 import { rate } from './rig/rates';
+import { ownPace } from './rig/own-pace';
 import { reach } from './rig/reach';
 import { recording } from './rig/recording';
 import type { RigCase } from './rig/rig-case';
@@ -65,6 +67,7 @@ const OF_THE_PICTURE = [
   alsoShape,
   horizon,
   focus,
+  flare,
   passing,
   handles,
   zoom,
@@ -79,6 +82,7 @@ const OF_THE_RIG = [
   height,
   rate,
   angle,
+  ownPace,
   clearance,
   ground,
   lensReach,

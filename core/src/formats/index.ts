@@ -5,10 +5,11 @@
  * const shoot = readShootFile(text); // or a Refusal whose message names the field and the mend
  */
 export { readAnyFile } from './any-file';
-export { checkFile, type FileContents, type FileKind, MOST_MB } from './file-limits';
+export { checkFile, type FileContents, type FileKind, MODEL_FILE, MOST_MB } from './file-limits';
 export { buildJson } from './build-json';
 export { jsonOf } from './json';
 export { exposureJson, focusJson, lensJson, timeJson } from './lens-json';
+export { type OwnModel, readModelGlb } from './model-glb';
 export { movesJson } from './moves-json';
 export { writePartsCsv } from './parts-csv';
 export { readPartsJson, writePartsJson } from './parts-json';

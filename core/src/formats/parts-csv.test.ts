@@ -34,6 +34,7 @@ const parts: fc.Arbitrary<Part[]> = fc.array(
     centreForeMm: offset,
     centreSideMm: offset,
     centreUpMm: offset,
+    carriesG: mm,
     zoomShiftMm: offset,
   }),
   { minLength: 1, maxLength: 8 },
@@ -62,6 +63,7 @@ describe('parts as CSV', () => {
         centreForeMm: 0,
         centreSideMm: 0,
         centreUpMm: 0,
+        carriesG: 0,
         zoomShiftMm: 0,
       },
     ]);

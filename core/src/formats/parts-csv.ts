@@ -16,6 +16,7 @@ const COLUMNS = [
   'centreForeMm',
   'centreSideMm',
   'centreUpMm',
+  'carriesG',
   'zoomShiftMm',
 ] as const;
 const WORDS = new Set<string>(['id', 'name', 'kind', 'of']);
@@ -25,6 +26,7 @@ const USUAL: Partial<Record<(typeof COLUMNS)[number], unknown>> = {
   centreForeMm: 0,
   centreSideMm: 0,
   centreUpMm: 0,
+  carriesG: 0,
   zoomShiftMm: 0,
 };
 

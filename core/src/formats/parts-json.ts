@@ -5,12 +5,23 @@ import { Refusal } from './refusal';
 
 const PartsFileSchema = z.strictObject({ parts: z.array(PartSchema).min(1) });
 
+/** Files of before parts said what they carry. */
+const carrying = (value: unknown): unknown =>
+  typeof value === 'object' && value !== null && 'parts' in value && Array.isArray(value.parts)
+    ? {
+        ...value,
+        parts: value.parts.map((part: unknown) =>
+          typeof part === 'object' && part !== null ? { carriesG: 0, ...part } : part,
+        ),
+      }
+    : value;
+
 /** Parts as JSON: `{ "parts": [ … ] }`. */
 export const writePartsJson = (parts: readonly Part[]): string => `${JSON.stringify({ parts }, null, 1)}\n`;
 
 /** Reads parts from JSON. Throws a `Refusal` that names the field. */
 export function readPartsJson(text: string): Part[] {
-  const value = jsonOf(text);
+  const value = carrying(jsonOf(text));
   const checked = PartsFileSchema.safeParse(value);
   if (!checked.success) throw new Refusal(problemsOf(checked.error, value));
   return partsOnce(checked.data.parts, (i) => `parts[${i}]`);

@@ -52,6 +52,8 @@ const COLOURS: Record<PieceKind, [number, number, number]> = {
   table: [0.5, 0.36, 0.22],
   chair: [0.48, 0.34, 0.22],
   plinth: [0.66, 0.62, 0.55],
+  lamp: [0.75, 0.7, 0.55],
+  model: [0.6, 0.5, 0.42],
   post: [0.45, 0.3, 0.2],
   hedge: [0.28, 0.42, 0.16],
   wall: [0.75, 0.68, 0.58],

@@ -45,11 +45,13 @@ interface Mesh {
 }
 
 // Pieces are never changed in place.
-const meshes = new WeakMap<Piece, Mesh>();
+const meshes = new WeakMap<object, Mesh>();
 
 /** The mesh of a piece's drawn solid, made once for as long as the piece is the same. */
 function meshOf(piece: Piece): Mesh {
-  const known = meshes.get(piece);
+  // A model keeps its solid while it is moved about.
+  const owner = piece.kind === 'model' ? solidOf(piece) : piece;
+  const known = meshes.get(owner);
   if (known) return known;
   const { positions } = solidOf(piece);
   const corners: number[] = [];
@@ -66,7 +68,7 @@ function meshOf(piece: Piece): Mesh {
     triangles[i] = at;
   }
   const mesh = { corners: Float32Array.from(corners), triangles };
-  meshes.set(piece, mesh);
+  meshes.set(owner, mesh);
   return mesh;
 }
 

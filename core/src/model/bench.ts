@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { number } from './facts';
+import { number, whole } from './facts';
 
 export const COMPARE_BY = ['framing', 'spot'] as const;
 export const BENCH_SKIES = ['clear', 'partly', 'cloudy'] as const;
@@ -42,6 +42,12 @@ export const BenchSchema = z.strictObject({
   fullFNumber: number('Stop on full frame', 'plain', 0.5, 64, 0.1),
   /** Seconds wanted on screen; null: the usual five. */
   wantedS: number('Seconds on screen', 's', 0.1, 100_000, 0.5).nullable(),
+  /** A wheel, a rotor or a string: turns or swings a second, spokes or blades that look alike, part of the frame height. */
+  spinPerS: number('Turns or swings a second', 'plain', 0.01, 5000, 0.5),
+  spinRepeats: whole('Spokes or blades that look alike', 1, 200),
+  spinPercent: number('Part of the frame height that it fills', 'percent', 1, 200, 5),
+  /** How far behind its subject the background of a dolly zoom from two films stands. */
+  backgroundM: number('Background behind the subject', 'm', 0.5, 5000, 5),
   /** The focus ring that the printed strip goes round. */
   ringAcrossMm: number('Ring diameter', 'mm', 20, 200, 1),
   /** Lines on the photograph, from its top, as shares of its height. */
@@ -65,6 +71,10 @@ export const USUAL_BENCH: Bench = {
   fullFocalLengthMm: 50,
   fullFNumber: 2.8,
   wantedS: null,
+  spinPerS: 5,
+  spinRepeats: 20,
+  spinPercent: 40,
+  backgroundM: 30,
   ringAcrossMm: 75,
   photoTop: 0.25,
   photoFoot: 0.75,

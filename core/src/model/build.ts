@@ -35,6 +35,8 @@ export const PartSchema = z.strictObject({
   centreForeMm: offsetMm('Weight forward'),
   centreSideMm: offsetMm('Weight to the right'),
   centreUpMm: offsetMm('Weight up'),
+  /** The most that its maker lets it carry: heads, plates, stands. 0: not said. */
+  carriesG: number('Carries up to (0: not said)', 'g', 0, 200_000, 100),
   /** How far its centre of mass goes forward from its shortest to its longest focal length. */
   zoomShiftMm: number('Zoom shift', 'size', -500, 500, 1),
 });
@@ -204,8 +206,10 @@ export const ImprovisedSchema = z.strictObject({
     bookOnWheels: 'Book on wheels with a spring tape',
     hingedPole: 'Hinged pole',
     beltTripod: 'Tripod on the belt',
+    drop: 'Drop past a mirror',
+    hoist: 'Hoist over a pulley',
   }),
-  /** Radius, pole or spring tape, as it applies. */
+  /** Radius, pole, spring tape, fall or lift, as it applies. */
   lengthMm: number('Length', 'size', 10, 5000, 10),
   /** Turns a minute of a turntable; half a turn of a pole in this many seconds. */
   turnsPerMin: number('Turns a minute', 'plain', 0.1, 200, 1),

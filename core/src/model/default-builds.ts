@@ -10,6 +10,7 @@ const part = (
   [lengthMm, widthMm, heightMm]: number[],
   [centreForeMm, centreSideMm, centreUpMm] = [0, 0, 0],
   zoomShiftMm = 0,
+  carriesG = 0,
 ): Part => ({
   id,
   name,
@@ -22,6 +23,7 @@ const part = (
   centreForeMm,
   centreSideMm,
   centreUpMm,
+  carriesG,
   zoomShiftMm,
 });
 
@@ -38,10 +40,10 @@ export const DEFAULT_PARTS: Part[] = [
   part('part-nd64', 'Mist ND 64', 'filter', 'filter-nd64', 48, [8, 82, 82]),
   part('part-vnd', 'Dusk variable ND', 'filter', 'filter-vnd', 78, [12, 86, 86]),
   part('part-battery', 'Flat battery 90', 'battery', null, 620, [100, 70, 50]),
-  part('part-plate', 'Long plate', 'plate', null, 210, [180, 50, 12]),
+  part('part-plate', 'Long plate', 'plate', null, 210, [180, 50, 12], [0, 0, 0], 0, 6000),
   part('part-monitor', 'Pane 5 monitor', 'monitor', null, 260, [22, 140, 88]),
   part('part-microphone', 'Reed microphone', 'microphone', null, 95, [180, 25, 25]),
-  part('part-head', 'Fluid head', 'head', null, 1400, [120, 110, 120]),
+  part('part-head', 'Fluid head', 'head', null, 1400, [120, 110, 120], [0, 0, 0], 0, 4000),
   part('part-gimbal-on-pole', 'Small motor gimbal', 'head', null, 1150, [160, 150, 330]),
   part('part-shade', 'Lens shade with flags', 'other', null, 310, [120, 160, 140]),
   part('part-weight-50', 'Disc 50 g', 'weight', null, 50, [40, 40, 6]),

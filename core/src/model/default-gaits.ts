@@ -95,4 +95,7 @@ export const USUAL_GAIT: Record<RigKind, string> = {
   rollLever: 'gait-stand',
   rope: 'gait-stand',
   mount: 'gait-walk',
+  drop: 'gait-stand',
+  hoist: 'gait-stand',
+  float: 'gait-stand',
 };

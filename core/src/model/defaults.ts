@@ -3,7 +3,7 @@ import { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 import { DEFAULT_RIGS } from './default-rigs';
 import type { Kit } from './kit';
-import { PLAIN_LOOK, WHOLE, type Aim, type Shot } from './shot';
+import { PLAIN_LOOK, USUAL_SET_UP, WHOLE, type Aim, type Shot } from './shot';
 import { SHOOT_FORMAT, SHOOT_VERSION, type Shoot } from './shoot';
 
 /**
@@ -204,6 +204,7 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     filterIds: [],
     playback: { reversed: false, ramp: [] },
     after: { stabilisingPercent: 0, barsPercent: 0 },
+    setUp: USUAL_SET_UP,
     bench: USUAL_BENCH,
     variant: 'A',
     other: null,

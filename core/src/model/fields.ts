@@ -6,6 +6,7 @@ import { FreePointSchema, LookSchema } from './moves/free';
 import { FigureSchema, OpeningSchema, OwnPartSchema, TurntableSchema, WallSchema } from './piece';
 import {
   AfterSchema,
+  SetUpSchema,
   AimSchema,
   LegSchema,
   JumpSchema,
@@ -24,6 +25,7 @@ import {
 /** What a person is told of the fields of the model, by the noun they belong to. */
 export const FIELDS = {
   after: factsOf(AfterSchema),
+  setUp: factsOf(SetUpSchema),
   aim: { ...factsOf(AimSchema), ...factsOf(PlaceSchema) },
   bench: factsOf(BenchSchema),
   build: factsOf(BuildSchema),

@@ -71,6 +71,7 @@ export {
   shownLimit,
   smoothSpeed,
 } from './limits';
+export { type Mesh, MOST_CORNERS, MOST_TRIANGLES, packed, type Surface, unpacked } from './mesh';
 export { migrated } from './migrations';
 export {
   type Move,
@@ -85,7 +86,9 @@ export { type FreePoint, LEAST_APART_M, MOST_PATH_POINTS } from './moves/free';
 export {
   type Body,
   type Figure,
+  type ModelPiece,
   newPiece,
+  PieceSchema,
   type OwnPart,
   type Piece,
   PIECE_GROUPS,
@@ -140,6 +143,8 @@ export {
   PULLERS,
   type Rack,
   type RampPoint,
+  type SetUp,
+  SetUpSchema,
   type Shot,
   shotDurationS,
   type Staged,
@@ -147,6 +152,7 @@ export {
   STICK_SPEEDS,
   type StickSpeed,
   type Timing,
+  USUAL_SET_UP,
   TimingSchema,
   type Walk,
   type WalkPoint,

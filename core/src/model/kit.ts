@@ -89,6 +89,9 @@ export const RIG_KINDS = [
   'rollLever',
   'rope',
   'mount',
+  'drop',
+  'hoist',
+  'float',
 ] as const;
 
 /**

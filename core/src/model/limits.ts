@@ -265,6 +265,13 @@ export const LIMITS = {
     unit: '°',
     source: PRACTICE,
   },
+  flareDeg: {
+    group: 'Lens and focus',
+    label: 'A lamp as far outside the frame still veils it',
+    value: 15,
+    unit: '°',
+    source: PRACTICE,
+  },
   headRoomLeast: { group: 'Framing', label: 'Least head room', value: 0.02, unit: 'frame heights', source: PRACTICE },
   headRoomMost: {
     group: 'Framing',

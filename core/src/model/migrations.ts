@@ -4,7 +4,7 @@ import { DEFAULT_AIM, DEFAULT_KIT, USUAL_STILLS } from './defaults';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 import { usualRig } from './usual-rig';
 import { RIG_KINDS, type Rig, type RigKind } from './kit';
-import { PLAIN_LOOK, WHOLE } from './shot';
+import { PLAIN_LOOK, USUAL_SET_UP, WHOLE } from './shot';
 
 type Row = Record<string, unknown>;
 const isRow = (value: unknown): value is Row => typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -245,6 +245,7 @@ function toVersion8(shoot: Row): Row {
     if (isRow(bench) && typeof bench.barsPercent === 'number') after.barsPercent = bench.barsPercent;
     return {
       after,
+      setUp: { ...USUAL_SET_UP },
       subjectPart: WHOLE,
       staging: [],
       ...(leg(value) as Row),
@@ -260,7 +261,9 @@ function toVersion8(shoot: Row): Row {
     const shot: Row = { ...(plan(value) as Row), other: plan(value.other) };
     if (isRow(value.bench))
       shot.bench = Object.fromEntries(
-        Object.entries(value.bench).filter(([key]) => key !== 'stabilisingPercent' && key !== 'barsPercent'),
+        Object.entries({ spinPerS: 5, spinRepeats: 20, spinPercent: 40, backgroundM: 30, ...value.bench }).filter(
+          ([key]) => key !== 'stabilisingPercent' && key !== 'barsPercent',
+        ),
       );
     return shot;
   };
@@ -275,6 +278,7 @@ function toVersion8(shoot: Row): Row {
           ...kit,
           cameras: each(kit.cameras, USUAL_STILLS),
           lenses: each(kit.lenses, { breathingShare: 0, steadyShare: 1 }),
+          parts: each(kit.parts, { carriesG: 0 }),
         }
       : kit,
     site:

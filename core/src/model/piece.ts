@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { choice, number } from './facts';
+import { CUBE, MeshSchema } from './mesh';
 import { idText, nameText } from './text';
 
 /** A point of a thing that a person names: where it is in the thing's own frame, metres from its base, and how large. */
@@ -78,10 +79,13 @@ export const TurntableSchema = z.strictObject({
   turnDegps: number('Turns', 'degps', -720, 720, 5),
 });
 
+/** A person's own model: its surface, packed (see `mesh.ts`), which is as large as the piece says. */
+export const ModelSchema = z.strictObject({ kind: z.literal('model'), ...placed, mesh: MeshSchema });
+
 const PLAIN_KINDS = [
   ...(['post', 'hedge', 'box', 'slab', 'tree', 'ridge'] as const),
   ...(['car', 'lorry', 'motorbike', 'bicycle', 'scooter', 'board', 'boat', 'dog'] as const),
-  ...(['bottle', 'tin', 'watch', 'table', 'chair', 'plinth'] as const),
+  ...(['bottle', 'tin', 'watch', 'table', 'chair', 'plinth', 'lamp'] as const),
 ] as const;
 const plain = <K extends (typeof PLAIN_KINDS)[number]>(kind: K) => z.strictObject({ kind: z.literal(kind), ...placed });
 
@@ -89,6 +93,7 @@ export const PieceSchema = z.discriminatedUnion('kind', [
   FigureSchema,
   WallSchema,
   TurntableSchema,
+  ModelSchema,
   ...PLAIN_KINDS.map(plain),
 ]);
 
@@ -105,8 +110,9 @@ export interface Size {
 }
 export type Figure = z.infer<typeof FigureSchema> & { standing?: Size };
 export type Turntable = z.infer<typeof TurntableSchema>;
+export type ModelPiece = z.infer<typeof ModelSchema>;
 export type PlainPiece = z.infer<ReturnType<typeof plain>>;
-export type Piece = Figure | Wall | Turntable | PlainPiece;
+export type Piece = Figure | Wall | Turntable | ModelPiece | PlainPiece;
 export type PieceKind = Piece['kind'];
 export type PieceLayer = Piece['layer'];
 
@@ -162,6 +168,8 @@ export const PIECE_KINDS: Record<PieceKind, KindFacts> = {
   table: kind('products', 'Table', 1.4, 0.8, 0.74),
   chair: kind('products', 'Chair', 0.5, 0.46, 0.9),
   plinth: kind('products', 'Stand', 0.4, 0.4, 1),
+  lamp: kind('products', 'Lamp on a stand', 0.3, 0.3, 2),
+  model: kind('products', 'Own model', 1, 1, 1),
   post: round(kind('place', 'Post', 0.15, 0.15, 2.4)),
   hedge: kind('place', 'Hedge row', 12, 0.9, 0.9),
   wall: kind('place', 'Wall with an opening', 5, 0.25, 2.8),
@@ -190,6 +198,7 @@ export function newPiece(kind: PieceKind, id: string, name: string, xM: number, 
   };
   if (kind === 'wall') return { kind, ...base, opening: { offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 } };
   if (kind === 'figure') return { kind, ...base, body: 'adult', pose: 'stand', headwear: 'hat' };
+  if (kind === 'model') return { kind, ...base, mesh: CUBE };
   if (kind === 'turntable') return { kind, ...base, turnDegps: 20 };
   return { kind, ...base };
 }

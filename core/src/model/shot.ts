@@ -220,6 +220,15 @@ export const AfterSchema = z.strictObject({
   barsPercent: number('Black bars', 'percent', 0, 40, 1),
 });
 
+/** What is set in the camera's menus before a shot: noted, and checked against what the shot does. */
+export const SetUpSchema = z.strictObject({
+  profile: choice('Picture profile', { standard: 'as seen on the screen', flat: 'flat, to be graded' }),
+  sharpness: choice('Sharpness and contrast', { usual: 'as usual', low: 'turned low' }),
+  exposure: choice('Exposure', { locked: 'locked', auto: 'left to the camera' }),
+  whiteBalance: choice('White balance', { locked: 'locked', auto: 'left to the camera' }),
+  stabiliser: choice('Stabilisers of camera and lens', { on: 'on', off: 'off' }),
+});
+
 /** Most frames that a shot may come to: ten minutes at a thousand a second. */
 export const MOST_FRAMES = 600_000;
 
@@ -261,6 +270,7 @@ const plan = {
   filterIds: z.array(z.string().min(1)).max(6),
   playback: PlaybackSchema,
   after: AfterSchema,
+  setUp: SetUpSchema,
 };
 
 export const WaySchema = z.strictObject(plan);
@@ -279,6 +289,7 @@ export const ShotSchema = z.strictObject({
 });
 
 export type WalkPoint = z.infer<typeof WalkPointSchema>;
+export type SetUp = z.infer<typeof SetUpSchema>;
 export type Walk = z.infer<typeof WalkSchema>;
 export type Jump = z.infer<typeof JumpSchema>;
 export type Staged = z.infer<typeof StagedSchema>;
@@ -311,6 +322,15 @@ export const drawnWalk = (pieceId: string, points: WalkPoint[]): Walk => ({
   footing: 'drawn',
   jumps: [],
 });
+
+/** How most cameras come: what moves by itself is locked. */
+export const USUAL_SET_UP: SetUp = {
+  profile: 'standard',
+  sharpness: 'usual',
+  exposure: 'locked',
+  whiteBalance: 'locked',
+  stabiliser: 'on',
+};
 
 /** A look that changes nothing. */
 export const PLAIN_LOOK: LookOver = { mode: null, toPlace: null, fromRollDeg: 0, toRollDeg: 0 };

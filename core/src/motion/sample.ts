@@ -150,10 +150,11 @@ export function filmShot(scene: Scene, motion: ShotMotion = motionOf(scene)): Sa
     rows.focalLengthMm[i] *= seen;
     rows.crop[i] /= kept;
   }
+  const steadied = shot.setUp.stabiliser === 'on' ? scene.camera.steadyShare * lens.steadyShare : 1;
   const body = bodyMotion(
     scene.gait,
     // Stabilisers in camera and lens take from what the rig lets through.
-    { ...scene.rig, shakeShare: scene.rig.shakeShare * scene.camera.steadyShare * lens.steadyShare },
+    { ...scene.rig, shakeShare: scene.rig.shakeShare * steadied },
     shot.bodySeed,
     groundSpeeds(rows, count, shot.captureRateHz),
     shot.captureRateHz,

@@ -16,4 +16,5 @@ export { lowestBetween } from './lowest';
 export { aspectAfterBars, pixelChain, type PixelStep } from './pixels';
 export { CAMERA_SIZE, type InPicture, project, writeCamera } from './projection';
 export { exposureTimeS } from './shutter';
+export { spinning, type Spinning } from './spin';
 export { distanceFromShareM, photographHeightMm, shareAtDistance, stacked, stackRatio } from './sizes';

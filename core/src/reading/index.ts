@@ -7,10 +7,13 @@
 export { type CompareBy, compareLenses, type LensColumn, withFocalLength } from './compare-lenses';
 export { framesToRead } from './effort';
 export { focusPlan, type FocusPlan, softFocusM } from './focus-plan';
+export { type Arms, armsIn, trickIn } from './hands';
 export { verdictOnLenses } from './lens-verdict';
 export { type Figures, readFigures } from './read-figures';
 export { type Reading, readShot } from './read-shot';
 export { Readings } from './readings';
+export { setUpNote } from './set-up';
+export { twoFilmsOf } from './two-films';
 export { STILLS_BELOW_HZ, type TimeLapse, timeLapseOf } from './time-lapse';
 export { timePlan } from './time-plan';
 export { readingVerdict } from './verdict';

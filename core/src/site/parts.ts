@@ -124,6 +124,7 @@ const SPOTS: Partial<Record<PieceKind, Spot[]>> = {
   turntable: FURNITURE,
   table: FURNITURE,
   plinth: FURNITURE,
+  lamp: [['light', 'light', 0, 0, 0.93, 0.14, 0.8]],
   chair: [['seat', 'seat', 0, 0, 0.5, 0.1, 0.9]],
 };
 

@@ -97,4 +97,17 @@ const chair: Draw = (build, { x, y, h }) => {
 
 const plinth: Draw = (build, { x, y, h }) => build.box(-x, x, -y, y, 0, h);
 
-export const PRODUCT_SOLIDS = { bottle, tin, watch, turntable, table, chair, plinth } as const;
+/** A bare bulb's size of light on a stand with three feet. */
+const lamp: Draw = (build, { x, y, h }) => {
+  build.tone = TONE.iron;
+  const thin = Math.min(x, y) * 0.12;
+  for (const turn of [0, 1, 2]) {
+    const angle = (turn * 2 * Math.PI) / 3;
+    build.limb([0, 0, h * 0.2], [x * Math.sin(angle), y * Math.cos(angle), 0], thin, thin, 5);
+  }
+  build.limb([0, 0, h * 0.12], [0, 0, h * 0.88], thin, thin, 6);
+  build.tone = TONE.bright;
+  build.egg([0, 0, h * 0.93], x * 0.8, y * 0.8, h * 0.07, 12);
+};
+
+export const PRODUCT_SOLIDS = { lamp, bottle, tin, watch, turntable, table, chair, plinth } as const;

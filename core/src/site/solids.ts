@@ -1,6 +1,7 @@
 import type { Piece } from '../model';
 import { drawFigure } from './figure-solid';
 import { MeshBuilder, ring, type Point, type Solid } from './mesh-builder';
+import { modelSolid } from './model-solid';
 import { PRODUCT_SOLIDS } from './product-solids';
 import type { Step } from './skeleton';
 import { VEHICLE_SOLIDS } from './vehicle-solids';
@@ -69,6 +70,8 @@ export function solidOf(piece: Piece, going?: Going): Solid {
       VEHICLE_SOLIDS[piece.kind](build, box);
       if (!going) build.standing(h);
       break;
+    case 'model':
+      return modelSolid(piece);
     default:
       PRODUCT_SOLIDS[piece.kind](build, box);
       build.standing(h);

@@ -2,6 +2,7 @@ import { type Build, DECIDES, type Kit, type Shot, type Units } from '../model';
 import { supportOf } from './all';
 import type { SupportCase } from './definition';
 import { fact, type Balance } from './fact';
+import { carryingFacts } from './carries';
 import { heapOf, partLumps } from './masses';
 import { overlapFact } from './overlaps';
 
@@ -20,7 +21,7 @@ export function balanceOf(build: Build, kit: Kit, units: Units, shots: readonly 
   const why = 'Put the camera on: without it these are the numbers of the bare rig.';
   const empty = given.placed.length === 0 ? [fact('parts', 'On it', 'nothing', 0, 'cannot', why)] : [];
   return {
-    facts: [...empty, ...overlapFact(build, kit, units), ...told.facts],
+    facts: [...empty, ...overlapFact(build, kit, units), ...carryingFacts(build, kit, units), ...told.facts],
     steps: told.steps,
     cautions: [`${caution} ${DECIDES}`],
   };

@@ -5,7 +5,8 @@
  * balanceOf(build, kit, 'metric').steps; // what to slide and add, one after the other
  */
 export { SUPPORT_KINDS, supportFacts, supportOf } from './all';
-export { balanceOf } from './balance';
+export { armsLastMin, heldOutM } from './arms-last';
+export { balanceOf, caseOf } from './balance';
 export { type Check, checklistOf } from './checklist';
 export { SUPPORT_GROUPS } from './definition';
 export type { DrawingGrip, Drawn, RigView } from './drawing';
@@ -21,6 +22,7 @@ export { coach, LEAN_WORDS } from './sled/coach';
 export { type SledSolution, stackOf } from './sled/solver';
 export { sledBalance, swing } from './sled/statics';
 export { solutionFor } from './sled/told';
+export { fallS, trickOf, type TrickCase } from './tricks';
 export { buildVerdict, worstOf } from './verdict';
 export { draggedTo, viewsOf } from './views';
 export { wheelsStop } from './wheels/statics';

@@ -22,6 +22,8 @@ export class ShotSession {
   chosenLeg = $state(0);
   /** Pieces are moved, turned and posed in this shot only, and not on the site of all shots. */
   onlyHere = $state(false);
+  /** The piece on which a press in the picture makes a part. */
+  partingId: string | null = $state(null);
 
   readonly shoot: Shoot = $derived.by(() => this.store.shoot);
   readonly shot: Shot = $derived.by(() => this.shoot.shots.find(({ id }) => id === this.shotId) ?? this.shoot.shots[0]);

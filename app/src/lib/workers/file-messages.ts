@@ -5,7 +5,7 @@ import { ShootSchema } from '@gentle-arc/core/model';
 /** What the page asks the worker that reads and writes files. */
 export const FileRequestSchema = z.object({
   file: z.instanceof(File),
-  wanted: z.enum(['shoot', 'parts', 'walk']).nullable(),
+  wanted: z.enum(['shoot', 'parts', 'walk', 'model']).nullable(),
   landing: z.object({ xM: z.number(), yM: z.number(), zM: z.number() }),
 });
 export type FileRequest = z.infer<typeof FileRequestSchema>;

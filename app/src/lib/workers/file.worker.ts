@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { checkFile, readAnyFile, Refusal, writePathGltf } from '@gentle-arc/core/formats';
+import { checkFile, MODEL_FILE, readAnyFile, readModelGlb, Refusal, writePathGltf } from '@gentle-arc/core/formats';
 import { sceneOf } from '@gentle-arc/core/scene';
 import { FileRequestSchema, PathRequestSchema, type FileWorker } from './file-messages';
 
@@ -8,6 +8,8 @@ const worker: FileWorker = {
     const { file, wanted, landing } = FileRequestSchema.parse(message);
     try {
       checkFile(file.name, file.size, wanted);
+      if (MODEL_FILE.test(file.name) && (wanted === null || wanted === 'model'))
+        return { kind: 'model', model: await readModelGlb(file.name, new Uint8Array(await file.arrayBuffer())) };
       return readAnyFile(file.name, await file.text(), wanted, landing);
     } catch (error) {
       if (error instanceof Refusal) return error.message;

@@ -17,9 +17,9 @@ export interface Caution {
 
 const ON_FOOT = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount']);
 /** In the air or on an arm over whatever is below. */
-const OVERHEAD = new Set<RigKind>(['drone', 'jib', 'rope', 'rollLever', 'tableTopArm']);
+const OVERHEAD = new Set<RigKind>(['drone', 'jib', 'rope', 'rollLever', 'tableTopArm', 'drop', 'hoist']);
 const STANDS = new Set<RigKind>(['slider', 'jib', 'tableTopArm', 'rollLever', 'rope']);
-const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope']);
+const IN_WIND = new Set<RigKind>(['drone', 'sled', 'jib', 'rope', 'hoist', 'float']);
 
 /** Who comes near whom in a shot. */
 export interface Near {
@@ -69,6 +69,24 @@ export function cautionsOf(
       'rope',
       'A camera on a rope: crews usually add a second, independent line without exception, and have a qualified ' +
         'rigger judge every knot and point.',
+    );
+  if (rig.kind === 'drop')
+    add(
+      'drop',
+      'A camera that falls: crews usually try net or cushion with something of the same weight, keep everybody out ' +
+        'from under and beside it, guide it by strings, and fix a mirror so that it cannot come down.',
+    );
+  if (rig.kind === 'hoist')
+    add(
+      'hoist',
+      'A camera on a hoist: crews usually add a second line to a point of its own, have a qualified rigger judge ' +
+        'pulley, knots and points, and nobody stands below.',
+    );
+  if (rig.kind === 'float')
+    add(
+      'water',
+      'A camera on water: crews usually keep mains and chargers away from it, a line on plate and camera, and ' +
+        'somebody who watches whoever leans over or wades.',
     );
   const rolls = rollsOn(scene);
   if (rolls)

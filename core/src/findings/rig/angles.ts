@@ -2,8 +2,7 @@ import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene';
 import { largest, type Samples } from '../../motion';
-import { rates } from './rates';
-import { about, graded, upTo, type Say } from './use';
+import { graded, upTo, type Say } from './use';
 import type { RigCase } from './rig-case';
 
 const KINDS = {
@@ -15,8 +14,6 @@ const KINDS = {
     about: 'frame',
     cures: ['takeLonger', 'standFarther'],
   },
-  'rig.turntable': { measures: 'turning, degrees a second', limits: [], about: 'frame', cures: ['otherRig'] },
-  'rig.rope': { measures: 'time of the swing, s', limits: [], about: 'frame', cures: ['otherRig'] },
 } satisfies FindingKinds;
 type Found = FindingOf<keyof typeof KINDS>;
 
@@ -32,19 +29,13 @@ export function bankDeg(speedMps: number, radiusM: number): number {
   return Math.atan((speedMps * speedMps) / (GRAVITY_MPS2 * radiusM)) * DEG;
 }
 
-/** Period of a small swing on a rope, s: `T = 2π √(L/g)`. */
-export function ropePeriodS(ropeM: number): number {
-  return 2 * Math.PI * Math.sqrt(ropeM / GRAVITY_MPS2);
-}
-
-/** Tilt, roll and bank against what head and rig allow, and the two rigs that have a pace of their own. */
+/** Tilt, roll and bank against what head and rig allow. */
 function angleFindings(scene: Scene, samples: Samples, say: Say): Found[] {
   const { rig } = scene;
   return [
     ...tiltFindings(rig, samples, say),
     ...rollFindings(scene, samples, say),
     ...bankFindings(scene, samples, say),
-    ...ownPace(rig, samples, say),
   ];
 }
 
@@ -129,65 +120,6 @@ function bankFindings({ rig, limits }: Scene, samples: Samples, { degrees }: Say
       reason: 'Turning flight leans: faster or tighter, and the rotors come into the frame and the height is lost.',
     }),
   ];
-}
-
-/** A turntable turns at one rate and a rope swings at one pace: the plan has to be theirs. */
-function ownPace(rig: Rig, samples: Samples, { degrees }: Say): Found[] {
-  if (rig.kind === 'turntable') {
-    const turn = largest(rates(samples, (i) => Math.abs(samples.panDeg[i] - samples.panDeg[i - 1])));
-    if (!turn || turn.value < 1) return [];
-    const limit = rig.panRateMaxDegps;
-    const perSecond = (deg: number) => `${degrees(deg)}/s`;
-    const sentence =
-      `The camera turns at up to ${perSecond(turn.value)}; ${rig.name} turns at ${perSecond(limit)}, no slower ` +
-      'and no faster.';
-    return [
-      about(
-        {
-          id: 'rig.turntable',
-          measure: 'turning',
-          value: turn.value,
-          limit,
-          screenS: samples.screenS[turn.row],
-          unit: 'deg/s',
-          say: perSecond,
-          sentence,
-          reason: 'A record player has one speed: fun pointing at the ceiling, far too fast to sweep a room.',
-        },
-        0.05,
-        0.1,
-      ),
-    ];
-  }
-  if (rig.kind === 'rope' && rig.armM > 0) {
-    const { xM, yM, zM, captureRateHz } = samples;
-    const speeds = rates(samples, (i) => Math.hypot(xM[i] - xM[i - 1], yM[i] - yM[i - 1], zM[i] - zM[i - 1]));
-    const moving = speeds.reduce((rows, speed) => rows + (speed > 0.02 ? 1 : 0), 0) / captureRateHz;
-    if (moving < 0.1) return [];
-    const limit = ropePeriodS(rig.armM) / 2;
-    const seconds = (s: number) => `${s.toFixed(1)} s`;
-    const sentence =
-      `The camera travels for ${seconds(moving)}; on ${rig.name} it swings from one side to the other in ` +
-      `${seconds(limit)}.`;
-    return [
-      about(
-        {
-          id: 'rig.rope',
-          measure: 'swing',
-          value: moving,
-          limit,
-          screenS: samples.screenS[0],
-          unit: 's',
-          say: seconds,
-          sentence,
-          reason: 'A rope keeps its own time, 2π√(length/g) there and back: only a longer or shorter rope changes it.',
-        },
-        0.15,
-        0.35,
-      ),
-    ];
-  }
-  return [];
 }
 
 export const angle = define(KINDS, ({ scene, filmed, say }: RigCase) => angleFindings(scene, filmed, say));

@@ -32,6 +32,8 @@ export function envelopeOf(rig: Rig, gait: Pick<Gait, 'usualMps'>): Envelope {
     case 'turntable':
       return { shape: 'spot' };
     case 'slider':
+    case 'drop':
+    case 'hoist':
       return { shape: 'line' };
     case 'jib':
       return { shape: 'sphere', radiusM: rig.armM };
@@ -43,6 +45,7 @@ export function envelopeOf(rig: Rig, gait: Pick<Gait, 'usualMps'>): Envelope {
       return { shape: 'hanging', radiusM: rig.armM };
     case 'wheels':
     case 'vehicle':
+    case 'float':
       return { shape: 'floor' };
     case 'gimbal':
     case 'sled':

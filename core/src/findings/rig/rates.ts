@@ -92,18 +92,20 @@ function rateFindings({ rig, shot, limits }: Scene, samples: Samples, { speed, d
     },
     (said, most) => `The camera climbs or sinks at up to ${said}; ${rig.name} manages ${most}${steady}.`,
   );
-  check(
-    accelerations(samples),
-    {
-      id: 'rig.acceleration',
-      measure: 'acceleration',
-      limit: rig.accelerationMaxMps2,
-      unit: 'm/s²',
-      say: (value) => `${speed(value)} each second`,
-      reason: 'What carries the camera cannot start and stop at once; it overshoots the mark.',
-    },
-    (said, most) => `The camera gains or loses up to ${said}; ${rig.name} manages ${most}.`,
-  );
+  // What falls is caught, and gravity is no motor.
+  if (rig.kind !== 'drop')
+    check(
+      accelerations(samples),
+      {
+        id: 'rig.acceleration',
+        measure: 'acceleration',
+        limit: rig.accelerationMaxMps2,
+        unit: 'm/s²',
+        say: (value) => `${speed(value)} each second`,
+        reason: 'What carries the camera cannot start and stop at once; it overshoots the mark.',
+      },
+      (said, most) => `The camera gains or loses up to ${said}; ${rig.name} manages ${most}.`,
+    );
   const perSecond = (deg: number) => `${degrees(deg)}/s`;
   if (rig.kind !== 'turntable')
     check(

@@ -6,7 +6,8 @@ import { num } from '../../testing/any-move';
 import { filmed, usual, WALK } from '../../testing/filmed';
 import { reader } from '../../testing/read';
 import { AROUND, plainPieces } from '../../testing/shoots';
-import { bankDeg, ropePeriodS } from './angles';
+import { bankDeg } from './angles';
+import { ropePeriodS } from './own-pace';
 
 const TIMING = {
   durationS: 8,

@@ -28,6 +28,20 @@ const KNOWN: Record<Improvised['what'], { tries: number; tape: string[]; note: s
     tape: ['the camera’s screw', 'the monitor’s cable along the pole'],
     note: 'Cut on the moment that it is upside down.',
   },
+  drop: {
+    tries: 10,
+    tape: [
+      'the camera into a padded cage',
+      'the catch: a net or cushion, tested with the same weight',
+      'the lens ring',
+    ],
+    note: 'Guide it by two taut strings, so that it falls upright.',
+  },
+  hoist: {
+    tries: 4,
+    tape: ['the rope’s knots', 'a second line to the camera', 'a mark on the rope at start and stop'],
+    note: 'Walk the rope away at an even pace; a bar or two lines keep it from turning.',
+  },
   beltTripod: {
     tries: 4,
     tape: ['two legs to the belt', 'the head’s locks'],

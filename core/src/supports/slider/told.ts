@@ -6,6 +6,8 @@ import { bagWords } from '../bag';
 
 /** Margins to the edge of the feet that crews like to keep, m: common practice, no published source. */
 const MARGIN_M = 0.05;
+/** A hand pushes evenly against about as much, N: common practice, no published source. */
+const EVEN_PUSH_N = 3;
 const SLOPE_DEG = { shows: 0.1, most: 0.5 };
 
 export function sliderTold(slider: Slider, headKg: number, units: Units): Told {
@@ -56,6 +58,17 @@ export function sliderTold(slider: Slider, headKg: number, units: Units): Told {
             ? 'The frame goes crooked on the way: a lighter camera or a stiffer rail.'
             : 'The frame goes crooked on the way: a stand under each end.',
       ),
+      fact(
+        'dragN',
+        'Drag against a hand’s push',
+        `${trim(found.frictionN, 1)} N`,
+        found.frictionN,
+        found.frictionN >= EVEN_PUSH_N ? 'fits' : 'tight',
+        found.frictionN >= EVEN_PUSH_N
+          ? ''
+          : `Pushed by hand a light camera runs ahead of it: add ${trim(EVEN_PUSH_N - found.frictionN, 1)} N of drag, ` +
+              'or mass on the carriage, or let a motor pull.',
+      ),
       ...(slider.tiltDeg === 0
         ? []
         : [
@@ -80,9 +93,9 @@ export function sliderTold(slider: Slider, headKg: number, units: Units): Told {
         ? 'Run the carriage to both ends: the bubble must stay.'
         : `Run the carriage to both ends by hand: the slope must stay at ${meant}, and the bubble across as well.`,
       'Mark start and stop with tape; note what stands at the frame’s edge at both.',
-      slider.tiltDeg === 0
-        ? 'Level again after every move of the rig.'
-        : 'Set slope and level again after every move of the rig.',
+      `${slider.tiltDeg === 0 ? 'Level again' : 'Set slope and level again'} after every move of the rig, and after it ` +
+        `has stood with the carriage at one end: the leg there carries ${trim(most, 0)} N and creeps.`,
+      'Wipe rail and wheels and run it once over its whole length after dust, rain or a knock: a grain is a bump.',
     ],
   };
 }

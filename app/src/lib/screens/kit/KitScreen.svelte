@@ -38,7 +38,7 @@
   import BuildHead from './BuildHead.svelte';
   import BuildList from './BuildList.svelte';
   import Checklist from './Checklist.svelte';
-  import FactList from './FactList.svelte';
+  import FactList from '$lib/views/rig/FactList.svelte';
   import KitThings from './KitThings.svelte';
   import PartsBench from './PartsBench.svelte';
   import PartsOn from './PartsOn.svelte';

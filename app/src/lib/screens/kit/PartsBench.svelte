@@ -133,7 +133,12 @@
                 onchange={(value: number) => put({ ...part, [key]: value }, `part.${key}.${part.id}`)}
               />
               {said},
-            {/each}of its middle{#if part.kind === 'lens'}; zoomed all the way in it goes <Hole
+            {/each}of its middle; it carries up to <Hole
+              fact={FIELDS.part.carriesG}
+              value={part.carriesG}
+              label="{part.name} carries up to"
+              onchange={(carriesG: number) => put({ ...part, carriesG }, `part.carries.${part.id}`)}
+            />{part.carriesG === 0 ? ' (0: not said)' : ''}{#if part.kind === 'lens'}; zoomed all the way in it goes <Hole
                 fact={FIELDS.part.zoomShiftMm}
                 value={part.zoomShiftMm}
                 label="Zoom shift of {part.name}"

@@ -19,6 +19,7 @@
   import HowFar from './HowFar.svelte';
   import LightWords from './LightWords.svelte';
   import PixelFrames from './PixelFrames.svelte';
+  import SpinWords from './SpinWords.svelte';
   import TimeWords from './TimeWords.svelte';
   import { rangeOf, usualFocals } from './focals';
 
@@ -153,6 +154,7 @@
     <FocusBand />
     <LightWords {seen} />
     <TimeWords jump={seen?.jump ?? null} />
+    <SpinWords />
     <PixelFrames />
     <HowFar />
   </div>

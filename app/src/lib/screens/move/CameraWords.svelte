@@ -14,6 +14,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
   import { choicesOf, deliveryKey } from './deliveries';
+  import SetUpWords from './SetUpWords.svelte';
   import FocusWords from '$lib/views/focus/FocusWords.svelte';
 
   /** Camera, lens and focus; how fast it records and shows; and the shape it is delivered in. */
@@ -79,6 +80,7 @@
       session.changeShot((row) => ({ ...row, after: { ...row.after, [key]: Number(value) } }), join && `after.${join}`)}
   />
 </p>
+<SetUpWords />
 <p class="said">
   The whole shoot is delivered
   <Choice

@@ -4,6 +4,7 @@
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
   import BuildNeed from '$lib/views/rig/BuildNeed.svelte';
+  import TrickWords from './TrickWords.svelte';
   import RigFigures from './RigFigures.svelte';
 
   /** What carries the camera, and how whoever carries it goes. */
@@ -37,6 +38,7 @@
   <RigFigures />
   <BuildNeed {kit} {shot} shootId={shoot.id} />
 </p>
+<TrickWords />
 {#if shakes}
   <details>
     <summary>Why it shakes so</summary>

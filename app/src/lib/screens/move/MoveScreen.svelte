@@ -1,10 +1,20 @@
 <script lang="ts">
   import { onDestroy, tick } from 'svelte';
   import type { Finding } from '@gentle-arc/core/findings';
-  import { addLeg, chooseMove, flicked, removeLeg, takeCure, withoutVariant, withVariant } from '@gentle-arc/core/edit';
-  import { pieceAtPoint } from '@gentle-arc/core/image';
+  import {
+    addLeg,
+    addPartAt,
+    chooseMove,
+    flicked,
+    removeLeg,
+    takeCure,
+    withoutVariant,
+    withVariant,
+  } from '@gentle-arc/core/edit';
+  import { pieceAtPoint, pointOnPiece } from '@gentle-arc/core/image';
   import { playingOf } from '@gentle-arc/core/motion';
   import { limitsHref } from '$lib/session/links';
+  import { newId } from '$lib/session/store/new-id';
   import { playKeys } from '$lib/session/play-keys';
   import { preferences } from '$lib/ui/preferences.svelte';
   import { shotSession } from '$lib/session/shot-session.svelte';
@@ -80,6 +90,17 @@
     if (id !== null) open = 'piece';
   }
 
+  /** A press in the picture chooses what stands there, or makes a part where it asks for one. */
+  function pick(across: number, down: number) {
+    const { partingId } = session;
+    if (partingId === null) {
+      select(pieceAtPoint(scene, samples, row, across, down));
+      return;
+    }
+    const point = pointOnPiece(scene, samples, row, across, down, partingId);
+    if (point && session.change(addPartAt(shoot, partingId, newId('part'), point))) session.partingId = null;
+  }
+
   /** The focus goes back to what led here, so that the keyboard goes on from there. */
   async function focusOn(selector: string) {
     await tick();
@@ -103,6 +124,7 @@
       does: 'Back to the whole shot',
       press: () => {
         if (beside) beside = false;
+        else if (session.partingId !== null) session.partingId = null;
         else if (choosing) closeChooser();
         else unselect();
         chosenId = null;
@@ -147,7 +169,7 @@
           {row}
           about={chosen?.about ?? null}
           playing={playhead.playing}
-          onpick={(across, down) => select(pieceAtPoint(scene, samples, row, across, down))}
+          onpick={pick}
         />
         <div class="flex flex-wrap items-center justify-between gap-x-3 py-1">
           <Transport {playhead} {samples} bodied={session.bodied} />

@@ -6,6 +6,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
   import FreePoints from './FreePoints.svelte';
+  import TwoFilms from './TwoFilms.svelte';
 
   /**
    * Everything that a move says of itself, as a sentence. A move that goes on from another takes its beginning from
@@ -109,6 +110,7 @@
       session.changeLeg((row) => ({ ...row, look: { ...row.look, [key]: value } }), join && `look.${join}`)}
   />{recipe.turn ? ', besides what the move does' : ''}.
 </p>
+{#if move.kind === 'dollyZoom' || move.kind === 'standingDollyZoom'}<TwoFilms />{/if}
 {#if move.kind === 'free'}
   <FreePoints
     {move}

@@ -1,6 +1,8 @@
 <script lang="ts">
   import { FIELDS, type OwnPart, type Piece } from '@gentle-arc/core/model';
   import { partsOf } from '@gentle-arc/core/site';
+  import { onDestroy } from 'svelte';
+  import { shotSession } from '$lib/session/shot-session.svelte';
   import { newId } from '$lib/session/store/new-id';
   import Sentence from '$lib/ui/Sentence.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -13,6 +15,8 @@
   let { piece, onchange }: Props = $props();
 
   const MOST = 12;
+  const session = shotSession();
+  onDestroy(() => (session.partingId = null));
   const known = $derived(partsOf(piece).filter(({ id }) => !id.startsWith('own:')));
   const set = (id: string, change: Partial<OwnPart>, join: string | null) =>
     onchange(
@@ -59,6 +63,14 @@
       >
     </p>
   {/each}
-  {#if piece.ownParts.length < MOST}<button class="quiet-button" onclick={add}>Add a part</button>{/if}
+  {#if piece.ownParts.length < MOST}
+    <button class="quiet-button" onclick={add}>Add a part</button>
+    <button
+      class="quiet-button"
+      aria-pressed={session.partingId === piece.id}
+      onclick={() => (session.partingId = session.partingId === piece.id ? null : piece.id)}
+      >{session.partingId === piece.id ? `Press on ${piece.name} in the picture…` : 'Add one by pressing on it'}</button
+    >
+  {/if}
   <p class="text-soft">A shot is after one of them under Aim: it is framed, focused and judged by that.</p>
 </details>

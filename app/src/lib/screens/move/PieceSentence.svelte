@@ -1,5 +1,13 @@
 <script lang="ts">
-  import { type Fact, FIELDS, type Piece, PIECE_KINDS, stagedIn } from '@gentle-arc/core/model';
+  import {
+    type Fact,
+    FIELDS,
+    type ModelPiece,
+    type Piece,
+    PIECE_KINDS,
+    stagedIn,
+    unpacked,
+  } from '@gentle-arc/core/model';
   import {
     changePiece,
     duplicatePiece,
@@ -42,6 +50,7 @@
   const put = (xM: number, yM: number, join: string) =>
     session.change(movePiece(shoot, shot.id, piece.id, xM, yM, session.onlyHere), `${join}.${piece.id}`);
 
+  const trianglesOf = ({ mesh }: ModelPiece) => (unpacked(mesh).faces.length / 3).toLocaleString('en');
   /** In a shot in which it walks, its walk says where it is. */
   const start = $derived(walk?.points[0] ?? null);
 
@@ -111,7 +120,7 @@
     <button class="quiet-button" onclick={onclose}>Done</button>
   </div>
   <p class="leading-8">
-    {PIECE_KINDS[piece.kind].label},
+    {PIECE_KINDS[piece.kind].label}{piece.kind === 'model' ? ` of ${trianglesOf(piece)} triangles` : ''},
     <Sentence text={size} {facts} values={piece} {label} onchange={set} />
     {#if piece.kind === 'turntable'}
       <Sentence text={'turning at {turnDegps},'} {facts} values={piece} onchange={set} />

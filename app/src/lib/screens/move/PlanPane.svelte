@@ -15,6 +15,7 @@
     addPathPoint,
     addPiece,
     addWalkPoint,
+    asModel,
     changePiece,
     movePiece,
     moveWalkPoint,
@@ -25,6 +26,10 @@
     turnPiece,
     turned,
   } from '@gentle-arc/core/edit';
+  import { takeDropped } from '$lib/session/files/takers.svelte';
+  import type { OwnModel } from '@gentle-arc/core/formats';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import { readFile } from '$lib/workers/read-file';
   import Menu from '$lib/ui/Menu.svelte';
   import { newId } from '$lib/session/store/new-id';
   import { shotSession } from '$lib/session/shot-session.svelte';
@@ -109,7 +114,7 @@
   /** Pieces that this shot leaves out. */
   const away = $derived(shoot.site.pieces.filter(({ id }) => !stagedIn(shot, id).there));
 
-  async function add(kind: PieceKind) {
+  async function add(kind: PieceKind, from?: OwnModel) {
     const id = newId('piece');
     const middle = Math.floor(samples.count / 2);
     const { xM, yM } = spotFor(
@@ -118,7 +123,8 @@
       motion.pivot,
       shoot.site.pieces,
     );
-    const next = addPiece(shoot, kind, id, xM, yM);
+    const plain = addPiece(shoot, kind, id, xM, yM);
+    const next = from ? changePiece(plain, id, (piece) => asModel(piece, from)) : plain;
     const firstSubject = kind === 'figure' && shot.subjectId === null;
     const added = onchange(
       firstSubject
@@ -138,6 +144,16 @@
     // Whoever adds by key goes on with what was added.
     host?.querySelector<SVGElement>(`[data-piece="${CSS.escape(id)}"]`)?.focus();
   }
+
+  let modelInput: HTMLInputElement | undefined = $state();
+  let problem: string | null = $state(null);
+  /** Takes a person's own model in: it becomes a piece. */
+  async function takeModel(file: File) {
+    const contents = await readFile(file, 'model');
+    problem = typeof contents === 'string' ? contents : null;
+    if (typeof contents !== 'string' && contents.kind === 'model') await add('model', contents.model);
+  }
+  takeDropped(() => ({ model: (model: OwnModel) => void add('model', model) }));
 
   function remove() {
     if (selected && onchange(removePiece(shoot, selected.id), null)) onselect(null);
@@ -192,11 +208,18 @@
       label="Add a piece"
       width="w-56"
       items={[
-        ...Object.entries(PIECE_KINDS).map(([kind, facts]) => ({
-          name: facts.label,
-          group: PIECE_GROUPS[facts.group],
-          onpress: () => void add(kind as PieceKind),
-        })),
+        ...Object.entries(PIECE_KINDS)
+          .filter(([kind]) => kind !== 'model')
+          .map(([kind, facts]) => ({
+            name: facts.label,
+            group: PIECE_GROUPS[facts.group],
+            onpress: () => void add(kind as PieceKind),
+          })),
+        {
+          name: 'Own model: a GLB file of up to 20,000 triangles',
+          group: 'Your own',
+          onpress: () => modelInput?.click(),
+        },
         ...away.map(({ id, name }) => ({
           name,
           group: 'Not in this shot: bring back',
@@ -204,7 +227,21 @@
         })),
       ]}><PlusOutline class="h-4 w-4" />Add a piece</Menu
     >
+    <input
+      bind:this={modelInput}
+      class="sr-only"
+      type="file"
+      accept=".glb,model/gltf-binary"
+      aria-label="Model file"
+      tabindex="-1"
+      onchange={async ({ currentTarget }) => {
+        const [file] = currentTarget.files ?? [];
+        if (file) await takeModel(file);
+        currentTarget.value = '';
+      }}
+    />
   </div>
+  {#if problem}<Trouble onclose={() => (problem = null)}>{problem}</Trouble>{/if}
 </div>
 
 <style>

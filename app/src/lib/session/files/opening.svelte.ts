@@ -49,6 +49,9 @@ class Opening {
     else if (contents.kind === 'parts') {
       if (takers.parts) takers.parts(contents.parts);
       else this.problem = `“${file.name}” holds parts: drop it on the Kit screen of a shoot.`;
+    } else if (contents.kind === 'model') {
+      if (takers.model) takers.model(contents.model);
+      else this.problem = `“${file.name}” is a model: drop it on the Move screen of a shot.`;
     } else if (takers.walk) takers.walk.take(contents.points);
     else this.problem = `“${file.name}” holds a walk: choose a piece on the Move screen of a shot, then drop it there.`;
   }

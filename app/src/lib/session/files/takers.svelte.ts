@@ -1,4 +1,4 @@
-import type { Landing } from '@gentle-arc/core/formats';
+import type { Landing, OwnModel } from '@gentle-arc/core/formats';
 import type { Part, WalkPoint } from '@gentle-arc/core/model';
 
 /**
@@ -9,9 +9,10 @@ export interface Takers {
   walk: { landing: Landing; take: (points: WalkPoint[]) => void } | null;
   parts: ((parts: Part[]) => void) | null;
   photo: ((file: File) => void) | null;
+  model: ((model: OwnModel) => void) | null;
 }
 
-export const takers: Takers = { walk: null, parts: null, photo: null };
+export const takers: Takers = { walk: null, parts: null, photo: null, model: null };
 
 /** While a component is shown it takes these; call while it is being set up, with what may change read inside. */
 export function takeDropped(what: () => Partial<Takers>): void {

@@ -29,6 +29,8 @@ const COLOURS: Record<PieceKind, string> = {
   table: '#b28a5e',
   chair: '#a98660',
   plinth: '#d8cdb8',
+  lamp: '#efe0b4',
+  model: '#c4a782',
   post: '#9b7550',
   hedge: '#8fa863',
   wall: '#dccbad',

@@ -10,6 +10,7 @@ export function outline(piece: Piece): string {
     case 'bottle':
     case 'tin':
     case 'watch':
+    case 'lamp':
       return oval(x, y);
     case 'figure': {
       // Whatever the pose, a beak says which way the face looks; who lies is as long as the body.
@@ -86,6 +87,8 @@ export const drawingOrder = (pieces: readonly Piece[]): Piece[] => {
     bottle: 8,
     tin: 8,
     watch: 8,
+    lamp: 8,
+    model: 6,
   };
   return [...pieces].sort((a, b) => rank[a.kind] - rank[b.kind] || a.zM - b.zM);
 };
