@@ -201,6 +201,7 @@ const USUAL: Record<RigKind, Omit<Rig, 'id' | 'name' | 'kind'>> = {
     shakeShare: 0.2,
   }),
   drop: figures({
+    speedMaxMps: 11,
     travelM: 6,
     heightMinM: 0.1,
     heightMaxM: 8,
@@ -213,6 +214,7 @@ const USUAL: Record<RigKind, Omit<Rig, 'id' | 'name' | 'kind'>> = {
     clearM: 0.4,
   }),
   hoist: figures({
+    speedMaxMps: 1,
     travelM: 10,
     heightMinM: 0.1,
     heightMaxM: 12,

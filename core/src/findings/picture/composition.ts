@@ -18,7 +18,10 @@ function findComposition(picture: Picture): Found[] {
   const shown = Array.from({ length: samples.count }, (_, row) => row).filter((row) => isShown(subject, row));
   if (shown.length === 0) return [];
   const shares = figureShares(picture);
-  const say = (row: number) => `${shotSize(shares[row])}, ${placeWords(subject.u[row])}`;
+  // Sizes are named by the body; a thing has none, and is told by how much it fills.
+  const named = scene.subject.kind === 'figure';
+  const say = (row: number) =>
+    `${named ? shotSize(shares[row]) : `${percent(subject.height[row])} of the frame height`}, ${placeWords(subject.u[row])}`;
   const [first, last] = [shown[0], shown[shown.length - 1]];
   const [start, end] = [say(first), say(last)];
   const places = shown.map((row) => subject.u[row]);
@@ -35,8 +38,10 @@ function findComposition(picture: Picture): Found[] {
           ? `${scene.subject.name}: ${start} throughout.`
           : `${scene.subject.name}: ${start} at first; at last ${end}.`,
       reason:
-        `The size is named by how much of the frame height a standing figure fills: ${percent(shares[first])} at ` +
-        `first, ${percent(shares[last])} at last.`,
+        (named
+          ? 'The size is named by how much of the frame height a standing figure fills'
+          : 'A standing figure there would fill of the frame height') +
+        `: ${percent(shares[first])} at first, ${percent(shares[last])} at last.`,
       screenS: samples.screenS[first],
       value: shares[first],
       limit: 0,

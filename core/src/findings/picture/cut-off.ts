@@ -102,12 +102,13 @@ function findCutOff({ scene, subject, samples, intent, edgeV }: Picture): Found[
       },
     ];
   }
+  const figure = scene.subject.kind === 'figure';
   const head = among((row) => subject.topV[row] > edgeV);
   if (head)
     return finding(
       head,
       `${name}’s top is cut off by the upper edge ${during(head)}.`,
-      'A cut head looks like a mistake unless it is very close.',
+      `A cut ${figure ? 'head' : 'top'} looks like a mistake unless it is very close.`,
       'ripple',
     );
   const side = among((row) => Math.abs(subject.u[row]) + subject.halfWidth[row] > 0.5 && subject.halfWidth[row] < 0.4);
@@ -124,7 +125,7 @@ function findCutOff({ scene, subject, samples, intent, edgeV }: Picture): Found[
       ...common,
       grade: 'calm',
       sentence: feet
-        ? `${name}’s head stays inside the frame; the lower edge cuts the figure at ` +
+        ? `${name}’s ${figure ? 'head' : 'top'} stays inside the frame; the lower edge cuts ${figure ? 'the figure' : 'it'} at ` +
           `${percent(visibleShare(subject.topV[feet.row], subject.baseV[feet.row], edgeV))} from the top.`
         : `${name} is whole in the frame ${to - from === count ? 'throughout' : 'when it ought to be'}.`,
       reason: 'Keep cuts away from joints: between them looks chosen, through them looks like a mistake.',

@@ -23,8 +23,6 @@
   import Picture from '$lib/views/picture/Picture.svelte';
   import Transport from '$lib/views/picture/Transport.svelte';
   import Strip from '$lib/views/strip/Strip.svelte';
-  import CameraWords from './CameraWords.svelte';
-  import HandWords from './HandWords.svelte';
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
   import MoveWords from './MoveWords.svelte';
@@ -233,8 +231,10 @@
         {:else if shownWord === 'time'}<TimingWords />
         {:else if shownWord === 'aim'}{#await import('./AimWords.svelte') then { default: AimWords }}<AimWords
             />{/await}
-        {:else if shownWord === 'camera'}<CameraWords />
-        {:else if shownWord === 'rig'}<HandWords />
+        {:else if shownWord === 'camera'}{#await import('./CameraWords.svelte') then { default: CameraWords }}<CameraWords
+            />{/await}
+        {:else if shownWord === 'rig'}{#await import('./HandWords.svelte') then { default: HandWords }}<HandWords
+            />{/await}
         {:else if shownWord === 'note'}
           <TextField
             class="note"

@@ -20,6 +20,8 @@
       0,
     );
   });
+  /** More tries than anybody makes without a rest. */
+  const MANY = 12;
   const arms = $derived(armsIn(session.film, shoot.kit, meanHeightM));
 </script>
 
@@ -44,9 +46,12 @@
     {:else if arms.minutes === 0}
       {sayMass(arms.massKg, preferences.units)} cannot be held so: lean it on something, or take a vest or a strap.
     {:else}
-      Arms hold {sayMass(arms.massKg, preferences.units)} so for about <b>{trim(arms.minutes, 1)} minutes</b> before
-      they shake: {arms.tries < 1 ? 'not one try' : arms.tries === 1 ? 'one try' : `${arms.tries} tries`} in a row, then as
-      long a rest.
+      Arms hold {sayMass(arms.massKg, preferences.units)} so for about
+      <b>{trim(arms.minutes, arms.minutes < 3 ? 1 : 0)} minutes</b>
+      before they shake{arms.tries > MANY
+        ? ''
+        : `: ${arms.tries < 1 ? 'not one try' : arms.tries === 1 ? 'one try' : `${arms.tries} tries`} in a row`}, and
+      rest as long.
     {/if}
     <span class="text-soft">By how long muscles hold (Rohmert 1960); people differ by half.</span>
   </p>
