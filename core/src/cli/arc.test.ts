@@ -113,13 +113,44 @@ describe('as a program', () => {
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
     [
       ['fly', DEMO],
-      /^arc: command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it is "fly"\.\n$/,
+      /^arc: command must be read, path, lens, focus, exposure, time, light, balance, stand, check, moves or schema; it is "fly"\.\n$/,
     ],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);
     expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);
     expect(status).toBe(2);
     expect(stdout).toBe('');
+  });
+});
+
+describe('arc light', () => {
+  it('prints place, moment, sun, the light of the day, and over a shot its side and brightness', async () => {
+    const light = JSON.parse(await run(['light', DEMO, '--shot', '1'])) as {
+      place: object;
+      at: string;
+      sun: { altitudeDeg: number; azimuthDeg: number };
+      windows: { name: string; start: string; end: string }[];
+      samples: { ev100: number; side: { from: string } }[];
+    };
+    expect(light.at).toBe('2026-04-12T00:40:00.000Z');
+    expect(light.place).toMatchObject({ latitudeDeg: 27.02, longitudeDeg: 88.13 });
+    expect(light.sun.azimuthDeg).toBeGreaterThan(80);
+    expect(light.sun.azimuthDeg).toBeLessThan(92);
+    expect(light.windows.filter(({ name }) => name === 'low sun')).toHaveLength(2);
+    expect(light.samples.length).toBeGreaterThan(100);
+    expect(light.samples[0]).toMatchObject({ side: { from: 'right' } });
+    expect(light.samples[0].ev100).toBeGreaterThan(8);
+    expect(light.samples[0].ev100).toBeLessThan(14);
+    const noon = JSON.parse(await run(['light', DEMO, '--at', '2026-06-21T06:00:00Z'])) as typeof light;
+    expect(noon.sun.altitudeDeg).toBeGreaterThan(80);
+    expect(noon.samples).toBeUndefined();
+  });
+  it.each([
+    [['light', DEMO, '--at', 'noon'], '--at must be a moment such as 2026-06-01T18:00:00Z; it is "noon".'],
+    [['light', DEMO], '--at is missing'],
+    [['light', DEMO, '--shot', '2'], '--at is missing'],
+  ])('%j is refused with a sentence', async (args, sentence) => {
+    await expect(run(args)).rejects.toThrow(sentence);
   });
 });
 

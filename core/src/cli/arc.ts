@@ -1,9 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import * as z from 'zod';
 import {
   buildJson,
   exposureJson,
   focusJson,
+  lightJson,
   lensJson,
   movesJson,
   readingJson,
@@ -27,6 +29,7 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc lens <shoot file> --shot <number> [--focal 16,24,50] [--by spot|framing]   focal lengths compared on one shot
   arc focus <shoot file> --shot <number>              focus over one shot: sharp band, pull, marks
   arc exposure <shoot file> --shot <number> [--ev 15] [--iso 100] [--nd 3,6,10] [--mains 50]   what light asks of shutter, stop and filters
+  arc light <shoot file> [--shot <number>] [--at 2026-06-01T18:00:00Z]   sun, light of the day, and over a shot its side and brightness
   arc time <shoot file> --shot <number>               seconds of action against seconds on screen, frames, card, buffer
   arc balance <shoot file> --build <number>           a sled or motor gimbal of the kit: balance, what to slide, checklist
   arc stand <shoot file> --build <number>             a jib, slider, arm, rope, drone or wheels: what stands and what it takes
@@ -46,10 +49,10 @@ export async function run(args: string[]): Promise<string> {
     throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
   if (command === 'moves') return print({ moves: movesJson() });
   if (command === 'schema') return print(shootJsonSchema());
-  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time', 'balance', 'stand'].includes(command))
+  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time', 'light', 'balance', 'stand'].includes(command))
     throw Refusal.of(
       'command',
-      'command must be read, path, lens, focus, exposure, time, balance, stand, check, moves or schema; it ' +
+      'command must be read, path, lens, focus, exposure, time, light, balance, stand, check, moves or schema; it ' +
         `is "${command}".`,
     );
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
@@ -74,6 +77,12 @@ export async function run(args: string[]): Promise<string> {
       return readingJson(number, shot, reading, cures);
     });
     return print({ shoot: shoot.name, shots });
+  }
+  if (command === 'light') {
+    const at = values.at === undefined ? null : new Date(values.at);
+    if (values.at !== undefined && !z.iso.datetime({ offset: true }).safeParse(values.at).success)
+      throw Refusal.of('--at', `--at must be a moment such as 2026-06-01T18:00:00Z; it is "${values.at}".`);
+    return print(lightJson(shoot, values.shot === undefined ? null : numbered(shoot, values.shot).shot, at));
   }
   if (command === 'balance' || command === 'stand') return print(buildCommand(shoot, command, values.build));
   if (values.shot === undefined)
@@ -100,7 +109,7 @@ export async function run(args: string[]): Promise<string> {
         stopsMin: stops,
         stopsMax: stops,
       })) ?? shoot.kit.filters;
-    return print(exposureJson(shoot, { ...shot, light: { ev100, iso } }, filters, mainsHz));
+    return print(exposureJson(shoot, { ...shot, light: { ...shot.light, ev100, iso } }, filters, mainsHz));
   }
   if (command === 'time') return print(timeJson(shoot, shot));
   const scene = sceneOf(shoot, shot);
@@ -149,6 +158,7 @@ function readArguments(args: string[]) {
         iso: { type: 'string' },
         nd: { type: 'string' },
         mains: { type: 'string' },
+        at: { type: 'string' },
         build: { type: 'string' },
         cures: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },

@@ -9,9 +9,11 @@ interface Row {
   id: string;
 }
 
+/** What of a shoot is in no list. */
+type Shell = Omit<Shoot, 'site' | 'kit' | 'shots'> & { site: Omit<Shoot['site'], 'pieces'> };
+
 /** What turns one state of a shoot into another: all of it, or what differs. */
-export type ShootPatch =
-  { whole: Shoot } | { shell: Omit<Shoot, 'site' | 'kit' | 'shots'>; lists: Record<string, RowsPatch> };
+export type ShootPatch = { whole: Shoot } | { shell: Shell; lists: Record<string, RowsPatch> };
 
 const KIT_LISTS = Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[];
 
@@ -37,7 +39,8 @@ export function patchBetween(before: Shoot | null, after: Shoot): ShootPatch | n
     lists[name] = { order: rows.map(({ id }) => id), rows: rows.filter((row) => !known.has(row)) };
   }
   const { format, version, id, name, note, delivery, limits } = after;
-  return { shell: { format, version, id, name, note, delivery, limits }, lists };
+  const { place } = after.site;
+  return { shell: { format, version, id, name, note, delivery, limits, site: { place } }, lists };
 }
 
 /**
@@ -57,5 +60,5 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
     });
   }
   const { pieces, shots, ...kit } = lists;
-  return { ...patch.shell, site: { pieces }, shots, kit } as Shoot;
+  return { ...patch.shell, site: { ...patch.shell.site, pieces }, shots, kit } as Shoot;
 }

@@ -23,6 +23,8 @@ import { rollingShutterSkew } from './picture/rolling-shutter-skew';
 import { shake } from './picture/shake';
 import { sight } from './picture/sight';
 import { size } from './picture/size';
+import { ownShadow } from './picture/own-shadow';
+import { sunlight } from './picture/sunlight';
 import { speed } from './picture/speed';
 import { stagger } from './picture/stagger';
 import { turning } from './picture/turning';
@@ -68,6 +70,8 @@ const OF_THE_PICTURE = [
   horizon,
   focus,
   flare,
+  sunlight,
+  ownShadow,
   passing,
   handles,
   zoom,

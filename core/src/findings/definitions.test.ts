@@ -18,6 +18,9 @@ describe('definitions of findings', () => {
     expect(kinds.filter(([, { cures }]) => cures.length === 0).map(([id]) => id)).toEqual([
       'composition',
       'subject',
+      'sun.side',
+      'sun.shade',
+      'sun.squint',
       'travel',
       'way.turn',
       'rig.circle',

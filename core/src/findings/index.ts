@@ -14,6 +14,7 @@ export { type Caution, cautionsOf } from './people/cautions';
 export { type Pass, passesOf, type Sweep, sweepsOf } from './people/passes';
 export { innerArea } from './picture/also-shape';
 export { cameraSpeedMps, type Evenness, leastEven } from './picture/evenness';
+export { sideIn } from './picture/sunlight';
 export { envelopeOf, reaches } from './rig/envelope';
 export { heightsM } from './rig/heights';
 export { RIDES } from './rig/riding';

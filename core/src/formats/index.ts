@@ -10,6 +10,7 @@ export { buildJson } from './build-json';
 export { jsonOf } from './json';
 export { exposureJson, focusJson, lensJson, timeJson } from './lens-json';
 export { type OwnModel, readModelGlb } from './model-glb';
+export { lightJson } from './light-json';
 export { movesJson } from './moves-json';
 export { writePartsCsv } from './parts-csv';
 export { readPartsJson, writePartsJson } from './parts-json';

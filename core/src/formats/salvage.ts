@@ -171,6 +171,8 @@ function usualAt(raw: Box, usual: Box, path: readonly Key[]): unknown {
     const inPlan = path[2] === 'other' ? path.slice(3) : path.slice(2);
     return inPlan.length === 0 ? null : at(shot, inPlan);
   }
+  // A place that is none is left away; of one that is half right the rest stays, and the sentence says what was not.
+  if (path[0] === 'site' && path[1] === 'place') return path.length === 2 ? null : 0;
   if (path[0] === 'site' && path.length > 3) {
     const kind = at(raw, [...path.slice(0, 3), 'kind']) as PieceKind;
     return kind in PIECE_KINDS ? at(newPiece(kind, 'piece', 'Piece', 0, 0, 0), path.slice(3)) : undefined;

@@ -21,6 +21,7 @@ export {
 } from './figures';
 export { fastestPull, type FocusPull, pullBy, PULLER_WORDS } from './focus-pull';
 export { everywhere, type LayerMotion, siteMotion } from './layer-speed';
+export { litShare } from './lit-share';
 export { pointOnPiece, type PointOn } from './point-at';
 export { pieceAtPoint } from './pick';
 export { FULL_QUALITY, LAYER_ROWS_HZ, measurePicture, type Picture, rasterThrough } from './picture';

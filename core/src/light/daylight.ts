@@ -17,18 +17,18 @@ const SKY: Record<Sky, { extinction: number; a: number; b: number; c: number }> 
   cloudy: { extinction: Infinity, a: 0.3, b: 21, c: 1 },
 };
 
-/** Light falling on level ground, klx. */
-export function daylightKlx(sunAltitudeDeg: number, sky: Sky): number {
+/** Light falling on level ground, klx; where only a share of the sun comes through, 0 in the shade. */
+export function daylightKlx(sunAltitudeDeg: number, sky: Sky, sunShare = 1): number {
   const up = Math.sin((Math.min(90, Math.max(0, sunAltitudeDeg)) * Math.PI) / 180);
   const { extinction, a, b, c } = SKY[sky];
   const direct = up > 0 && Number.isFinite(extinction) ? SOLAR_KLX * Math.exp(-extinction / up) * up : 0;
-  return direct + a + b * up ** c;
+  return direct * sunShare + a + b * up ** c;
 }
 
 /** Incident-light constant of ISO 2720, lux seconds. */
 const INCIDENT = 250;
 
 /** What a meter held to that light reads: exposure value at ISO 100, `log2(100 E / C)`. */
-export function evOfDaylight(sunAltitudeDeg: number, sky: Sky): number {
-  return Math.log2((daylightKlx(sunAltitudeDeg, sky) * 1000 * 100) / INCIDENT);
+export function evOfDaylight(sunAltitudeDeg: number, sky: Sky, sunShare = 1): number {
+  return Math.log2((daylightKlx(sunAltitudeDeg, sky, sunShare) * 1000 * 100) / INCIDENT);
 }

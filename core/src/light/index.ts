@@ -1,8 +1,21 @@
 /**
- * Daylight and wind by the hour.
+ * Sun, daylight and wind by the hour.
  *
  * @example
  * evOfDaylight(40, 'clear'); // what a meter reads with the sun 40° high
  */
-export { evOfDaylight, SKIES, type Sky } from './daylight';
+export { daylightKlx, evOfDaylight, SKIES, type Sky } from './daylight';
+export { FROM_ABOVE_DEG, type LightSide, sideOfLight, type SideOfLight, sideWords } from './side';
+export {
+  clockAt,
+  type DayLight,
+  lightAt,
+  type LightWindow,
+  momentOf,
+  type Sun,
+  sunAt,
+  SUNRISE_DEG,
+  towardsSun,
+  windowsOf,
+} from './sun';
 export { simulatedForecast, type WindForecast, WindForecastSchema } from './wind-forecast';

@@ -114,6 +114,10 @@ export function differencesOf(one: Shoot, other: Shoot, sides: Sides): string[] 
     const fields = fieldsThatDiffer(one[key], other[key], sides);
     return fields ? [`${key}: ${fields}`] : [];
   };
+  const place = () => {
+    const fields = fieldsThatDiffer(one.site.place ?? {}, other.site.place ?? {}, sides);
+    return fields ? [`place on earth: ${fields}`] : [];
+  };
   return [
     ...plain('name'),
     ...plain('note'),
@@ -128,6 +132,7 @@ export function differencesOf(one: Shoot, other: Shoot, sides: Sides): string[] 
     ...lists('build', one.kit.builds, other.kit.builds, sides),
     ...whole('delivery'),
     ...whole('limits'),
+    ...place(),
   ];
 }
 

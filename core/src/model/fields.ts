@@ -21,11 +21,13 @@ import {
   WalkSchema,
   WaySchema,
 } from './shot';
+import { SitePlaceSchema } from './place';
 
 /** What a person is told of the fields of the model, by the noun they belong to. */
 export const FIELDS = {
   after: factsOf(AfterSchema),
   setUp: factsOf(SetUpSchema),
+  place: factsOf(SitePlaceSchema),
   aim: { ...factsOf(AimSchema), ...factsOf(PlaceSchema) },
   bench: factsOf(BenchSchema),
   build: factsOf(BuildSchema),

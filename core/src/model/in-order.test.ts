@@ -24,13 +24,14 @@ const edits: ((shoot: Shoot, k: number) => Shoot)[] = [
   (shoot, k) => ({
     ...shoot,
     site: {
+      ...shoot.site,
       pieces: [
         ...shoot.site.pieces,
         newPiece('post', ['post-1', '..', 'p', ' '][k % 4], 'Post', [0, 5100][k % 2], 0, 0),
       ],
     },
   }),
-  (shoot, k) => ({ ...shoot, site: { pieces: k % 2 ? shoot.site.pieces.slice(3) : shoot.site.pieces } }),
+  (shoot, k) => ({ ...shoot, site: { ...shoot.site, pieces: k % 2 ? shoot.site.pieces.slice(3) : shoot.site.pieces } }),
   (shoot, k) => ({
     ...shoot,
     kit: {

@@ -28,7 +28,7 @@ const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => reado
 /** What is not a row: name, note, delivery, limits, and that there are no other fields. */
 const ShellSchema = z.strictObject({
   ...ShootSchema.shape,
-  site: z.strictObject({ pieces: lengthOnly(SiteSchema.shape.pieces) }),
+  site: z.strictObject({ ...SiteSchema.shape, pieces: lengthOnly(SiteSchema.shape.pieces) }),
   kit: z.strictObject(
     Object.fromEntries(Object.entries(KitSchema.shape).map(([name, list]) => [name, lengthOnly(list as z.ZodArray)])),
   ),

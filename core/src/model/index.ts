@@ -100,6 +100,7 @@ export {
   type Size,
   WallSchema,
 } from './piece';
+export { type SitePlace, SitePlaceSchema } from './place';
 export { pathText, type Problem, problemsOf } from './problems';
 export { holesOf, partsOfSentence } from './sentence';
 export {

@@ -265,9 +265,16 @@ export const LIMITS = {
     unit: '°',
     source: PRACTICE,
   },
+  lockedStops: {
+    group: 'Lens and focus',
+    label: 'Change of light that a locked exposure bears',
+    value: 1.5,
+    unit: 'stops',
+    source: PRACTICE,
+  },
   flareDeg: {
     group: 'Lens and focus',
-    label: 'A lamp as far outside the frame still veils it',
+    label: 'A lamp or the sun as far outside the frame still veils it',
     value: 15,
     unit: '°',
     source: PRACTICE,

@@ -254,6 +254,7 @@ function toVersion8(shoot: Row): Row {
         : value.walks,
       then: Array.isArray(value.then) ? value.then.map(leg) : value.then,
       focus: focus(value.focus),
+      ...(isRow(value.light) ? { light: { at: null, ...value.light } } : {}),
     };
   };
   const shotOf = (value: unknown): unknown => {
@@ -283,7 +284,7 @@ function toVersion8(shoot: Row): Row {
       : kit,
     site:
       isRow(shoot.site) && Array.isArray(shoot.site.pieces)
-        ? { ...shoot.site, pieces: shoot.site.pieces.map(piece) }
+        ? { place: null, ...shoot.site, pieces: shoot.site.pieces.map(piece) }
         : shoot.site,
     shots: Array.isArray(shoot.shots) ? shoot.shots.map(shotOf) : shoot.shots,
   };

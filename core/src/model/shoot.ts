@@ -3,6 +3,7 @@ import { choice } from './facts';
 import { limitsOf, OwnLimitsSchema, type Limits } from './limits';
 import { cameraAt, KitSchema, type Camera, type Filter, type Gait, type Lens, type Rig } from './kit';
 import { PieceSchema, type Piece } from './piece';
+import { SitePlaceSchema, type SitePlace } from './place';
 import { stagedPieces } from './staging';
 import { checkReferences } from './references';
 import { ShotSchema, type Shot } from './shot';
@@ -24,7 +25,11 @@ export const DeliverySchema = z.strictObject({
   }),
 });
 
-export const SiteSchema = z.strictObject({ pieces: z.array(PieceSchema).max(2000) });
+export const SiteSchema = z.strictObject({
+  pieces: z.array(PieceSchema).max(2000),
+  /** Null: nobody has said; then light comes from one lamp high up. */
+  place: SitePlaceSchema.nullable(),
+});
 
 /** The whole job: one site, one kit, the shots in order. This is also the file format; see docs/formats.md. */
 export const ShootSchema = z
@@ -63,6 +68,8 @@ export interface Setup {
   /** Those that are there in this shot, where and as they are in it. */
   pieces: readonly Piece[];
   subject: Piece | null;
+  /** Where on earth the site is. */
+  place: SitePlace | null;
   limits: Limits;
 }
 
@@ -87,6 +94,7 @@ export function setupOf(shoot: Shoot, shot: Shot): Setup {
     delivery: shoot.delivery,
     pieces,
     subject: shot.subjectId === null ? null : find(pieces, shot.subjectId, 'subject'),
+    place: shoot.site.place,
     limits: limitsOf(shoot.limits),
   };
 }

@@ -212,6 +212,8 @@ export const PlaybackSchema = z
 export const LightSchema = z.strictObject({
   ev100: number('Scene brightness, EV at ISO 100', 'plain', -10, 24, 0.5),
   iso: number('ISO', 'plain', 6, 1_000_000, 100),
+  /** The moment it is filmed at, UTC; null: nobody has said. */
+  at: z.iso.datetime().nullable(),
 });
 
 /** What is done to the picture after filming: a share kept back for stabilising, black bars at top and bottom each. */

@@ -14,18 +14,20 @@ function exposure(more: Partial<Shot>, camera: Partial<(typeof DEFAULT_KIT.camer
 describe('too dark', () => {
   // f/8 at 1/48 s and ISO 100 is EV 11.58.
   it('without a filter nothing can be taken away: the nearest stack is none and leaves all of it', () => {
-    const { nearest, excessStops } = exposure({ fNumber: 8, light: { ev100: 8.7, iso: 100 } });
+    const { nearest, excessStops } = exposure({ fNumber: 8, light: { ev100: 8.7, iso: 100, at: null } });
     expect(excessStops).toBeCloseTo(-2.9, 1);
     expect(nearest).toEqual({ filters: [], leftStops: excessStops });
   });
   it('what takes light away comes off first, then the rest is said', () => {
-    const behind = exposure({ fNumber: 8, light: { ev100: 11, iso: 100 }, filterIds: [nd.id] });
+    const behind = exposure({ fNumber: 8, light: { ev100: 11, iso: 100, at: null }, filterIds: [nd.id] });
     expect(tooDarkAdvice(behind, null)).toBe(
       `Take ${nd.name} off first: without, it is 0.6 stops too dark. Then open the stop, raise the ISO or bring light.`,
     );
-    const bright = exposure({ fNumber: 8, light: { ev100: 12, iso: 100 }, filterIds: [nd.id] });
+    const bright = exposure({ fNumber: 8, light: { ev100: 12, iso: 100, at: null }, filterIds: [nd.id] });
     expect(tooDarkAdvice(bright, null)).toBe(`Take ${nd.name} off first.`);
-    expect(tooDarkAdvice(exposure({ light: { ev100: 5, iso: 100 } }), 120)).toMatch(/^120 frames a second want light/);
+    expect(tooDarkAdvice(exposure({ light: { ev100: 5, iso: 100, at: null } }), 120)).toMatch(
+      /^120 frames a second want light/,
+    );
   });
 });
 

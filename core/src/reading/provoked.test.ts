@@ -262,7 +262,10 @@ describe('every kind of finding, on several moves', () => {
       );
       for (const cure of cures) {
         // No standing trouble gets worse unsaid.
-        const after = readShot(cure.pieces ? { ...shoot, site: { pieces: cure.pieces } } : shoot, cure.shot).findings;
+        const after = readShot(
+          cure.pieces ? { ...shoot, site: { ...shoot.site, pieces: cure.pieces } } : shoot,
+          cure.shot,
+        ).findings;
         for (const other of others) {
           const now = after.find(({ id, limit }) => id === other.id && limit === other.limit);
           if (!now || severity(now) < severity(other) || now.value < other.value * 1.05 || now.said === other.said)
@@ -275,9 +278,10 @@ describe('every kind of finding, on several moves', () => {
         const typed = followed(shoot, cure.shot, cure.instruction);
         if (!typed) continue;
         read.push(cure.instruction);
-        const after = readShot(cure.pieces ? { ...shoot, site: { pieces: cure.pieces } } : shoot, typed).findings.find(
-          ({ id }) => id === found.id,
-        );
+        const after = readShot(
+          cure.pieces ? { ...shoot, site: { ...shoot.site, pieces: cure.pieces } } : shoot,
+          typed,
+        ).findings.find(({ id }) => id === found.id);
         expect(after ? severity(after) : 0, cure.sentence).toBeLessThan(severity(found));
         const promised = /: removes/.test(cure.sentence);
         if (promised) expect(after ? severity(after) : 0, cure.sentence).toBe(0);

@@ -10,5 +10,5 @@ it('a reading is kept as long as its plan is the same, and made again when the s
   expect(readings.read({ ...demo, name: 'Another name' }, shot)).toBe(first);
   expect(readings.read(demo, { ...shot })).not.toBe(first);
   expect(readings.read(demo, shot, 'imperial')).not.toBe(first);
-  expect(readings.read({ ...demo, site: { pieces: [...demo.site.pieces] } }, shot)).not.toBe(first);
+  expect(readings.read({ ...demo, site: { ...demo.site, pieces: [...demo.site.pieces] } }, shot)).not.toBe(first);
 });

@@ -28,4 +28,8 @@ export class Readings {
 }
 
 const isSame = (a: Around, b: Around): boolean =>
-  a.site.pieces === b.site.pieces && a.kit === b.kit && a.delivery === b.delivery && a.limits === b.limits;
+  a.site.pieces === b.site.pieces &&
+  a.site.place === b.site.place &&
+  a.kit === b.kit &&
+  a.delivery === b.delivery &&
+  a.limits === b.limits;

@@ -1,4 +1,5 @@
 import { type Piece, type Setup, setupOf, type Shoot, type Shot } from '../model';
+import { type Sun, sunAt } from '../light';
 import { groundPieces, partOf, type ThingPart } from '../site';
 import { partFootOf } from './part-foot';
 import { riding, standing, walking, type Stance, type StanceAt, type Thing } from './thing';
@@ -34,6 +35,8 @@ export interface Scene extends Setup {
   /** What can be stood on. */
   ground: readonly Piece[];
   timeline: readonly PacedLeg[];
+  /** Where the sun stands at a moment of action; null where nobody has said when and where it is filmed. */
+  sunAt: ((tS: number) => Sun) | null;
   /** How long the action lasts, s. */
   durationS: number;
 }
@@ -68,7 +71,22 @@ export function sceneFrom(setup: Setup): Scene {
     carries: timeline.some(({ leg }) => leg.move.kind === 'carried'),
     ground,
     timeline,
+    sunAt: sunOver(setup),
     durationS: timeline.reduce((latest, { toS }) => Math.max(latest, toS), 0),
+  };
+}
+
+/** The sun of a shot: where it is and when it is filmed are said, or there is none. */
+function sunOver({ place, shot }: Setup): Scene['sunAt'] {
+  const { at } = shot.light;
+  if (!place || at === null) return null;
+  const fromMs = Date.parse(at);
+  let [lastMs, last] = [NaN, sunAt(place, new Date(fromMs))];
+  return (tS) => {
+    // Within a second it does not stir.
+    const ms = fromMs + Math.round(tS) * 1000;
+    if (ms !== lastMs) [lastMs, last] = [ms, sunAt(place, new Date(ms))];
+    return last;
   };
 }
 

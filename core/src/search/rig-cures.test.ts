@@ -90,7 +90,7 @@ describe('trouble of rig and body', () => {
     const cures = curesFor(shoot, shot, before);
     expect(cures.length).toBeGreaterThan(0);
     for (const cure of cures) {
-      const changed = cure.pieces ? { ...shoot, site: { pieces: cure.pieces } } : shoot;
+      const changed = cure.pieces ? { ...shoot, site: { ...shoot.site, pieces: cure.pieces } } : shoot;
       const after = readShot(changed, cure.shot).findings.find((finding) => finding.id === id);
       expect(after ? severity(after) : 0).toBeLessThan(severity(before));
     }

@@ -7,6 +7,8 @@
 export { bearingDeg, fromPivot, nearestTurn, type Point3 } from './directions';
 export { distanceToPieceM } from './distance';
 export { groundHeightM, groundPieces, toLocal, toSite } from './ground';
+export { outlineOf, type Spot } from './outline';
+export { shadowOf } from './shadow';
 export { partOf, partsOf, seatFor, type ThingPart } from './parts';
 export { roomM } from './room';
 export { CLUSTER_SIZE, type Lattice, pointsOf, type SitePoints, sitePoints } from './site-points';

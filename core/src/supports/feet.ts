@@ -1,7 +1,5 @@
+import type { Spot } from '../site';
 import { GRAVITY } from './elliptic';
-
-/** A point on the ground, m. */
-export type Spot = readonly [xM: number, yM: number];
 
 /** Feet spread evenly about a middle, counter-clockwise; the first at an angle in degrees from +x. */
 export function feetAround(feet: number, radiusM: number, firstDeg = 90, [xM, yM]: Spot = [0, 0]): Spot[] {
@@ -20,24 +18,6 @@ export function tippingMarginM(feet: readonly Spot[], [xM, yM]: Spot): number {
     const [bx, by] = feet[(i + 1) % feet.length];
     return Math.min(least, ((bx - ax) * (yM - ay) - (by - ay) * (xM - ax)) / Math.hypot(bx - ax, by - ay));
   }, Infinity);
-}
-
-/** The outline of spots, counter-clockwise, without those inside it (Andrew's monotone chain). */
-export function outlineOf(spots: readonly Spot[]): Spot[] {
-  const sorted = [...spots].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const half = (rows: readonly Spot[]) => {
-    const out: Spot[] = [];
-    for (const c of rows) {
-      for (;;) {
-        const [a, b] = [out.at(-2), out.at(-1)];
-        if (!a || !b || (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]) > 1e-12) break;
-        out.pop();
-      }
-      out.push(c);
-    }
-    return out.slice(0, -1);
-  };
-  return [...half(sorted), ...half([...sorted].reverse())];
 }
 
 /**

@@ -8,7 +8,8 @@ import { batteriesFor, droneFlight } from './drone/statics';
 import { jibStand } from './jib/statics';
 import { ropeSwing } from './rope/statics';
 import { sliderStand } from './slider/statics';
-import { feetAround, leastBagKg, outlineOf, tippingMarginM, worstMarginM, type Spot } from './feet';
+import { feetAround, leastBagKg, tippingMarginM, worstMarginM } from './feet';
+import { outlineOf, type Spot } from '../site';
 import { wheelsStop } from './wheels/statics';
 
 const g = GRAVITY;

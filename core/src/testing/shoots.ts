@@ -5,7 +5,11 @@ import { sceneOf, type Scene } from '../scene';
 export function plainShoot(edit: (shot: Shot) => Shot = (shot) => shot, pieces: Piece[] = plainPieces()): Shoot {
   const shoot = newShoot('shoot-test', 'Test', 'shot-1');
   const subject = pieces.find((piece) => piece.kind === 'figure');
-  return { ...shoot, site: { pieces }, shots: [edit(newShot(shoot.kit, 'shot-1', 'One', subject?.id ?? null))] };
+  return {
+    ...shoot,
+    site: { pieces, place: null },
+    shots: [edit(newShot(shoot.kit, 'shot-1', 'One', subject?.id ?? null))],
+  };
 }
 
 export function plainPieces(): Piece[] {

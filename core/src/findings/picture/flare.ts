@@ -1,6 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { seconds, type FindingOf } from '../finding';
 import { trim } from '../../model';
+import { towardsSun } from '../../light';
 import { partFootOf } from '../../scene';
 import { partOf } from '../../site';
 import { CAMERA_SIZE, project } from '../../optics';
@@ -8,7 +9,7 @@ import { depthRasterOf, type Picture } from '../../image';
 
 const KINDS = {
   flare: {
-    measures: 'how far outside the frame a lamp stands, degrees; 0: in it',
+    measures: 'how far outside the frame a lamp or the sun stands, degrees; 0: in it',
     limits: ['flareDeg'],
     about: 'frame',
     cures: ['standFarther'],
@@ -23,8 +24,47 @@ const WIDTH_CELLS = 120;
 const MARGIN_CELLS = 40;
 const DEG = 180 / Math.PI;
 
+/** What shines: a lamp of the site, or the sun. */
+interface Light {
+  name: string;
+  lamp: boolean;
+  /** Its piece in the scene; −1 for the sun. */
+  index: number;
+  /** Writes where it is in a row; false while it does not shine. */
+  placeAt: (row: number, out: Float64Array) => boolean;
+}
+
+/** As far off as the sun is put, m: behind whatever stands on a site. */
+const SUN_M = 5000;
+
+function lightsOf(scene: Picture['scene'], samples: Picture['samples']): Light[] {
+  const lights = scene.things.flatMap((thing, index): Light[] => {
+    if (thing.piece.kind !== 'lamp') return [];
+    const part = partOf(thing.piece, 'light');
+    const foot = partFootOf(thing, part);
+    const placeAt: Light['placeAt'] = (row, out) => {
+      foot(samples.tS[row], out);
+      out[2] += part.heightM / 2;
+      return true;
+    };
+    return [{ name: thing.piece.name, lamp: true, index, placeAt }];
+  });
+  const { sunAt } = scene;
+  if (!sunAt) return lights;
+  const placeAt: Light['placeAt'] = (row, out) => {
+    const sun = sunAt(samples.tS[row]);
+    const [east, north, up] = towardsSun(sun);
+    out[0] = samples.xM[row] + east * SUN_M;
+    out[1] = samples.yM[row] + north * SUN_M;
+    out[2] = samples.zM[row] + up * SUN_M;
+    return sun.altitudeDeg > 0;
+  };
+  return [...lights, { name: 'The sun', lamp: false, index: -1, placeAt }];
+}
+
 interface Seen {
   name: string;
+  lamp: boolean;
   /** Degrees outside the nearest edge of the frame; 0: in the picture. */
   outsideDeg: number;
   fromS: number;
@@ -32,31 +72,23 @@ interface Seen {
 }
 
 /**
- * Lamps in the frame or just outside it: their light reaches the glass. A lamp that something stands before does not,
+ * Lamps and the sun in the frame or just outside it: their light reaches the glass. What something stands before does not,
  * as far as about a third of a frame outside; farther out nothing is counted as standing before it.
  */
 function flareFindings({ scene, samples, edgeV }: Picture): Found[] {
   const limit = scene.limits.flareDeg;
-  const lamps = scene.things.flatMap((thing, index) =>
-    thing.piece.kind === 'lamp' ? [{ thing, index, foot: partFootOf(thing, partOf(thing.piece, 'light')) }] : [],
-  );
-  if (lamps.length === 0) return [];
+  const lights = lightsOf(scene, samples);
+  if (lights.length === 0) return [];
   const look = depthRasterOf(scene, samples, WIDTH_CELLS, MARGIN_CELLS);
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
   const stride = Math.max(1, Math.round(samples.frameRateHz / LOOKS_HZ));
   const [spot, at] = [new Float64Array(3), { u: 0, w: 0, depthM: 0 }];
-  const found = lamps.map(({ thing }): Seen => ({
-    name: thing.piece.name,
-    outsideDeg: Infinity,
-    fromS: NaN,
-    toS: NaN,
-  }));
+  const found = lights.map(({ name, lamp }): Seen => ({ name, lamp, outsideDeg: Infinity, fromS: NaN, toS: NaN }));
   for (let row = 0; row < samples.count; row += stride) {
     const { pieceAt, nearness, widthCells, heightCells, frameHeightCells } = look(row);
-    lamps.forEach(({ thing, index, foot }, k) => {
-      foot(samples.tS[row], spot);
-      const upM = partOf(thing.piece, 'light').heightM / 2;
-      project(samples.cameras, row * CAMERA_SIZE, spot[0], spot[1], spot[2] + upM, at);
+    lights.forEach(({ index, placeAt }, k) => {
+      if (!placeAt(row, spot)) return;
+      project(samples.cameras, row * CAMERA_SIZE, spot[0], spot[1], spot[2], at);
       if (at.depthM <= 0.05) return;
       const v = at.w * aspect;
       const [x, y] = [
@@ -82,7 +114,7 @@ function flareFindings({ scene, samples, edgeV }: Picture): Found[] {
   return found.filter(({ outsideDeg }) => outsideDeg <= limit).map((seen, i) => told(seen, limit, i));
 }
 
-function told({ name, outsideDeg, fromS, toS }: Seen, limit: number, i: number): Found {
+function told({ name, lamp, outsideDeg, fromS, toS }: Seen, limit: number, i: number): Found {
   const when = `from ${seconds(fromS)} to ${seconds(toS)}`;
   const inFrame = outsideDeg === 0;
   return {
@@ -92,7 +124,7 @@ function told({ name, outsideDeg, fromS, toS }: Seen, limit: number, i: number):
       ? `${name} shines into the lens ${when}: it is in the picture. Look for the spots that run from it through the ` +
         'middle, and set the exposure with it.'
       : `${name} stands ${trim(outsideDeg, 0)}° outside the frame ${when}: its light reaches the glass and veils the ` +
-        'picture. Flag it, or turn it away.',
+        `picture. ${lamp ? 'Flag it, or turn it away.' : 'Shade the glass with a flag or a hood.'}`,
     reason:
       'Light that falls on the front glass is scattered over the picture, in the frame or out of it. A hood, a flag ' +
       'or a hand over the lens shows at once what it costs.',
@@ -101,7 +133,7 @@ function told({ name, outsideDeg, fromS, toS }: Seen, limit: number, i: number):
     limit,
     unit: 'deg',
     said: `${trim(outsideDeg, 0)}°`,
-    measure: 'lamp beside the frame',
+    measure: 'light beside the frame',
   };
 }
 

@@ -2,7 +2,8 @@ import type { Arm } from '../../model';
 import { heapOf, type Lump } from '../masses';
 import { GRAVITY } from '../elliptic';
 import { windForceN } from '../wind';
-import { feetAround, leastBagKg, shiftByPushM, tippingMarginM, type Spot } from '../feet';
+import { feetAround, leastBagKg, shiftByPushM, tippingMarginM } from '../feet';
+import { type Spot } from '../../site';
 
 /**
  * A gust comes and goes by about this share of the mean wind's force, and takes hold of shade and lens this far before

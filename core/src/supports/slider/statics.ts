@@ -1,6 +1,7 @@
 import type { Slider } from '../../model';
 import { GRAVITY } from '../elliptic';
-import { feetAround, leastBagKg, outlineOf, tippingMarginM, worstMarginM, type Spot } from '../feet';
+import { feetAround, leastBagKg, tippingMarginM, worstMarginM } from '../feet';
+import { outlineOf, type Spot } from '../../site';
 
 const RAD = Math.PI / 180;
 

@@ -233,6 +233,8 @@
             />{/await}
         {:else if shownWord === 'camera'}{#await import('./CameraWords.svelte') then { default: CameraWords }}<CameraWords
             />{/await}
+        {:else if shownWord === 'light'}{#await import('./SunWords.svelte') then { default: SunWords }}<SunWords
+            />{/await}
         {:else if shownWord === 'rig'}{#await import('./HandWords.svelte') then { default: HandWords }}<HandWords
             />{/await}
         {:else if shownWord === 'note'}

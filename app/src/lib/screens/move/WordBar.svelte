@@ -1,6 +1,6 @@
 <script module lang="ts">
   /** What else there is to say of a shot, each under one word. */
-  export type Word = 'reading' | 'move' | 'time' | 'aim' | 'camera' | 'rig' | 'note' | 'piece';
+  export type Word = 'reading' | 'move' | 'time' | 'aim' | 'camera' | 'light' | 'rig' | 'note' | 'piece';
 </script>
 
 <script lang="ts">
@@ -13,6 +13,7 @@
     { word: 'time', name: 'Time' },
     { word: 'aim', name: 'Aim' },
     { word: 'camera', name: 'Camera' },
+    { word: 'light', name: 'Light' },
     { word: 'rig', name: 'Rig' },
     { word: 'note', name: 'Note' },
   ];
@@ -35,7 +36,7 @@
   button {
     max-width: 9rem;
     min-height: 2rem;
-    padding: 0.15rem 0.5rem;
+    padding: 0.15rem 0.42rem;
     overflow: hidden;
     border-radius: 8px 8px 0 0;
     text-overflow: ellipsis;

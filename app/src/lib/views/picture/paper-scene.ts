@@ -15,17 +15,22 @@ import {
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { type Scene, type Stance, type Thing, turnedBy } from '@gentle-arc/core/scene';
 import type { Going } from '@gentle-arc/core/site';
-import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf } from './scene-look';
+import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf, sunLook } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
 const RAD = Math.PI / 180;
 const SHADOW_REACH_M = 34;
+/** From where the sun shines, beyond all that casts shadows. */
+const SUN_AWAY_M = 60;
+/** A shot that lasts longer sees the sun move, s. */
+const LONG_S = 300;
 
 /** The site as a paper model: ground, pieces, sky and sun. */
 export class PaperScene {
   readonly scene = new Stage();
   private readonly standing = new Group();
   private readonly sun = new DirectionalLight(LIGHT.sun, LIGHT.sunStrength);
+  private readonly skyLight = new HemisphereLight(LIGHT.sky, LIGHT.soil, LIGHT.skyStrength);
   private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
   private readonly spot = new Float64Array(3);
@@ -60,7 +65,7 @@ export class PaperScene {
     // Last, so that what stands in front of it need not be drawn over it.
     ground.renderOrder = 1;
     site.add(ground, standing);
-    scene.add(site, sun, sun.target, new HemisphereLight(LIGHT.sky, LIGHT.soil, LIGHT.skyStrength));
+    scene.add(site, sun, sun.target, this.skyLight);
   }
 
   setLight(dim: boolean): void {
@@ -81,7 +86,9 @@ export class PaperScene {
       before &&
       before.pieces === setup.pieces &&
       before.subject === setup.subject &&
-      before.shot.walks === setup.shot.walks
+      before.shot.walks === setup.shot.walks &&
+      before.place === setup.place &&
+      before.shot.light.at === setup.shot.light.at
     )
       return false;
     this.setup = setup;
@@ -119,8 +126,19 @@ export class PaperScene {
     }
     const about = setup.subject ?? setup.pieces[0] ?? { xM: 0, yM: 0, zM: 0 };
     this.sun.target.position.set(about.xM, about.zM, -about.yM);
-    this.sun.position.copy(this.sun.target.position).add(LIGHT.from);
+    this.shine(0);
     return true;
+  }
+
+  /** Puts the light where the sun is at a moment of action, as warm and as strong as it is then. */
+  private shine(tS: number): void {
+    const { sun, setup, skyLight } = this;
+    const found = setup?.sunAt?.(tS) ?? null;
+    const look = sunLook(found);
+    sun.position.copy(sun.target.position).addScaledVector(look.from, SUN_AWAY_M);
+    sun.color.set(look.colour);
+    sun.intensity = look.strength;
+    skyLight.intensity = look.sky;
   }
 
   private stand(geometry: BufferGeometry, material: Material): Mesh {
@@ -152,6 +170,8 @@ export class PaperScene {
 
   /** Moves whoever walks to where they are at a moment of action; whether anybody does. */
   walkTo(tS: number): boolean {
+    // Over hours the sun goes on.
+    if (this.setup && this.setup.sunAt && this.setup.durationS > LONG_S) this.shine(tS);
     const { spot, stance, axes } = this;
     for (const { mesh, thing, look } of this.walkers) {
       thing.at(tS, spot);

@@ -1,5 +1,6 @@
 import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial, Vector3 } from 'three';
 import type { Piece, PieceKind } from '@gentle-arc/core/model';
+import { type Sun, towardsSun } from '@gentle-arc/core/light';
 import { type Going, solidOf } from '@gentle-arc/core/site';
 
 /** How the picture looks: a paper model in which depth runs from warm to cool about the subject's distance. */
@@ -133,6 +134,43 @@ export const LIGHT = {
   hazeFromM: 60,
   hazeToM: 420,
 };
+
+/** Where light comes from, how warm and how strong it is. */
+export interface SunLook {
+  from: Vector3;
+  colour: Color;
+  strength: number;
+  sky: number;
+}
+
+const NOON = new Color(LIGHT.sun);
+const EMBER = new Color('#ffb26b');
+
+/**
+ * The look of the sun as high as it stands: warm and long-shadowed when low, gone when it is down. Without one it is a
+ * lamp high up, as nobody has said when it is filmed.
+ */
+export function sunLook(sun: Sun | null): SunLook {
+  if (!sun)
+    return {
+      from: LIGHT.from.clone().normalize(),
+      colour: NOON.clone(),
+      strength: LIGHT.sunStrength,
+      sky: LIGHT.skyStrength,
+    };
+  const [east, north, up] = towardsSun(sun);
+  const height = Math.min(1, Math.max(0, sun.altitudeDeg / 25));
+  // A camera is set for the light that there is: low sun is warm, not dark.
+  const exposed = 1 + 0.5 * (1 - height);
+  const dusk = Math.min(1, Math.max(0, (sun.altitudeDeg + 12) / 14));
+  return {
+    // three.js has y up and south towards the viewer; below the horizon nothing is lit from beneath.
+    from: new Vector3(east, Math.max(0.02, up), -north).normalize(),
+    colour: EMBER.clone().lerp(NOON, Math.sqrt(height)),
+    strength: sun.altitudeDeg <= 0 ? 0 : LIGHT.sunStrength * exposed,
+    sky: LIGHT.skyStrength * (0.3 + 0.7 * dusk) * exposed,
+  };
+}
 
 /** What a piece is painted in, and how much depth tints it. */
 export const paintOf = (kind: PieceKind, isSubject: boolean) =>

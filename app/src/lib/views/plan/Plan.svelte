@@ -16,6 +16,8 @@
   import PlanPieces from './PlanPieces.svelte';
   import { PlanView } from './plan-view.svelte';
   import ScaleBar from './ScaleBar.svelte';
+  import Shadows from './Shadows.svelte';
+  import SunMarks from './SunMarks.svelte';
   import SweepMarks from './SweepMarks.svelte';
   import WalkMarks from './WalkMarks.svelte';
 
@@ -88,6 +90,8 @@
 
   const spot = new Float64Array(3);
   const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
+
+  const sun = $derived(scene.sunAt?.(samples.tS[last]) ?? null);
 
   /** Where a piece is at the playhead: walkers are drawn where they are then. */
   function shownPlace(piece: Piece): { xM: number; yM: number; headingDeg: number } {
@@ -178,6 +182,7 @@
 <div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press}>
+    {#if sun}<Shadows {sun} pieces={scene.pieces} {shownPlace} {view} />{/if}
     <SweepMarks {sweeps} {passes} {placeAt} {view} />
     <PlanPieces
       {scene}
@@ -247,6 +252,7 @@
       />
     {/if}
 
+    {#if sun}<SunMarks {sun} {width} {height} />{/if}
     <ScaleBar {view} {width} {height} />
   </svg>
   <div class="zoom">
