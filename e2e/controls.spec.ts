@@ -3,7 +3,7 @@ import { heldBy, namesOfFields, nudgeNumbers, pressButtons, walkFields } from '.
 import { under } from './helpers';
 
 // Every number and every choice once, by what it calls itself: a new field is walked without being listed here.
-test.setTimeout(120_000);
+test.setTimeout(240_000);
 
 const SHOT = '/shoot/first-flush/shot/';
 const KIT = '/shoot/first-flush/kit?build=build-';
@@ -34,7 +34,10 @@ const SCREENS: Screen[] = [
     path: `${SHOT}shot-rows`,
     least: 8,
     besides: `${SHOT}shot-lane`,
-    before: (page) => page.locator('[data-piece]').last().press('Enter'),
+    before: async (page) => {
+      await page.locator('[data-piece]').last().press('Enter');
+      await expect(page.getByLabel('Name of the piece')).toBeVisible();
+    },
   },
   { name: 'Move, a chain', path: `${SHOT}shot-stop`, least: 1, besides: `${SHOT}shot-lane`, words: ['Move', 'Time'] },
   { name: 'Lens', path: `${SHOT}shot-lane/lens`, least: 25 },

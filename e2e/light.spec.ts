@@ -4,14 +4,14 @@ import { openShot, reading, under } from './helpers';
 test('the sun of a place and a moment: told, drawn on the plan, and moved along the day', async ({ page }) => {
   await openShot(page, 'shot-rows');
   await under(page, 'Light');
-  await expect(page.getByText(/day, the sun 11°\s+high in the east/)).toBeVisible();
+  await expect(page.getByText(/day, the sun \d\d°\s+high in the east/)).toBeVisible();
   await expect(page.getByRole('img', { name: 'The sun' })).toBeVisible();
   const day = page.getByRole('slider', { name: 'Time of day' });
-  await expect(day).toHaveAttribute('aria-valuetext', '06:10');
+  await expect(day).toHaveAttribute('aria-valuetext', '06:40');
   await day.focus();
   await page.keyboard.press('PageUp');
   await page.keyboard.press('ArrowRight');
-  await expect(day).toHaveAttribute('aria-valuetext', '07:15');
+  await expect(day).toHaveAttribute('aria-valuetext', '07:45');
   await under(page, 'Reading');
   await page.getByText(/things are fine/).click();
   await expect(reading(page).getByText(/Ansa is lit .*from the right/)).toBeVisible();

@@ -75,7 +75,7 @@ test('shots are added, duplicated, reordered and deleted in the list, and each c
   await page.getByRole('button', { name: 'Add a shot' }).click();
   await expect(verdict(page)).toBeVisible();
   await page.getByRole('link', { name: 'Shots' }).click();
-  await expect(page.getByLabel('Name of shot 36')).toHaveValue('Shot 36');
+  await expect(page.getByLabel('Name of shot 37')).toHaveValue('Shot 37');
 });
 
 test('export, delete, import: the shoot comes back unchanged; a malformed file is refused and nothing is lost', async ({

@@ -23,7 +23,7 @@ const VIEWS = [
   { name: 'kit', path: '/shoot/first-flush/kit?build=build-sled-zoom' },
   { name: 'kit-phone', path: '/shoot/first-flush/kit?build=build-slider-one', at: 'Checklist', phone: true },
   { name: 'move-chain', path: `${SHOT}/shot-stop`, atS: 5 },
-  { name: 'move-drawn', path: `${SHOT}/shot-drawn`, atS: 4 },
+  { name: 'move-light', path: `${SHOT}/shot-rows`, atS: 3, press: ['Light'] },
   { name: 'move-sharp', path: `${SHOT}/shot-rack`, atS: 5, look: { sharpTone: true } },
   { name: 'lens', path: `${SHOT}/shot-sorting/lens`, forward: 100 },
   { name: 'lens-bench', path: `${SHOT}/shot-overtake/lens`, at: 'Focus' },

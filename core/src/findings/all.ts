@@ -15,6 +15,7 @@ import { handles } from './picture/handles';
 import { headRoom } from './picture/head-room';
 import { horizon } from './picture/horizon';
 import { joints } from './picture/joints';
+import { lamplight } from './picture/lamplight';
 import { lookRoom } from './picture/look-room';
 import { parallax } from './picture/parallax';
 import { passing } from './picture/passing';
@@ -71,6 +72,7 @@ const OF_THE_PICTURE = [
   focus,
   flare,
   sunlight,
+  lamplight,
   ownShadow,
   passing,
   handles,

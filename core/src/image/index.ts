@@ -21,6 +21,7 @@ export {
 } from './figures';
 export { fastestPull, type FocusPull, pullBy, PULLER_WORDS } from './focus-pull';
 export { everywhere, type LayerMotion, siteMotion } from './layer-speed';
+export { type LampLight, lampLights } from './lamp-light';
 export { litShare } from './lit-share';
 export { pointOnPiece, type PointOn } from './point-at';
 export { pieceAtPoint } from './pick';

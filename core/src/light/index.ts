@@ -5,6 +5,7 @@
  * evOfDaylight(40, 'clear'); // what a meter reads with the sun 40° high
  */
 export { daylightKlx, evOfDaylight, SKIES, type Sky } from './daylight';
+export { evOfLux, luxFrom, luxOfEv } from './lamp';
 export { FROM_ABOVE_DEG, type LightSide, sideOfLight, type SideOfLight, sideWords } from './side';
 export {
   clockAt,

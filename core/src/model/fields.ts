@@ -3,7 +3,7 @@ import { BuildSchema, PartSchema, PlacedSchema, SledRoundSchema } from './build'
 import { factsOf } from './facts';
 import { CameraSchema, FilterSchema, GaitSchema, LensSchema, RigSchema } from './kit';
 import { FreePointSchema, LookSchema } from './moves/free';
-import { FigureSchema, OpeningSchema, OwnPartSchema, TurntableSchema, WallSchema } from './piece';
+import { FigureSchema, LampSchema, OpeningSchema, OwnPartSchema, TurntableSchema, WallSchema } from './piece';
 import {
   AfterSchema,
   SetUpSchema,
@@ -28,6 +28,7 @@ export const FIELDS = {
   after: factsOf(AfterSchema),
   setUp: factsOf(SetUpSchema),
   place: factsOf(SitePlaceSchema),
+  lamp: factsOf(LampSchema),
   aim: { ...factsOf(AimSchema), ...factsOf(PlaceSchema) },
   bench: factsOf(BenchSchema),
   build: factsOf(BuildSchema),

@@ -86,6 +86,7 @@ export { type FreePoint, LEAST_APART_M, MOST_PATH_POINTS } from './moves/free';
 export {
   type Body,
   type Figure,
+  type Lamp,
   type ModelPiece,
   newPiece,
   PieceSchema,

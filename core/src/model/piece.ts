@@ -79,13 +79,27 @@ export const TurntableSchema = z.strictObject({
   turnDegps: number('Turns', 'degps', -720, 720, 5),
 });
 
+/** A lamp that shines along its heading; how much light falls on a sheet of paper one metre before it. */
+export const LampSchema = z.strictObject({
+  kind: z.literal('lamp'),
+  ...placed,
+  luxAt1M: number('Light at one metre, lux', 'plain', 0.1, 5_000_000, 100),
+  beamDeg: number('Beam from edge to edge', 'deg', 1, 360, 5),
+  tiltDeg: number('Beam tilted up', 'deg', -90, 90, 5),
+  softness: choice('Light', { hard: 'hard', soft: 'soft' }),
+  /** Pulses a second of its light; 0: it shines evenly. */
+  pulseHz: number('Pulses a second (0: even)', 'plain', 0, 100_000, 50),
+  /** How long its battery lasts; 0: it hangs on the mains. */
+  runMin: number('Its battery lasts, minutes (0: mains)', 'plain', 0, 10_000, 10),
+});
+
 /** A person's own model: its surface, packed (see `mesh.ts`), which is as large as the piece says. */
 export const ModelSchema = z.strictObject({ kind: z.literal('model'), ...placed, mesh: MeshSchema });
 
 const PLAIN_KINDS = [
   ...(['post', 'hedge', 'box', 'slab', 'tree', 'ridge'] as const),
   ...(['car', 'lorry', 'motorbike', 'bicycle', 'scooter', 'board', 'boat', 'dog'] as const),
-  ...(['bottle', 'tin', 'watch', 'table', 'chair', 'plinth', 'lamp'] as const),
+  ...(['bottle', 'tin', 'watch', 'table', 'chair', 'plinth'] as const),
 ] as const;
 const plain = <K extends (typeof PLAIN_KINDS)[number]>(kind: K) => z.strictObject({ kind: z.literal(kind), ...placed });
 
@@ -94,6 +108,7 @@ export const PieceSchema = z.discriminatedUnion('kind', [
   WallSchema,
   TurntableSchema,
   ModelSchema,
+  LampSchema,
   ...PLAIN_KINDS.map(plain),
 ]);
 
@@ -111,8 +126,9 @@ export interface Size {
 export type Figure = z.infer<typeof FigureSchema> & { standing?: Size };
 export type Turntable = z.infer<typeof TurntableSchema>;
 export type ModelPiece = z.infer<typeof ModelSchema>;
+export type Lamp = z.infer<typeof LampSchema>;
 export type PlainPiece = z.infer<ReturnType<typeof plain>>;
-export type Piece = Figure | Wall | Turntable | ModelPiece | PlainPiece;
+export type Piece = Figure | Wall | Turntable | ModelPiece | Lamp | PlainPiece;
 export type PieceKind = Piece['kind'];
 export type PieceLayer = Piece['layer'];
 
@@ -199,6 +215,8 @@ export function newPiece(kind: PieceKind, id: string, name: string, xM: number, 
   if (kind === 'wall') return { kind, ...base, opening: { offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 } };
   if (kind === 'figure') return { kind, ...base, body: 'adult', pose: 'stand', headwear: 'hat' };
   if (kind === 'model') return { kind, ...base, mesh: CUBE };
+  if (kind === 'lamp')
+    return { kind, ...base, luxAt1M: 2000, beamDeg: 60, tiltDeg: 0, softness: 'hard', pulseHz: 0, runMin: 0 };
   if (kind === 'turntable') return { kind, ...base, turnDegps: 20 };
   return { kind, ...base };
 }

@@ -55,7 +55,9 @@ describe('the sun on the subject, the camera looking north', () => {
       heightM: 6,
       headingDeg: 0,
     } as Piece;
-    expect(told('08:00', {}, [...plainPieces(), wall])['sun.side'].sentence).toMatch(/in the shade throughout/);
+    expect(told('08:00', {}, [...plainPieces(), wall])['sun.side'].sentence).toMatch(
+      /^Ansa is in the shade throughout/,
+    );
     const walk = {
       pieceId: 'figure',
       footing: 'drawn' as const,

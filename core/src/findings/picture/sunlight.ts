@@ -63,7 +63,7 @@ function sunlightFindings(picture: Picture): Found[] {
   const words = (row: number) => {
     if (lit[row] < SHADE) return 'in the shade';
     const side = sideIn(scene, samples, row);
-    return side ? sideWords(side, altitude(row)) : 'without sun';
+    return side ? `lit ${sideWords(side, altitude(row))}` : 'without sun';
   };
   const [first, last] = [words(0), words(end)];
   return [
@@ -73,8 +73,8 @@ function sunlightFindings(picture: Picture): Found[] {
       grade: 'calm',
       sentence:
         first === last
-          ? `${subject.name} is lit ${first} throughout; the sun stands ${trim(altitude(0), 0)}° high.`
-          : `${subject.name} is lit ${first} at first, ${last} at last; the sun stands ${trim(altitude(0), 0)}° high.`,
+          ? `${subject.name} is ${first} throughout; the sun stands ${trim(altitude(0), 0)}° high.`
+          : `${subject.name} is ${first} at first, ${last} at last; the sun stands ${trim(altitude(0), 0)}° high.`,
       reason:
         'From the front it is bright and flat, three-quarter it models a face, from the side it splits it, as a rim it ' +
         'parts it from the background, from behind it makes a silhouette of it unless it is filled.',

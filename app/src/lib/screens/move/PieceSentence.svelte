@@ -135,6 +135,14 @@
         onchange={(_key, value) => session.change(putOn(shoot, piece.id, `${value}` || null))}
       />
     {/if}
+    {#if piece.kind === 'lamp'}
+      <Sentence
+        text={'It throws {luxAt1M} lux one metre before it in a beam of {beamDeg}, tilted up by {tiltDeg}; its light is {softness}, with {pulseHz} pulses a second (0: even) and {runMin} minutes of battery (0: mains).'}
+        facts={FIELDS.lamp}
+        values={piece}
+        onchange={set}
+      />
+    {/if}
     {#if piece.kind === 'wall'}
       <Sentence
         text={'Opening {widthM} wide from {sillM} to {heightM} up, {offsetM} from the middle.'}

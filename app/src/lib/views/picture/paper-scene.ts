@@ -11,10 +11,12 @@ import {
   Object3D,
   PlaneGeometry,
   Scene as Stage,
+  SpotLight,
 } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { type Scene, type Stance, type Thing, turnedBy } from '@gentle-arc/core/scene';
-import type { Going } from '@gentle-arc/core/site';
+import { luxOfEv } from '@gentle-arc/core/light';
+import { type Going, partOf } from '@gentle-arc/core/site';
 import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf, sunLook } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
@@ -22,6 +24,9 @@ const RAD = Math.PI / 180;
 const SHADOW_REACH_M = 34;
 /** From where the sun shines, beyond all that casts shadows. */
 const SUN_AWAY_M = 60;
+/** More lamps are not drawn with their light, and none brighter than this beside the rest. */
+const MOST_LAMPS = 6;
+const MOST_TIMES = 60;
 /** A shot that lasts longer sees the sun move, s. */
 const LONG_S = 300;
 
@@ -31,6 +36,7 @@ export class PaperScene {
   private readonly standing = new Group();
   private readonly sun = new DirectionalLight(LIGHT.sun, LIGHT.sunStrength);
   private readonly skyLight = new HemisphereLight(LIGHT.sky, LIGHT.soil, LIGHT.skyStrength);
+  private readonly lamps: SpotLight[] = [];
   private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
   private readonly spot = new Float64Array(3);
@@ -88,7 +94,7 @@ export class PaperScene {
       before.subject === setup.subject &&
       before.shot.walks === setup.shot.walks &&
       before.place === setup.place &&
-      before.shot.light.at === setup.shot.light.at
+      before.shot.light === setup.shot.light
     )
       return false;
     this.setup = setup;
@@ -127,6 +133,7 @@ export class PaperScene {
     const about = setup.subject ?? setup.pieces[0] ?? { xM: 0, yM: 0, zM: 0 };
     this.sun.target.position.set(about.xM, about.zM, -about.yM);
     this.shine(0);
+    this.lightLamps(setup);
     return true;
   }
 
@@ -139,6 +146,30 @@ export class PaperScene {
     sun.color.set(look.colour);
     sun.intensity = look.strength;
     skyLight.intensity = look.sky;
+  }
+
+  /** Lamps as cones of light, as strong beside the rest as they are beside the light that the shot reckons with. */
+  private lightLamps(setup: Scene): void {
+    for (const lamp of this.lamps.splice(0)) this.standing.remove(lamp, lamp.target);
+    const around = luxOfEv(setup.shot.light.ev100);
+    for (const { piece, walks } of setup.things) {
+      if (piece.kind !== 'lamp' || walks || this.simple || this.lamps.length === MOST_LAMPS) continue;
+      const bulb = partOf(piece, 'light');
+      const half = Math.min(89, piece.beamDeg / 2) * RAD;
+      const light = new SpotLight(LIGHT.lamp, LIGHT.sunStrength * Math.min(MOST_TIMES, piece.luxAt1M / around));
+      light.angle = half;
+      light.penumbra = piece.softness === 'soft' ? 0.8 : 0.2;
+      light.decay = 2;
+      light.position.set(piece.xM, piece.yM, piece.zM + bulb.upM);
+      const [heading, tilt] = [piece.headingDeg * RAD, piece.tiltDeg * RAD];
+      light.target.position.set(
+        piece.xM + Math.sin(heading) * Math.cos(tilt),
+        piece.yM + Math.cos(heading) * Math.cos(tilt),
+        piece.zM + bulb.upM + Math.sin(tilt),
+      );
+      this.lamps.push(light);
+      this.standing.add(light, light.target);
+    }
   }
 
   private stand(geometry: BufferGeometry, material: Material): Mesh {

@@ -130,6 +130,7 @@ export const LIGHT = {
   sky: '#eef3f6',
   soil: '#d8c8a4',
   skyStrength: 1.75,
+  lamp: '#ffe9c4',
   from: new Vector3(-32, 42, 26),
   hazeFromM: 60,
   hazeToM: 420,

@@ -1,0 +1,61 @@
+import type { Lamp } from '../model';
+import { luxFrom } from '../light';
+import { partFootOf, type Scene, type Stance, type Thing } from '../scene';
+import { partOf } from '../site';
+import type { Samples } from '../motion';
+import { visibleShare } from './visible-share';
+
+const RAD = Math.PI / 180;
+
+/** What one lamp does over a shot. */
+export interface LampLight {
+  lamp: Lamp;
+  /** Light on the subject's part, lux, one value a row; what stands between is counted. */
+  lux: Float64Array;
+  /** The way on the ground from the part to the lamp, degrees clockwise from north. */
+  azimuthDeg: Float64Array;
+}
+
+/** Every lamp of the scene on the subject's part; empty without lamps or subject. The part is taken to face the lamp. */
+export function lampLights(scene: Scene, samples: Samples): LampLight[] {
+  if (!scene.subject) return [];
+  return scene.things.flatMap((thing) =>
+    thing.piece.kind === 'lamp' ? [lightOf(scene, samples, thing, thing.piece)] : [],
+  );
+}
+
+function lightOf(scene: Scene, samples: Samples, thing: Thing, lamp: Lamp): LampLight {
+  const { count } = samples;
+  const bulb = partOf(lamp, 'light');
+  const foot = partFootOf(thing, bulb);
+  const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
+  const spot = new Float64Array(3);
+  const [xM, yM, zM] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
+  const [lux, azimuthDeg] = [new Float64Array(count), new Float64Array(count)];
+  const half = (scene.part?.heightM ?? 0) / 2;
+  for (let row = 0; row < count; row += 1) {
+    foot(samples.tS[row], spot);
+    thing.stanceAt(samples.tS[row], stance);
+    spot[2] += bulb.heightM / 2;
+    const [dx, dy, dz] = [
+      samples.subjectXM[row] - spot[0],
+      samples.subjectYM[row] - spot[1],
+      samples.subjectZM[row] + half - spot[2],
+    ];
+    const distanceM = Math.hypot(dx, dy, dz);
+    const tilt = lamp.tiltDeg * RAD;
+    const heading = stance.headingDeg * RAD;
+    const along =
+      (dx * Math.sin(heading) * Math.cos(tilt) + dy * Math.cos(heading) * Math.cos(tilt) + dz * Math.sin(tilt)) /
+      Math.max(1e-9, distanceM);
+    lux[row] = luxFrom(lamp, distanceM, Math.acos(Math.min(1, Math.max(-1, along))) / RAD);
+    azimuthDeg[row] = Math.atan2(-dx, -dy) / RAD;
+    // From outside its own housing.
+    const out = Math.min(0.9, (Math.max(lamp.depthM, lamp.lengthM, bulb.heightM) * 0.6) / Math.max(0.05, distanceM));
+    xM[row] = spot[0] + dx * out;
+    yM[row] = spot[1] + dy * out;
+    zM[row] = spot[2] + dz * out;
+  }
+  const seen = visibleShare(scene, { ...samples, xM, yM, zM });
+  return { lamp, lux: lux.map((value, row) => value * (Number.isNaN(seen[row]) ? 1 : seen[row])), azimuthDeg };
+}
