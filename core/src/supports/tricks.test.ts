@@ -56,6 +56,9 @@ describe('tricks, worked by hand', () => {
       for (const massKg of [null, 1.4])
         for (const row of on(id, { massKg, sinkM: 0, goneM: 0, movingS: 0, subjectM: null }).told?.facts ?? [])
           expect(row.said).not.toMatch(/NaN|Infinity|undefined|^$/);
+    for (const id of ['rig-pipes', 'rig-towel', 'rig-board', 'rig-bicycle-pushed', 'rig-one-leg', 'rig-waist'])
+      expect(on(id).said('tries'), id).toMatch(/^about \d/);
+    expect(on('rig-towel', { goneM: 2, movingS: 5 }).value('meanMps')).toBeCloseTo(0.4, 9);
     expect(on('rig-tripod').told).toBeNull();
   });
 });
