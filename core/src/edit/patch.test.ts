@@ -19,6 +19,10 @@ describe('a change on its way to a worker', () => {
     ['a shot taken away', removeShot(demo, 0)],
     ['a piece put', addPiece(demo, 'post', 'new-post', 1, 2)],
     ['a piece taken away', removePiece(demo, demo.site.pieces[1].id)],
+    [
+      'another place on earth',
+      { ...demo, site: { ...demo.site, place: { latitudeDeg: 1, longitudeDeg: 2, utcOffsetH: 3 } } },
+    ],
     ['another name', { ...demo, name: 'Second Flush' }],
     [
       'a lens renamed',
@@ -34,6 +38,8 @@ describe('a change on its way to a worker', () => {
     expect(there?.shots[2]).toBe(demo.shots[2]);
     expect(there?.shots[3]).not.toBe(demo.shots[3]);
     expect(there?.site.pieces[0]).toBe(demo.site.pieces[0]);
+    for (const key of ['kit', 'delivery', 'limits'] as const) expect(there?.[key]).toBe(demo[key]);
+    expect(there?.site.place).toBe(demo.site.place);
   });
   it('nothing is sent where nothing changed, all of it where there was nothing', () => {
     expect(patchBetween(demo, demo)).toBeNull();

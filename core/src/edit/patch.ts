@@ -60,5 +60,15 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
     });
   }
   const { pieces, shots, ...kit } = lists;
-  return { ...patch.shell, site: { ...patch.shell.site, pieces }, shots, kit } as Shoot;
+  // What says the same stays the same object: readings are kept by what they follow from.
+  const kept = <T>(was: T, is: T): T => (JSON.stringify(was) === JSON.stringify(is) ? was : is);
+  const { shell } = patch;
+  return {
+    ...shell,
+    delivery: kept(before.delivery, shell.delivery),
+    limits: kept(before.limits, shell.limits),
+    site: { place: kept(before.site.place, shell.site.place), pieces },
+    shots,
+    kit: KIT_LISTS.some((name) => name in patch.lists) ? kit : before.kit,
+  } as Shoot;
 }
