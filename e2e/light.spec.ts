@@ -62,3 +62,19 @@ test('an own shoot: where it is said first, then when; nonsense and a refused de
   await page.getByRole('button', { name: 'Leave it away' }).click();
   await expect(page.getByRole('button', { name: 'Type where it is' })).toBeVisible();
 });
+
+test('a lamp is put, typed, refused below nothing, and told in the reading', async ({ page }) => {
+  await openShot(page, 'shot-face');
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByRole('menuitem', { name: 'Lamp on a stand' }).click();
+  const lux = page.getByLabel('Light at one metre, lux');
+  await lux.fill('-3');
+  await lux.press('Enter');
+  await expect(page.getByText(/Light at one metre, lux.*0\.1/)).toBeVisible();
+  await lux.fill('40000');
+  await lux.press('Enter');
+  await page.getByLabel('Pulses a second (0: even)').fill('130');
+  await page.getByLabel('Pulses a second (0: even)').press('Enter');
+  await under(page, 'Reading');
+  await expect(reading(page).getByText(/Lamp on a stand pulses 130 times a second/)).toBeVisible();
+});

@@ -28,8 +28,10 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc path <shoot file> --shot <number> --format csv|gltf   the camera path of one shot
   arc lens <shoot file> --shot <number> [--focal 16,24,50] [--by spot|framing]   focal lengths compared on one shot
   arc focus <shoot file> --shot <number>              focus over one shot: sharp band, pull, marks
-  arc exposure <shoot file> --shot <number> [--ev 15] [--iso 100] [--nd 3,6,10] [--mains 50]   what light asks of shutter, stop and filters
-  arc light <shoot file> [--shot <number>] [--at 2026-06-01T18:00:00Z]   sun, light of the day, and over a shot its side and brightness
+  arc exposure <shoot file> --shot <number> [--ev 15] [--iso 100] [--nd 3,6,10] [--mains 50]
+                                                      what light asks of shutter, stop and filters
+  arc light <shoot file> [--shot <number>] [--at 2026-06-01T18:00:00Z]
+                                                      sun, light of the day, and over a shot its side and brightness
   arc time <shoot file> --shot <number>               seconds of action against seconds on screen, frames, card, buffer
   arc balance <shoot file> --build <number>           a sled or motor gimbal of the kit: balance, what to slide, checklist
   arc stand <shoot file> --build <number>             a jib, slider, arm, rope, drone or wheels: what stands and what it takes

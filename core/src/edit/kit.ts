@@ -118,7 +118,8 @@ export function removeThing(shoot: Shoot, list: ThingList, thing: Thing): Kit | 
 /** Rig, gait, camera and lens of a shot with the figures they have usually; names stay. */
 export function usualFigures(kit: Kit, used: { rig: Rig; gait: Gait; cameraId: string; lensId: string }): Kit {
   const { rig, gait, cameraId, lensId } = used;
-  const known = DEFAULT_RIGS.find(({ id }) => id === rig.id) ?? usualRig(rig.kind, { id: rig.id, name: rig.name });
+  const known =
+    DEFAULT_RIGS.find(({ id }) => id === rig.id) ?? usualRig(rig.kind, { id: rig.id, name: rig.name, way: rig.way });
   const usualGait = DEFAULT_GAITS.find(({ id }) => id === gait.id);
   const camera = DEFAULT_KIT.cameras.find(({ id }) => id === cameraId);
   const lens = DEFAULT_KIT.lenses.find(({ id }) => id === lensId);

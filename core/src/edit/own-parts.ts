@@ -1,25 +1,22 @@
-import type { OwnPart, Shoot } from '../model';
+import type { OwnPart, Piece } from '../model';
 import { cm } from './on-site';
-import { changePiece } from './pieces';
 
-/** A new part of a piece where a finger was, a tenth as large as the piece is high. */
+/** A piece with a new part at a point of it, a tenth as large as the piece is high. */
 export const addPartAt = (
-  shoot: Shoot,
-  pieceId: string,
+  piece: Piece,
   partId: string,
-  point: Pick<OwnPart, 'acrossM' | 'alongM' | 'upM'>,
-): Shoot =>
-  changePiece(shoot, pieceId, (piece) => ({
-    ...piece,
-    ownParts: [
-      ...piece.ownParts,
-      {
-        id: partId,
-        name: `Part ${piece.ownParts.length + 1}`,
-        alongM: cm(point.alongM),
-        acrossM: cm(point.acrossM),
-        upM: cm(point.upM),
-        sizeM: Math.max(0.01, Math.round(piece.heightM * 10) / 100),
-      },
-    ],
-  }));
+  { alongM, acrossM, upM }: Pick<OwnPart, 'acrossM' | 'alongM' | 'upM'>,
+): Piece => ({
+  ...piece,
+  ownParts: [
+    ...piece.ownParts,
+    {
+      id: partId,
+      name: `Part ${piece.ownParts.length + 1}`,
+      alongM: cm(alongM),
+      acrossM: cm(acrossM),
+      upM: cm(upM),
+      sizeM: Math.max(0.01, cm(piece.heightM / 10)),
+    },
+  ],
+});

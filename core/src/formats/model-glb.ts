@@ -40,7 +40,7 @@ export async function readModelGlb(fileName: string, bytes: Uint8Array): Promise
     if (mesh) addTriangles(mesh, node.getWorldMatrix(), places);
   });
   if (places.length === 0) throw refuse('The model has no triangles: it needs at least one surface in its scene.');
-  return sized(clipped(fileName.replace(/\.glb$/i, '') || 'Own model', 80), places);
+  return sized(clipped(fileName.replace(/\.glb$/i, '').trim() || 'Own model', 80), places);
 }
 
 function addTriangles(mesh: Drawn, m: readonly number[], places: number[]): void {

@@ -6,7 +6,7 @@
  * picture.site.near.speed; // frame widths a second, one value a row
  */
 export { driftByAim } from './aim-drift';
-export { depthRasterOf, NOTHING } from './depth-raster';
+export { type DepthRaster, depthRasterOf, NOTHING } from './depth-raster';
 export { type EdgeMark, edgeMarks } from './edge-marks';
 export {
   fastestRow,
@@ -21,7 +21,7 @@ export {
 } from './figures';
 export { fastestPull, type FocusPull, pullBy, PULLER_WORDS } from './focus-pull';
 export { everywhere, type LayerMotion, siteMotion } from './layer-speed';
-export { type LampLight, lampLights } from './lamp-light';
+export { type LampLight, lampLights, offAxisDeg } from './lamp-light';
 export { litShare } from './lit-share';
 export { pointOnPiece, type PointOn } from './point-at';
 export { pieceAtPoint } from './pick';

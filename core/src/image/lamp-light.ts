@@ -14,6 +14,17 @@ export interface LampLight {
   lux: Float64Array;
   /** The way on the ground from the part to the lamp, degrees clockwise from north. */
   azimuthDeg: Float64Array;
+  /** How high above the part the lamp stands, degrees. */
+  altitudeDeg: Float64Array;
+}
+
+/** How far off the axis of a lamp's beam the way (dx, dy, dz) from its light goes, degrees. */
+export function offAxisDeg(lamp: Lamp, headingDeg: number, dx: number, dy: number, dz: number): number {
+  const [tilt, heading] = [lamp.tiltDeg * RAD, headingDeg * RAD];
+  const along =
+    (Math.cos(tilt) * (dx * Math.sin(heading) + dy * Math.cos(heading)) + dz * Math.sin(tilt)) /
+    Math.max(1e-9, Math.hypot(dx, dy, dz));
+  return Math.acos(Math.min(1, Math.max(-1, along))) / RAD;
 }
 
 /** Every lamp of the scene on the subject's part; empty without lamps or subject. The part is taken to face the lamp. */
@@ -31,7 +42,7 @@ function lightOf(scene: Scene, samples: Samples, thing: Thing, lamp: Lamp): Lamp
   const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
   const spot = new Float64Array(3);
   const [xM, yM, zM] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
-  const [lux, azimuthDeg] = [new Float64Array(count), new Float64Array(count)];
+  const [lux, azimuthDeg, altitudeDeg] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
   const half = (scene.part?.heightM ?? 0) / 2;
   for (let row = 0; row < count; row += 1) {
     foot(samples.tS[row], spot);
@@ -43,12 +54,8 @@ function lightOf(scene: Scene, samples: Samples, thing: Thing, lamp: Lamp): Lamp
       samples.subjectZM[row] + half - spot[2],
     ];
     const distanceM = Math.hypot(dx, dy, dz);
-    const tilt = lamp.tiltDeg * RAD;
-    const heading = stance.headingDeg * RAD;
-    const along =
-      (dx * Math.sin(heading) * Math.cos(tilt) + dy * Math.cos(heading) * Math.cos(tilt) + dz * Math.sin(tilt)) /
-      Math.max(1e-9, distanceM);
-    lux[row] = luxFrom(lamp, distanceM, Math.acos(Math.min(1, Math.max(-1, along))) / RAD);
+    lux[row] = luxFrom(lamp, distanceM, offAxisDeg(lamp, stance.headingDeg, dx, dy, dz));
+    altitudeDeg[row] = Math.atan2(-dz, Math.hypot(dx, dy)) / RAD;
     azimuthDeg[row] = Math.atan2(-dx, -dy) / RAD;
     // From outside its own housing.
     const out = Math.min(0.9, (Math.max(lamp.depthM, lamp.lengthM, bulb.heightM) * 0.6) / Math.max(0.05, distanceM));
@@ -57,5 +64,10 @@ function lightOf(scene: Scene, samples: Samples, thing: Thing, lamp: Lamp): Lamp
     zM[row] = spot[2] + dz * out;
   }
   const seen = visibleShare(scene, { ...samples, xM, yM, zM });
-  return { lamp, lux: lux.map((value, row) => value * (Number.isNaN(seen[row]) ? 1 : seen[row])), azimuthDeg };
+  return {
+    lamp,
+    lux: lux.map((value, row) => value * (Number.isNaN(seen[row]) ? 1 : seen[row])),
+    azimuthDeg,
+    altitudeDeg,
+  };
 }

@@ -94,6 +94,20 @@ export const RIG_KINDS = [
   'float',
 ] as const;
 
+/** Home-made ways to carry a camera that have tries, tape and tips of their own; a copy of a rig keeps its way. */
+export const RIG_WAYS = [
+  'plain',
+  'pipes',
+  'towel',
+  'springTape',
+  'board',
+  'bicycle',
+  'oneLeg',
+  'shoulder',
+  'waist',
+  'legs',
+] as const;
+
 /**
  * What carries the camera, and how far, high and fast it goes. Heights are of the lens above the ground it stands on.
  */
@@ -101,6 +115,7 @@ export const RigSchema = z
   .strictObject({
     ...named,
     kind: z.enum(RIG_KINDS),
+    way: z.enum(RIG_WAYS),
     /** Longest travel in one go. 0: it stays where it stands. */
     travelM: number('Longest travel', 'm', 0, 5000, 0.1),
     heightMinM: number('Lens at least this high', 'm', 0, 500, 0.05),

@@ -214,6 +214,9 @@ const BODY_M = [0.3, 3];
  * is after a part of its subject and may stage the site; a walk may go over the ground and jump; a move may go with its
  * subject, which none did before.
  */
+/** Rigs of before whose way is known by their id. */
+const KNOWN_WAYS: Record<string, string> = { 'rig-board': 'board', 'rig-waist': 'waist', 'rig-legs': 'legs' };
+
 function toVersion8(shoot: Row): Row {
   const piece = (value: unknown): unknown => {
     if (!isRow(value)) return value;
@@ -280,6 +283,9 @@ function toVersion8(shoot: Row): Row {
           cameras: each(kit.cameras, USUAL_STILLS),
           lenses: each(kit.lenses, { breathingShare: 0, steadyShare: 1 }),
           parts: each(kit.parts, { carriesG: 0 }),
+          rigs: Array.isArray(kit.rigs)
+            ? kit.rigs.map((rig) => (isRow(rig) ? { way: KNOWN_WAYS[String(rig.id)] ?? 'plain', ...rig } : rig))
+            : kit.rigs,
         }
       : kit,
     site:

@@ -242,6 +242,7 @@ const USUAL: Record<RigKind, Omit<Rig, 'id' | 'name' | 'kind'>> = {
 
 function figures(own: Partial<Omit<Rig, 'id' | 'name' | 'kind'>>): Omit<Rig, 'id' | 'name' | 'kind'> {
   return {
+    way: 'plain',
     travelM: 0,
     heightMinM: 0,
     heightMaxM: 2,

@@ -1,4 +1,5 @@
 import type { Kit, Units } from '../model';
+import { heightsM } from '../findings';
 import type { Film } from '../motion';
 import { armsLastMin, caseOf, heldOutM, needOf, trickOf } from '../supports';
 
@@ -37,6 +38,20 @@ export function trickIn(film: Film, kit: Kit, units: Units) {
   });
 }
 
+/**
+ * How far one of the moves of a shot sinks, m, where what carries the camera falls; null where it does not: such a move
+ * can be timed as the fall that it is.
+ */
+export function fallOf({ scene, filmed }: Film, index: number): number | null {
+  if (scene.rig.kind !== 'drop') return null;
+  const { fromS, toS } = scene.timeline[index];
+  const rowAt = (tS: number) =>
+    Math.min(filmed.count - 1, Math.max(0, Math.round((tS - filmed.tS[0]) * filmed.captureRateHz)));
+  const sinkM = filmed.zM[rowAt(fromS)] - filmed.zM[rowAt(toS)];
+  return sinkM > LEAST_FALL_M ? sinkM : null;
+}
+const LEAST_FALL_M = 0.05;
+
 /** How long arms hold what this shot is filmed with. */
 export interface Arms {
   massKg: number;
@@ -48,13 +63,15 @@ export interface Arms {
   tries: number;
 }
 
-/** Of a shot that hands carry; null where none do, or nothing is put together for the rig. `heights`: of the lens, m. */
-export function armsIn(film: Film, kit: Kit, meanHeightM: number): Arms | null {
-  const { rig } = film.scene;
+/** Of a shot that hands carry; null where none do, or nothing is put together for the rig. */
+export function armsIn(film: Film, kit: Kit): Arms | null {
+  const { scene, filmed } = film;
+  const { rig } = scene;
   const held = rig.kind === 'gimbal' || rig.kind === 'hand' || (rig.kind === 'drone' && rig.bankMaxDeg === 0);
   const massKg = held ? massOf(kit, film) : null;
   if (massKg === null || massKg === 0) return null;
-  const reachM = heldOutM(meanHeightM);
+  const heights = heightsM(scene, filmed);
+  const reachM = heldOutM(heights.reduce((sum, m) => sum + m, 0) / heights.length);
   const minutes = armsLastMin(massKg, reachM);
-  return { massKg, reachM, minutes, tries: Math.floor((minutes * 60) / Math.max(1, film.scene.durationS)) };
+  return { massKg, reachM, minutes, tries: Math.floor((minutes * 60) / Math.max(1, scene.durationS)) };
 }

@@ -7,7 +7,7 @@
 export { type CompareBy, compareLenses, type LensColumn, withFocalLength } from './compare-lenses';
 export { framesToRead } from './effort';
 export { focusPlan, type FocusPlan, softFocusM } from './focus-plan';
-export { type Arms, armsIn, trickIn } from './hands';
+export { type Arms, armsIn, fallOf, trickIn } from './hands';
 export { type LitMinutes, litWhen, type LitWish } from './lit-when';
 export { verdictOnLenses } from './lens-verdict';
 export { type Figures, readFigures } from './read-figures';

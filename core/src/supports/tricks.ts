@@ -31,8 +31,8 @@ const tries = (count: number) => fact('tries', 'Tries to expect', `about ${count
 export const fallS = (heightM: number): number => Math.sqrt((2 * heightM) / GRAVITY);
 
 /** Simple home-made ways that need no more than a hand's pace: common practice, no published source. */
-const SIMPLE: Record<string, { tries: number; steps: string[] }> = {
-  'rig-pipes': {
+const SIMPLE: Partial<Record<Rig['way'], { tries: number; steps: string[] }>> = {
+  pipes: {
     tries: 4,
     steps: [
       'Lay both pipes level and side by side, packed up at each end and in the middle; tape the joints.',
@@ -40,49 +40,49 @@ const SIMPLE: Record<string, { tries: number; steps: string[] }> = {
       'Tape a stop before each end.',
     ],
   },
-  'rig-towel': {
+  towel: {
     tries: 5,
     steps: [
       'Two legs on the towel, the third light in the hand; pull from low down and in one line.',
       'Sweep the floor: a grain is a bump. Tape the start and the stop on it.',
     ],
   },
-  'rig-board': {
+  board: {
     tries: 6,
     steps: [
       'A low stand, knees bent, somebody else pushes; tape the way on the floor.',
       'Sweep the way; no push at the start mark itself.',
     ],
   },
-  'rig-bicycle-pushed': {
+  bicycle: {
     tries: 4,
     steps: [
       'Camera strapped to frame or bar and a second line; let some air out of the tyres.',
       'One holds the saddle and pushes, one watches the picture; nobody rides it.',
     ],
   },
-  'rig-one-leg': {
+  oneLeg: {
     tries: 3,
     steps: [
       'The leg planted, the hands high on it: it leans slowly and does not travel.',
       'Tape the foot’s place on the floor.',
     ],
   },
-  'rig-tripod-shoulder': {
+  shoulder: {
     tries: 3,
     steps: [
       'Legs folded back over the shoulder as a counterweight; the head’s locks tight.',
       'Walk from the hips, the free hand under the lens.',
     ],
   },
-  'rig-waist': {
+  waist: {
     tries: 4,
     steps: [
       'Two legs hooked at the belt, the third folded; tape two legs to the belt.',
       'Breathe out for the take: the legs go with the breath.',
     ],
   },
-  'rig-legs': {
+  legs: {
     tries: 3,
     steps: ['Legs half spread below the hand: their mass slows the wrist.', 'Locks tight, nothing that swings.'],
   },
@@ -103,8 +103,8 @@ const pace = ({ goneM, movingS, units }: TrickCase) =>
 
 /** The numbers of a trick, and what is taped and minded for it; null for a rig that needs none. */
 export function trickOf(given: TrickCase): Told | null {
-  if (given.rig.id === 'rig-spring-tape') return springTape(given);
-  const simple = SIMPLE[given.rig.id];
+  if (given.rig.way === 'springTape') return springTape(given);
+  const simple = SIMPLE[given.rig.way];
   if (simple) return { facts: [...pace(given), tries(simple.tries)], steps: simple.steps };
   switch (given.rig.kind) {
     case 'drop':

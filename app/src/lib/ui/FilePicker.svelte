@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { HTMLButtonAttributes } from 'svelte/elements';
 
-  /** A button that lets one file be chosen; the words on it are its content. */
+  /** A button that lets one file be chosen; the words on it are its content. Without words it is opened from elsewhere. */
   interface Props extends Omit<HTMLButtonAttributes, 'onclick'> {
     /** What the file is, for who cannot see the button. */
     label: string;
@@ -12,6 +12,7 @@
   let { label, accept, onfile, children, class: look = 'link', ...rest }: Props = $props();
 
   let input: HTMLInputElement;
+  export const open = () => input.click();
 
   async function take(chosen: HTMLInputElement) {
     const [file] = chosen.files ?? [];
@@ -21,7 +22,7 @@
   }
 </script>
 
-<button class={look} {...rest} onclick={() => input.click()}>{@render children?.()}</button>
+{#if children}<button class={look} {...rest} onclick={open}>{@render children()}</button>{/if}
 <input
   bind:this={input}
   class="sr-only"

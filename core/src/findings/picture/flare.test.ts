@@ -8,8 +8,8 @@ import { usual } from '../../testing/filmed';
 import { flare } from './flare';
 
 /** A still camera 10 m south of the middle, at the height of the light, that sees 10 m across there. */
-const seen = (lamp: { xM: number; yM: number }, more: Piece[] = []) => {
-  const light = { ...newPiece('lamp', 'lamp', 'Key', lamp.xM, lamp.yM, 0), heightM: 2 } as Piece;
+const seen = (lamp: { xM: number; yM: number }, more: Piece[] = [], headingDeg = 180) => {
+  const light = { ...newPiece('lamp', 'lamp', 'Key', lamp.xM, lamp.yM, 0), heightM: 2, headingDeg } as Piece;
   const move = { ...usual('still'), heightM: 1.86, distanceM: 10, bearingDeg: 180 };
   const { scene } = filmed(move, { ...HELD_STILL, subjectId: null }, false, [
     ...plainPieces().filter(({ id }) => id === 'back'),
@@ -29,6 +29,11 @@ describe('a lamp and the glass', () => {
     expect(beside.sentence).toMatch(/^Key stands 6° outside the frame/);
     expect(seen({ xM: 10, yM: 0 })).toEqual([]);
     expect(seen({ xM: 0, yM: -14 })).toEqual([]);
+  });
+  it('does nothing where its beam goes another way', () => {
+    expect(seen({ xM: 0, yM: 0 }, [], 0)).toEqual([]);
+    expect(seen({ xM: 0, yM: 0 }, [], 140)).toEqual([]);
+    expect(seen({ xM: 0, yM: 0 }, [], 160)).toHaveLength(1);
   });
   it('does nothing from behind a wall', () => {
     const wall = {

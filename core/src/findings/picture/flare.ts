@@ -1,11 +1,11 @@
 import { define, type FindingKinds } from '../definition';
 import { seconds, type FindingOf } from '../finding';
 import { trim } from '../../model';
-import { towardsSun } from '../../light';
-import { partFootOf } from '../../scene';
+import { luxFrom, towardsSun } from '../../light';
+import { partFootOf, type Stance } from '../../scene';
 import { partOf } from '../../site';
 import { CAMERA_SIZE, project } from '../../optics';
-import { depthRasterOf, type Picture } from '../../image';
+import { depthRasterOf, type DepthRaster, offAxisDeg, type Picture } from '../../image';
 
 const KINDS = {
   flare: {
@@ -40,14 +40,19 @@ const SUN_M = 5000;
 function lightsOf(scene: Picture['scene'], samples: Picture['samples']): Light[] {
   const lights = scene.things.flatMap((thing, index): Light[] => {
     if (thing.piece.kind !== 'lamp') return [];
-    const part = partOf(thing.piece, 'light');
+    const lamp = thing.piece;
+    const part = partOf(lamp, 'light');
+    const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
     const foot = partFootOf(thing, part);
     const placeAt: Light['placeAt'] = (row, out) => {
       foot(samples.tS[row], out);
       out[2] += part.heightM / 2;
-      return true;
+      thing.stanceAt(samples.tS[row], stance);
+      const [dx, dy, dz] = [samples.xM[row] - out[0], samples.yM[row] - out[1], samples.zM[row] - out[2]];
+      // A lamp that points away from the lens does not shine into it.
+      return luxFrom(lamp, 1, offAxisDeg(lamp, stance.headingDeg, dx, dy, dz)) > 0;
     };
-    return [{ name: thing.piece.name, lamp: true, index, placeAt }];
+    return [{ name: lamp.name, lamp: true, index, placeAt }];
   });
   const { sunAt } = scene;
   if (!sunAt) return lights;
@@ -85,25 +90,17 @@ function flareFindings({ scene, samples, edgeV }: Picture): Found[] {
   const [spot, at] = [new Float64Array(3), { u: 0, w: 0, depthM: 0 }];
   const found = lights.map(({ name, lamp }): Seen => ({ name, lamp, outsideDeg: Infinity, fromS: NaN, toS: NaN }));
   for (let row = 0; row < samples.count; row += stride) {
-    const { pieceAt, nearness, widthCells, heightCells, frameHeightCells } = look(row);
     lights.forEach(({ index, placeAt }, k) => {
       if (!placeAt(row, spot)) return;
       project(samples.cameras, row * CAMERA_SIZE, spot[0], spot[1], spot[2], at);
       if (at.depthM <= 0.05) return;
       const v = at.w * aspect;
-      const [x, y] = [
-        Math.floor((at.u + 0.5) * WIDTH_CELLS) + MARGIN_CELLS,
-        Math.floor((0.5 - v) * frameHeightCells) + MARGIN_CELLS,
-      ];
-      if (x >= 0 && y >= 0 && x < widthCells && y < heightCells) {
-        const cell = y * widthCells + x;
-        if (pieceAt[cell] !== index && nearness[cell] > 1 / at.depthM) return;
-      }
       const perWidth = samples.frameWidthMm / samples.focalLengthMm[row];
       const beyond = (share: number, edge: number, perSide: number) =>
         (Math.atan(Math.abs(share) * perSide) - Math.atan(edge * perSide)) * DEG;
       const outsideDeg = Math.max(0, beyond(at.u, 0.5, perWidth), beyond(v, edgeV, perWidth / aspect));
-      if (outsideDeg > limit) return;
+      // What stands before it is only looked for where it matters.
+      if (outsideDeg > limit || isCovered(look(row), index, at.u, v, at.depthM)) return;
       const seen = found[k];
       const screenS = samples.screenS[row];
       seen.fromS = Number.isNaN(seen.fromS) ? screenS : seen.fromS;
@@ -112,6 +109,16 @@ function flareFindings({ scene, samples, edgeV }: Picture): Found[] {
     });
   }
   return found.filter(({ outsideDeg }) => outsideDeg <= limit).map((seen, i) => told(seen, limit, i));
+}
+
+/** Whether something stands before a light at a point of the picture; beyond the raster's margin nothing does. */
+function isCovered(raster: DepthRaster, index: number, u: number, v: number, depthM: number): boolean {
+  const { pieceAt, nearness, widthCells, heightCells, frameHeightCells } = raster;
+  const x = Math.floor((u + 0.5) * WIDTH_CELLS) + MARGIN_CELLS;
+  const y = Math.floor((0.5 - v) * frameHeightCells) + MARGIN_CELLS;
+  if (x < 0 || y < 0 || x >= widthCells || y >= heightCells) return false;
+  const cell = y * widthCells + x;
+  return pieceAt[cell] !== index && nearness[cell] > 1 / depthM;
 }
 
 function told({ name, lamp, outsideDeg, fromS, toS }: Seen, limit: number, i: number): Found {

@@ -69,6 +69,12 @@ describe('lamps on the subject', () => {
     } as const;
     expect(told([lampAt(-3)], { walks, setUp: auto })['lamp.change'].grade).toBe('calm');
   });
+  it('stand over her and light her from above; pulse and run down though nobody is there', () => {
+    const boom = lampAt(-0.4, { heightM: 4, tiltDeg: -80 });
+    expect(told([boom])['lamp.on'].sentence).toMatch(/from above/);
+    const alone = told([lampAt(-3, { pulseHz: 100 })], { subjectId: null, captureRateHz: 30, frameRateHz: 30 });
+    expect(alone['lamp.pulse'].grade).toBe('ripple');
+  });
   it('tell pulses: 100 a second at 1/50 s is two whole ones, at 1/60 s bands', () => {
     const pulsing = [lampAt(-3, { pulseHz: 100 })];
     const at = (captureRateHz: number) => told(pulsing, { captureRateHz, frameRateHz: captureRateHz, shutterDeg: 180 });

@@ -1,6 +1,6 @@
 import { define, type FindingKinds } from '../definition';
 import { seconds, type FindingOf } from '../finding';
-import { trim } from '../../model';
+import { type Lamp, trim } from '../../model';
 import { daylightKlx, evOfLux, sideOfLight, sideWords } from '../../light';
 import { exposureTimeS } from '../../optics';
 import { lampLights, litShare, type LampLight, type Picture } from '../../image';
@@ -25,20 +25,26 @@ const numbered = (id: keyof typeof KINDS, i: number) => (i === 0 ? id : `${id}.$
 
 /** What lamps do to the part: how much, from where, whether a locked exposure bears the change, pulses and batteries. */
 function lamplightFindings(picture: Picture): Found[] {
+  const lamps = picture.scene.things.flatMap(({ piece }) => (piece.kind === 'lamp' ? [piece] : []));
+  if (lamps.length === 0) return [];
+  return [
+    ...onSubject(picture),
+    ...lamps.flatMap((lamp, i) => [...pulses(picture, lamp, i), ...battery(picture, lamp, i)]),
+  ];
+}
+
+/** What reaches the part; nothing without a subject, or in the dark. */
+function onSubject(picture: Picture): Found[] {
   const { scene, samples } = picture;
   const lights = lampLights(scene, samples);
-  if (lights.length === 0) return [];
   const end = samples.count - 1;
-  const daylight = skyLux(picture);
-  const total = daylight.map((lux, row) => lux + lights.reduce((sum, light) => sum + light.lux[row], 0));
+  const total = skyLux(picture).map((lux, row) => lux + lights.reduce((sum, light) => sum + light.lux[row], 0));
   const most = total.reduce((a, b) => Math.max(a, b), 0);
-  if (most === 0) return [];
+  if (!(most > 0)) return [];
+  const tells = ({ lux }: LampLight) => Math.max(lux[0], lux[end >> 1], lux[end]) >= most * TELLS;
   return [
-    ...lights.flatMap((light, i) =>
-      Math.max(...[0, end >> 1, end].map((row) => light.lux[row])) < most * TELLS ? [] : [told(picture, light, i)],
-    ),
+    ...lights.filter(tells).map((light, i) => told(picture, light, i)),
     ...change(picture, total, scene.sunAt !== null),
-    ...lights.flatMap((light, i) => [...pulses(picture, light, i), ...battery(picture, light, i)]),
   ];
 }
 
@@ -53,13 +59,13 @@ function skyLux({ scene, samples }: Picture): Float64Array {
   });
 }
 
-function told({ scene, samples }: Picture, { lamp, lux, azimuthDeg }: LampLight, i: number): Found {
+function told({ scene, samples }: Picture, { lamp, lux, azimuthDeg, altitudeDeg }: LampLight, i: number): Found {
   const end = samples.count - 1;
   const words = (row: number) => {
     const toCamera =
       Math.atan2(samples.xM[row] - samples.subjectXM[row], samples.yM[row] - samples.subjectYM[row]) * DEG;
     const bright = lux[row] < 0.5 ? 'no light' : `${trim(lux[row], 0)} lux (EV ${trim(evOfLux(lux[row]), 1)})`;
-    return lux[row] < 0.5 ? bright : `${bright} ${sideWords(sideOfLight(azimuthDeg[row], toCamera), 30)}`;
+    return lux[row] < 0.5 ? bright : `${bright} ${sideWords(sideOfLight(azimuthDeg[row], toCamera), altitudeDeg[row])}`;
   };
   const [first, last] = [words(0), words(end)];
   return {
@@ -113,7 +119,7 @@ function change({ scene, samples }: Picture, total: Float64Array, day: boolean):
   ];
 }
 
-function pulses({ scene, samples }: Picture, { lamp }: LampLight, i: number): Found[] {
+function pulses({ scene, samples }: Picture, lamp: Lamp, i: number): Found[] {
   if (lamp.pulseHz === 0) return [];
   const inOne = exposureTimeS(scene.shot.shutterDeg, scene.shot.captureRateHz) * lamp.pulseHz;
   const off = Math.abs(inOne - Math.round(inOne));
@@ -141,7 +147,7 @@ function pulses({ scene, samples }: Picture, { lamp }: LampLight, i: number): Fo
   ];
 }
 
-function battery({ scene, samples }: Picture, { lamp }: LampLight, i: number): Found[] {
+function battery({ scene, samples }: Picture, lamp: Lamp, i: number): Found[] {
   const minutes = scene.durationS / 60;
   if (lamp.runMin === 0 || minutes <= lamp.runMin * scene.limits.tightShare) return [];
   return [

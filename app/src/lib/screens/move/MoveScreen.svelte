@@ -4,6 +4,7 @@
   import {
     addLeg,
     addPartAt,
+    changePiece,
     chooseMove,
     flicked,
     removeLeg,
@@ -96,7 +97,8 @@
       return;
     }
     const point = pointOnPiece(scene, samples, row, across, down, partingId);
-    if (point && session.change(addPartAt(shoot, partingId, newId('part'), point))) session.partingId = null;
+    if (point && session.change(changePiece(shoot, partingId, (piece) => addPartAt(piece, newId('part'), point))))
+      session.partingId = null;
   }
 
   /** The focus goes back to what led here, so that the keyboard goes on from there. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { addPartAt } from '@gentle-arc/core/edit';
   import { FIELDS, type OwnPart, type Piece } from '@gentle-arc/core/model';
   import { partsOf } from '@gentle-arc/core/site';
   import { onDestroy } from 'svelte';
@@ -23,17 +24,11 @@
       (row) => ({ ...row, ownParts: row.ownParts.map((part) => (part.id === id ? { ...part, ...change } : part)) }),
       join,
     );
-  function add() {
-    const part: OwnPart = {
-      id: newId('part'),
-      name: `Part ${piece.ownParts.length + 1}`,
-      alongM: Math.round((piece.lengthM / 2) * 100) / 100,
-      acrossM: 0,
-      upM: Math.round((piece.heightM / 2) * 100) / 100,
-      sizeM: Math.max(0.01, Math.round(piece.heightM * 10) / 100),
-    };
-    onchange((row) => ({ ...row, ownParts: [...row.ownParts, part] }), null);
-  }
+  const add = () =>
+    onchange(
+      (row) => addPartAt(row, newId('part'), { alongM: row.lengthM / 2, acrossM: 0, upM: row.heightM / 2 }),
+      null,
+    );
 </script>
 
 <details class="text-sm">

@@ -30,6 +30,7 @@
   import type { OwnModel } from '@gentle-arc/core/formats';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { readFile } from '$lib/workers/read-file';
+  import FilePicker from '$lib/ui/FilePicker.svelte';
   import Menu from '$lib/ui/Menu.svelte';
   import { newId } from '$lib/session/store/new-id';
   import { shotSession } from '$lib/session/shot-session.svelte';
@@ -145,7 +146,7 @@
     host?.querySelector<SVGElement>(`[data-piece="${CSS.escape(id)}"]`)?.focus();
   }
 
-  let modelInput: HTMLInputElement | undefined = $state();
+  let models: ReturnType<typeof FilePicker> | undefined = $state();
   let problem: string | null = $state(null);
   /** Takes a person's own model in: it becomes a piece. */
   async function takeModel(file: File) {
@@ -218,7 +219,7 @@
         {
           name: 'Own model: a GLB file of up to 20,000 triangles',
           group: 'Your own',
-          onpress: () => modelInput?.click(),
+          onpress: () => models?.open(),
         },
         ...away.map(({ id, name }) => ({
           name,
@@ -227,19 +228,7 @@
         })),
       ]}><PlusOutline class="h-4 w-4" />Add a piece</Menu
     >
-    <input
-      bind:this={modelInput}
-      class="sr-only"
-      type="file"
-      accept=".glb,model/gltf-binary"
-      aria-label="Model file"
-      tabindex="-1"
-      onchange={async ({ currentTarget }) => {
-        const [file] = currentTarget.files ?? [];
-        if (file) await takeModel(file);
-        currentTarget.value = '';
-      }}
-    />
+    <FilePicker bind:this={models} label="Model file" accept=".glb,model/gltf-binary" onfile={takeModel} />
   </div>
   {#if problem}<Trouble onclose={() => (problem = null)}>{problem}</Trouble>{/if}
 </div>

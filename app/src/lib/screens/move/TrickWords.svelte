@@ -1,34 +1,25 @@
 <script lang="ts">
   import { asFall } from '@gentle-arc/core/edit';
   import { DECIDES, sayMass, trim } from '@gentle-arc/core/model';
-  import { armsIn, trickIn } from '@gentle-arc/core/reading';
-  import { groundHeightM, groundPieces } from '@gentle-arc/core/site';
+  import { armsIn, fallOf, trickIn } from '@gentle-arc/core/reading';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { preferences } from '$lib/ui/preferences.svelte';
   import FactList from '$lib/views/rig/FactList.svelte';
 
   /** What the odd rigs ask for: their numbers, tries and tape; and how long arms hold what they carry. */
   const session = shotSession();
-  const { scene, samples, shoot } = $derived(session);
+  const { shoot } = $derived(session);
   const trick = $derived(trickIn(session.film, shoot.kit, preferences.units));
-  const end = $derived(samples.count - 1);
-  const sinkM = $derived(samples.zM[0] - samples.zM[end]);
-  const meanHeightM = $derived.by(() => {
-    const ground = groundPieces(scene.pieces);
-    return [0, end >> 1, end].reduce(
-      (sum, row) => sum + (samples.zM[row] - groundHeightM(ground, samples.xM[row], samples.yM[row])) / 3,
-      0,
-    );
-  });
+  const sinkM = $derived(fallOf(session.film, session.active));
   /** More tries than anybody makes without a rest. */
   const MANY = 12;
-  const arms = $derived(armsIn(session.film, shoot.kit, meanHeightM));
+  const arms = $derived(armsIn(session.film, shoot.kit));
 </script>
 
 {#if trick}
   <section aria-label="What this rig asks for" class="text-sm">
     <FactList facts={trick.facts} />
-    {#if scene.rig.kind === 'drop' && sinkM > 0.05}
+    {#if sinkM !== null}
       <button class="link" onclick={() => session.changeShot((row) => asFall(row, session.active, sinkM))}
         >Time the move as the fall that it is</button
       >

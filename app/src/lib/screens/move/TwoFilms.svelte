@@ -1,25 +1,19 @@
 <script lang="ts">
   import { FIELDS, sayLength, trim } from '@gentle-arc/core/model';
-  import { subjectInFrame } from '@gentle-arc/core/image';
   import { twoFilmsOf } from '@gentle-arc/core/reading';
+  import { subjectWords } from '@gentle-arc/core/scene';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Hole from '$lib/ui/Hole.svelte';
   import { preferences } from '$lib/ui/preferences.svelte';
 
   /** A dolly zoom put together from two films, where the real move cannot be made. */
   const session = shotSession();
-  const { scene, samples } = $derived(session);
+  const { scene } = $derived(session);
   const length = (m: number) => sayLength(m, preferences.units);
   const depthM = $derived(session.shot.bench.backgroundM);
-  const name = $derived(scene.subject?.name ?? 'whoever stays the same');
-  const films = $derived(
-    twoFilmsOf(
-      session.film,
-      samples.zM[0] - (samples.subjectZM[0] || 0),
-      subjectInFrame(samples, scene).height[0],
-      depthM,
-    ),
-  );
+  const name = $derived(scene.subject?.name ?? '');
+  const after = $derived(subjectWords(scene));
+  const films = $derived(twoFilmsOf(session.film, depthM));
 </script>
 
 {#if films}
@@ -31,7 +25,7 @@
         {name} before an even ground that can be keyed, the camera still: {length(person.distanceM)} away at {trim(
           person.focalLengthMm,
           1,
-        )} mm, the lens {length(person.lensHeightM)} above the feet, tilted {trim(person.tiltDeg, 1)}°, so that {name} fills
+        )} mm, the lens {length(person.lensHeightM)} above the feet, tilted {trim(person.tiltDeg, 1)}°, so that {after} fills
         {trim(person.heightShare * 100, 0)}% of the height.
       </li>
       <li>
