@@ -11,7 +11,11 @@ const slab = { ...newPiece('slab', 'slab', 'Slab', 10, 0, 0), lengthM: 6, depthM
 function shoot(): Shoot {
   const empty = newShoot('s', 'S', 'one');
   const pieces = [newPiece('figure', 'figure', 'Ansa', 0, 0, 0), slab];
-  return { ...empty, site: { pieces, place: null }, shots: [{ ...empty.shots[0], subjectId: 'figure' }] };
+  return {
+    ...empty,
+    site: { pieces, place: null, underlays: [] },
+    shots: [{ ...empty.shots[0], subjectId: 'figure' }],
+  };
 }
 const piece = (from: Shoot, id: string) => from.site.pieces.find((row) => row.id === id);
 const walk = (from: Shoot) => from.shots[0].walks[0]?.points;

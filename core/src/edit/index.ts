@@ -23,8 +23,23 @@ export {
   withThing,
 } from './kit';
 export { addLeg, addPathPoint, chooseMove, removeLeg } from './legs';
+export {
+  type Alignment,
+  ALIGNMENTS,
+  alignPieces,
+  groupPieces,
+  hidePieces,
+  lockPieces,
+  MOST_REPEATS,
+  movePieces,
+  removePieces,
+  repeatPieces,
+  turnPieces,
+  withGroups,
+} from './many-pieces';
 export { type Mount, mountedAt, mountOf, mountsOn } from './mounts';
 export { addPartAt } from './own-parts';
+export { addPlace, PLACES, type PlaceKind } from './places';
 export { addPart, changePart, removePart, takeInParts } from './parts';
 export { patchBetween, patched, type ShootPatch } from './patch';
 export { addPiece, asModel, changePiece, duplicatePiece, movePiece, removePiece, spotFor, turnPiece } from './pieces';

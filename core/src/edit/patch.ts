@@ -10,7 +10,7 @@ interface Row {
 }
 
 /** What of a shoot is in no list. */
-type Shell = Omit<Shoot, 'site' | 'kit' | 'shots'> & { site: Omit<Shoot['site'], 'pieces'> };
+type Shell = Omit<Shoot, 'site' | 'kit' | 'shots'> & { site: Omit<Shoot['site'], 'pieces' | 'underlays'> };
 
 /** What turns one state of a shoot into another: all of it, or what differs. */
 export type ShootPatch = { whole: Shoot } | { shell: Shell; lists: Record<string, RowsPatch> };
@@ -20,6 +20,7 @@ const KIT_LISTS = Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[];
 /** Every list of a shoot by its name. */
 const listsOf = ({ site, kit, shots }: Shoot): Record<string, readonly Row[]> => ({
   pieces: site.pieces,
+  underlays: site.underlays,
   shots,
   ...Object.fromEntries(KIT_LISTS.map((name) => [name, kit[name]])),
 });
@@ -59,7 +60,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
       return row;
     });
   }
-  const { pieces, shots, ...kit } = lists;
+  const { pieces, underlays, shots, ...kit } = lists;
   // What says the same stays the same object: readings are kept by what they follow from.
   const kept = <T>(was: T, is: T): T => (JSON.stringify(was) === JSON.stringify(is) ? was : is);
   const { shell } = patch;
@@ -67,7 +68,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
     ...shell,
     delivery: kept(before.delivery, shell.delivery),
     limits: kept(before.limits, shell.limits),
-    site: { place: kept(before.site.place, shell.site.place), pieces },
+    site: { place: kept(before.site.place, shell.site.place), pieces, underlays },
     shots,
     kit: KIT_LISTS.some((name) => name in patch.lists) ? kit : before.kit,
   } as Shoot;

@@ -29,7 +29,7 @@ export function changePiece(shoot: Shoot, id: string, edit: (piece: Piece) => Pi
 }
 
 /** A piece changed, and whatever stands on it gone along with it. */
-function withRiders(shoot: Shoot, before: Piece, after: Piece): Shoot {
+export function withRiders(shoot: Shoot, before: Piece, after: Piece): Shoot {
   let next = changePiece(shoot, before.id, () => after);
   for (const rider of shoot.site.pieces.filter(({ on }) => on === before.id)) {
     const { along, across } = toLocal(before, rider.xM, rider.yM);
@@ -117,10 +117,9 @@ export function duplicatePiece(shoot: Shoot, id: string, copyId: string): Shoot 
   const aside = piece.depthM + 0.5;
   // At the edge of the site there is only one side left.
   const xM = onSite(piece.xM + aside) === cm(piece.xM + aside) ? cm(piece.xM + aside) : onSite(piece.xM - aside);
-  const rise =
-    piece.kind === 'slab' || piece.kind === 'ridge'
-      ? 0
-      : groundAt(pieces, xM, piece.yM) - groundAt(pieces, piece.xM, piece.yM, id);
+  const rise = PIECE_KINDS[piece.kind].ground
+    ? 0
+    : groundAt(pieces, xM, piece.yM) - groundAt(pieces, piece.xM, piece.yM, id);
   return withPieces(shoot, [
     ...pieces,
     { ...piece, id: copyId, name: `${piece.name} again`.slice(0, 80), xM, zM: upSite(piece.zM + rise) },
@@ -157,6 +156,14 @@ const WAY: Record<PieceKind, number> = {
   slab: 2.2,
   tree: 2.6,
   ridge: 8,
+  stair: 1.8,
+  platform: 1.6,
+  road: 1.5,
+  water: 1.6,
+  terrain: 1,
+  fence: 1.7,
+  rock: 1.5,
+  bush: 0.6,
 };
 const ASIDE_M = 1.2;
 const CLEAR_M = 0.6;

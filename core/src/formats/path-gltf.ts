@@ -61,6 +61,14 @@ const COLOURS: Record<PieceKind, [number, number, number]> = {
   slab: [0.6, 0.54, 0.42],
   tree: [0.22, 0.36, 0.2],
   ridge: [0.42, 0.5, 0.44],
+  stair: [0.58, 0.53, 0.43],
+  platform: [0.5, 0.38, 0.24],
+  road: [0.3, 0.29, 0.27],
+  water: [0.26, 0.42, 0.46],
+  terrain: [0.54, 0.52, 0.32],
+  fence: [0.42, 0.32, 0.2],
+  rock: [0.4, 0.38, 0.34],
+  bush: [0.26, 0.4, 0.18],
 };
 
 /**

@@ -1,4 +1,4 @@
-import { type Piece, sayLength, type Units } from '../model';
+import { type Piece, PIECE_KINDS, sayLength, type Units } from '../model';
 import type { Scene } from '../scene';
 import type { Samples } from '../motion';
 import { CAMERA_SIZE, project, type InPicture } from '../optics';
@@ -124,7 +124,7 @@ function spotAt(
   return [along(xM[row], 0), along(yM[row], 1), along(zM[row], 2)];
 }
 
-const isGround = ({ kind }: Piece) => kind === 'slab' || kind === 'ridge';
+const isGround = ({ kind }: Piece) => PIECE_KINDS[kind].ground;
 const isShort = (piece: Piece) => !isGround(piece) && Math.max(piece.lengthM, piece.depthM) < LONG_M;
 
 /**

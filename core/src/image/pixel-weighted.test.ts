@@ -187,7 +187,7 @@ describe('layer speed by what fills the frame', () => {
       lengthM: 60,
       heightM: 30,
       headingDeg: 90,
-      opening: { offsetM: 0, widthM: 0, heightM: 0, sillM: 0 },
+      openings: [],
     });
     const slide: Move = {
       kind: 'slide',

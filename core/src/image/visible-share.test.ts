@@ -15,7 +15,7 @@ const screenWall: Piece = {
   depthM: 0.15,
   heightM: 2.4,
   headingDeg: 90,
-  opening: { offsetM: 0, widthM: 0, heightM: 0, sillM: 0 },
+  openings: [],
 };
 function pick({ id, name, xM, yM, zM, layer, on, ownParts }: Piece) {
   return { id, name, xM, yM, zM, layer, on, ownParts };

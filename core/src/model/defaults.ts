@@ -220,7 +220,7 @@ export function newShoot(id: string, name: string, shotId: string, kit: Kit = DE
     name,
     note: '',
     delivery: { widthPx: 3840, heightPx: 2160, alsoShape: 'none' },
-    site: { pieces: [], place: null },
+    site: { pieces: [], place: null, underlays: [] },
     kit,
     shots: [newShot(kit, shotId, 'First shot', null)],
     limits: {},

@@ -4,6 +4,7 @@ import { factsOf } from './facts';
 import { CameraSchema, FilterSchema, GaitSchema, LensSchema, RigSchema } from './kit';
 import { FreePointSchema, LookSchema } from './moves/free';
 import { FigureSchema, LampSchema, OpeningSchema, OwnPartSchema, TurntableSchema, WallSchema } from './piece';
+import { UnderlaySchema } from './underlay';
 import {
   AfterSchema,
   SetUpSchema,
@@ -49,6 +50,7 @@ export const FIELDS = {
   piece: { ...factsOf(WallSchema), ...factsOf(TurntableSchema) },
   figure: factsOf(FigureSchema),
   staged: factsOf(StagedSchema),
+  underlay: factsOf(UnderlaySchema),
   walk: factsOf(WalkSchema),
   placed: factsOf(PlacedSchema),
   rack: factsOf(RackSchema),

@@ -88,6 +88,7 @@ export {
   type Figure,
   type Lamp,
   type ModelPiece,
+  MOST_GRID,
   newPiece,
   PieceSchema,
   type OwnPart,
@@ -97,8 +98,11 @@ export {
   type PieceGroup,
   type PieceKind,
   type PieceLayer,
+  type Opening,
   type Pose,
   type Size,
+  type Terrain,
+  type Wall,
   WallSchema,
 } from './piece';
 export { type SitePlace, SitePlaceSchema } from './place';
@@ -166,7 +170,8 @@ export {
   withLeg,
 } from './shot';
 export { AS_ON_SITE, stagedIn, stagedPieces } from './staging';
-export { clipped, nameText } from './text';
+export { clipped, idText, nameText } from './text';
+export { MOST_UNDERLAY_LETTERS, MOST_UNDERLAY_PIXELS, type Underlay, UnderlaySchema } from './underlay';
 export {
   asPrintedMm,
   handMm,

@@ -4,6 +4,7 @@ import { DEFAULT_AIM, DEFAULT_KIT, USUAL_STILLS } from './defaults';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 import { usualRig } from './usual-rig';
 import { RIG_KINDS, type Rig, type RigKind } from './kit';
+import { type PieceKind, SHINES } from './piece';
 import { PLAIN_LOOK, USUAL_SET_UP, WHOLE } from './shot';
 
 type Row = Record<string, unknown>;
@@ -297,6 +298,36 @@ function toVersion8(shoot: Row): Row {
 }
 
 /**
+ * From version 8 to 9: walls have any number of openings; pieces can be grouped, locked and hidden and say whether they
+ * shine; lamps may be broken up; pictures lie under the plan.
+ */
+function toVersion9(shoot: Row): Row {
+  const piece = (value: unknown): unknown => {
+    if (!isRow(value)) return value;
+    const { opening, ...rest } = value;
+    const open = isRow(opening) && Number(opening.widthM) > 0 && Number(opening.heightM) > 0;
+    const surface = SHINES[value.kind as PieceKind] ?? 'dull';
+    return {
+      group: null,
+      locked: false,
+      hidden: false,
+      surface,
+      ...(value.kind === 'lamp' ? { pattern: 'none' } : {}),
+      ...(value.kind === 'wall' ? { openings: open ? [opening] : [] } : {}),
+      ...rest,
+    };
+  };
+  return {
+    ...shoot,
+    version: 9,
+    site:
+      isRow(shoot.site) && Array.isArray(shoot.site.pieces)
+        ? { underlays: [], ...shoot.site, pieces: shoot.site.pieces.map(piece) }
+        : shoot.site,
+  };
+}
+
+/**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
  */
@@ -309,5 +340,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 5) shoot = toVersion6(shoot);
   if (isRow(shoot) && shoot.version === 6) shoot = toVersion7(shoot);
   if (isRow(shoot) && shoot.version === 7) shoot = toVersion8(shoot);
+  if (isRow(shoot) && shoot.version === 8) shoot = toVersion9(shoot);
   return shoot;
 }

@@ -36,6 +36,19 @@ const placed = {
   }),
   /** The piece it stands on or rides: it goes where that goes, and turns as that turns. */
   on: z.string().min(1).nullable(),
+  /** Pieces of one group are chosen, moved and turned together; null: it is in none. */
+  group: z.string().min(1).max(60).nullable(),
+  /** It cannot be moved, turned or sized by hand. */
+  locked: z.boolean(),
+  /** It is not drawn on the plan; in the picture it is. */
+  hidden: z.boolean(),
+  /** What its flat sides are like: what shines shows who films. */
+  surface: choice('Its sides', {
+    dull: 'are dull',
+    paint: 'shine like paint',
+    glass: 'are glass',
+    mirror: 'are a mirror',
+  }),
   ownParts: z.array(OwnPartSchema).max(12),
 };
 
@@ -70,7 +83,28 @@ export const FigureSchema = z.strictObject({
   }),
 });
 
-export const WallSchema = z.strictObject({ kind: z.literal('wall'), ...placed, opening: OpeningSchema });
+export const WallSchema = z.strictObject({
+  kind: z.literal('wall'),
+  ...placed,
+  openings: z.array(OpeningSchema).max(8),
+});
+
+/**
+ * The ground as it rises and falls: levels at the crossings of a grid as shares of its height, from its south-west
+ * corner row by row northwards (as it lies when its heading is 0). Its length and depth span the grid.
+ */
+export const MOST_GRID = 128;
+export const TerrainSchema = z
+  .strictObject({
+    kind: z.literal('terrain'),
+    ...placed,
+    columns: z.number().int().min(2).max(MOST_GRID),
+    levels: z.array(z.number().min(0).max(1)).max(MOST_GRID * MOST_GRID),
+  })
+  .refine(({ columns, levels }) => levels.length % columns === 0 && levels.length >= 2 * columns, {
+    path: ['levels'],
+    message: 'must hold whole rows, two at least',
+  });
 
 /** A plate that turns under what stands on it: degrees a second from the start of the shot, clockwise seen from above. */
 export const TurntableSchema = z.strictObject({
@@ -87,6 +121,8 @@ export const LampSchema = z.strictObject({
   beamDeg: number('Beam from edge to edge', 'deg', 1, 360, 5),
   tiltDeg: number('Beam tilted up', 'deg', -90, 90, 5),
   softness: choice('Light', { hard: 'hard', soft: 'soft' }),
+  /** What stands before it and breaks its light up. */
+  pattern: choice('Broken up by', { none: 'nothing', bars: 'window bars', slats: 'slats', leaves: 'leaves' }),
   /** Pulses a second of its light; 0: it shines evenly. */
   pulseHz: number('Pulses a second (0: even)', 'plain', 0, 100_000, 50),
   /** How long its battery lasts; 0: it hangs on the mains. */
@@ -98,6 +134,7 @@ export const ModelSchema = z.strictObject({ kind: z.literal('model'), ...placed,
 
 const PLAIN_KINDS = [
   ...(['post', 'hedge', 'box', 'slab', 'tree', 'ridge'] as const),
+  ...(['stair', 'fence', 'water', 'road', 'rock', 'bush', 'platform'] as const),
   ...(['car', 'lorry', 'motorbike', 'bicycle', 'scooter', 'board', 'boat', 'dog'] as const),
   ...(['bottle', 'tin', 'watch', 'table', 'chair', 'plinth'] as const),
 ] as const;
@@ -109,6 +146,7 @@ export const PieceSchema = z.discriminatedUnion('kind', [
   TurntableSchema,
   ModelSchema,
   LampSchema,
+  TerrainSchema,
   ...PLAIN_KINDS.map(plain),
 ]);
 
@@ -127,8 +165,9 @@ export type Figure = z.infer<typeof FigureSchema> & { standing?: Size };
 export type Turntable = z.infer<typeof TurntableSchema>;
 export type ModelPiece = z.infer<typeof ModelSchema>;
 export type Lamp = z.infer<typeof LampSchema>;
+export type Terrain = z.infer<typeof TerrainSchema>;
 export type PlainPiece = z.infer<ReturnType<typeof plain>>;
-export type Piece = Figure | Wall | Turntable | ModelPiece | Lamp | PlainPiece;
+export type Piece = Figure | Wall | Turntable | ModelPiece | Lamp | Terrain | PlainPiece;
 export type PieceKind = Piece['kind'];
 export type PieceLayer = Piece['layer'];
 
@@ -193,7 +232,21 @@ export const PIECE_KINDS: Record<PieceKind, KindFacts> = {
   slab: ground(kind('place', 'Slab or terrace', 10, 4, 0.6)),
   tree: round(kind('place', 'Tree', 3, 3, 5)),
   ridge: ground(kind('place', 'Ridge', 30, 14, 6)),
+  stair: ground(kind('place', 'Stair', 3, 1.6, 1.7)),
+  platform: ground(kind('place', 'Platform', 3, 2, 1)),
+  road: ground(kind('place', 'Road with lines', 40, 6, 0.02)),
+  water: ground(kind('place', 'Water', 12, 8, 0.01)),
+  terrain: ground(kind('place', 'Heights of the ground', 40, 40, 3)),
+  fence: kind('place', 'Fence', 6, 0.1, 1.2),
+  rock: kind('place', 'Rock', 1.4, 1.1, 0.9),
+  bush: round(kind('place', 'Bush', 1.4, 1.4, 1.2)),
 };
+
+/** What shines where nobody has said how it is. */
+export const SHINES: Partial<Record<PieceKind, Piece['surface']>> = { car: 'paint', lorry: 'paint', boat: 'paint' };
+
+/** A new ground rises evenly northwards. */
+const SLOPE = { columns: 2, levels: [0, 0, 1, 1] };
 
 /** A new piece of a kind at a place, with that kind's starting size. The id must be new to the site. */
 export function newPiece(kind: PieceKind, id: string, name: string, xM: number, yM: number, zM: number): Piece {
@@ -210,13 +263,21 @@ export function newPiece(kind: PieceKind, id: string, name: string, xM: number, 
     heightM,
     layer: 'auto' as const,
     on: null,
+    group: null,
+    locked: false,
+    hidden: false,
+    surface: SHINES[kind] ?? 'dull',
     ownParts: [],
   };
-  if (kind === 'wall') return { kind, ...base, opening: { offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 } };
+  if (kind === 'wall') return { kind, ...base, openings: [{ offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 }] };
   if (kind === 'figure') return { kind, ...base, body: 'adult', pose: 'stand', headwear: 'hat' };
   if (kind === 'model') return { kind, ...base, mesh: CUBE };
   if (kind === 'lamp')
-    return { kind, ...base, luxAt1M: 2000, beamDeg: 60, tiltDeg: 0, softness: 'hard', pulseHz: 0, runMin: 0 };
+    return {
+      ...{ kind, ...base, luxAt1M: 2000, beamDeg: 60, tiltDeg: 0, softness: 'hard', pattern: 'none' },
+      ...{ pulseHz: 0, runMin: 0 },
+    };
+  if (kind === 'terrain') return { kind, ...base, ...SLOPE };
   if (kind === 'turntable') return { kind, ...base, turnDegps: 20 };
   return { kind, ...base };
 }

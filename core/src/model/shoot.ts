@@ -8,9 +8,10 @@ import { stagedPieces } from './staging';
 import { checkReferences } from './references';
 import { ShotSchema, type Shot } from './shot';
 import { idText, nameText } from './text';
+import { UnderlaySchema } from './underlay';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 8;
+export const SHOOT_VERSION = 9;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
@@ -29,6 +30,8 @@ export const SiteSchema = z.strictObject({
   pieces: z.array(PieceSchema).max(2000),
   /** Null: nobody has said; then light comes from one lamp high up. */
   place: SitePlaceSchema.nullable(),
+  /** What lies under the plan, the lowest first. */
+  underlays: z.array(UnderlaySchema).max(6),
 });
 
 /** The whole job: one site, one kit, the shots in order. This is also the file format; see docs/formats.md. */

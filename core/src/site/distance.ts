@@ -1,5 +1,6 @@
 import type { Piece } from '../model';
 import { toLocal } from './ground';
+import { wallParts } from './wall-parts';
 
 /** Where a piece's middle of the base is; a walker's changes. */
 export interface Spot {
@@ -12,7 +13,7 @@ export interface Spot {
 
 /**
  * Distance in metres from an upright line (x, y, from z0 up to z1; a point when they are equal) to a piece standing at
- * `at`; 0 or less inside. Boxes, walls with their opening, posts and tree crowns are exact outside; the slopes of a
+ * `at`; 0 or less inside. Boxes, walls with their openings, posts and tree crowns are exact outside; the slopes of a
  * ridge are measured square to their planes, which is never more than the true distance. A wall that is all opening is
  * nowhere: Infinity.
  */
@@ -26,6 +27,7 @@ export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number,
     case 'tin':
     case 'watch':
     case 'turntable':
+    case 'bush':
       return disc(along, across, Math.max(x, y), 0, h, low, high);
     case 'figure':
       // Who lies is a box: the head is far from the feet.
@@ -37,20 +39,9 @@ export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number,
         disc(along, across, x, h * 0.34, h, low, high),
       );
     case 'wall': {
-      const { offsetM, widthM, heightM, sillM } = piece.opening;
-      const from = Math.max(-y, offsetM - widthM / 2);
-      const to = Math.min(y, offsetM + widthM / 2);
-      const head = Math.min(h, heightM);
-      const sill = Math.min(head, sillM);
-      if (to <= from || head <= sill) return box(along, across, -y, y, x, 0, h, low, high);
       let nearest = Infinity;
-      const part = (a: number, b: number, bottom: number, top: number) => {
-        if (b > a && top > bottom) nearest = Math.min(nearest, box(along, across, a, b, x, bottom, top, low, high));
-      };
-      part(-y, from, 0, h);
-      part(to, y, 0, h);
-      part(from, to, 0, sill);
-      part(from, to, head, h);
+      for (const { from, to, bottom, top } of wallParts(piece))
+        nearest = Math.min(nearest, box(along, across, from, to, x, bottom, top, low, high));
       return nearest;
     }
     case 'ridge': {

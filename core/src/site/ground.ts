@@ -1,4 +1,4 @@
-import { PIECE_KINDS, type Piece } from '../model';
+import { PIECE_KINDS, type Piece, type Terrain } from '../model';
 
 const RAD = Math.PI / 180;
 
@@ -28,7 +28,37 @@ export function toSite(piece: Piece, along: number, across: number): { xM: numbe
 export function topAt(piece: Piece, { along, across }: Local): number | null {
   if (Math.abs(along) > piece.lengthM / 2 || Math.abs(across) > piece.depthM / 2) return null;
   if (piece.kind === 'ridge') return piece.heightM * (1 - (2 * Math.abs(across)) / piece.depthM);
+  if (piece.kind === 'stair') return stairTopM(piece, along);
+  if (piece.kind === 'terrain') return terrainTopM(piece, along, across);
   return piece.heightM;
+}
+
+/** A comfortable step: DIN 18065 asks 0.14 to 0.20 m for most stairs (from memory). */
+const STEP_RISE_M = 0.17;
+
+/** How many steps a stair has. */
+export const stepsOf = ({ heightM }: Pick<Piece, 'heightM'>): number =>
+  Math.min(200, Math.max(1, Math.round(heightM / STEP_RISE_M)));
+
+/** A stair climbs along its heading. */
+function stairTopM(piece: Piece, along: number): number {
+  const steps = stepsOf(piece);
+  const step = Math.min(steps, 1 + Math.floor((along / piece.lengthM + 0.5) * steps));
+  return (step / steps) * piece.heightM;
+}
+
+/** Between the crossings of its grid the ground is as on the two triangles that are drawn there. */
+function terrainTopM({ columns, levels, lengthM, depthM, heightM }: Terrain, along: number, across: number): number {
+  const rows = levels.length / columns;
+  const x = (across / depthM + 0.5) * (columns - 1);
+  const y = (along / lengthM + 0.5) * (rows - 1);
+  const [i, j] = [Math.min(columns - 2, Math.floor(x)), Math.min(rows - 2, Math.floor(y))];
+  const [u, v] = [x - i, y - j];
+  const at = (column: number, row: number) => levels[row * columns + column];
+  const [low, right, left, far] = [at(i, j), at(i + 1, j), at(i, j + 1), at(i + 1, j + 1)];
+  const level =
+    u + v <= 1 ? low + u * (right - low) + v * (left - low) : far + (1 - u) * (left - far) + (1 - v) * (right - far);
+  return level * heightM;
 }
 
 const STEP_UP_M = 0.05;

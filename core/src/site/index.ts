@@ -6,13 +6,15 @@
  */
 export { bearingDeg, fromPivot, nearestTurn, type Point3 } from './directions';
 export { distanceToPieceM } from './distance';
-export { groundHeightM, groundPieces, toLocal, toSite } from './ground';
+export { groundHeightM, groundPieces, stepsOf, toLocal, topAt, toSite } from './ground';
 export { outlineOf, type Spot } from './outline';
 export { shadowOf } from './shadow';
 export { partOf, partsOf, seatFor, type ThingPart } from './parts';
+export { drawingOrder, outline, placed } from './plan-outline';
 export { roomM } from './room';
 export { CLUSTER_SIZE, type Lattice, pointsOf, type SitePoints, sitePoints } from './site-points';
 export { type Solid } from './mesh-builder';
 export { skeletonOf, type Skeleton, standingSize, type Step } from './skeleton';
 export { type Going, solidOf } from './solids';
+export { type WallPart, wallParts } from './wall-parts';
 export { WHEEL_SHARE } from './vehicle-solids';

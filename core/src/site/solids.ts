@@ -4,7 +4,9 @@ import { MeshBuilder, ring, type Point, type Solid } from './mesh-builder';
 import { modelSolid } from './model-solid';
 import { PRODUCT_SOLIDS } from './product-solids';
 import type { Step } from './skeleton';
+import { PLACE_SOLIDS, terrainSolid } from './place-solids';
 import { VEHICLE_SOLIDS } from './vehicle-solids';
+import { wallParts } from './wall-parts';
 
 /** How a thing that goes is caught in a moment: somebody's step, or how far wheels have turned. */
 export interface Going {
@@ -33,7 +35,7 @@ export function solidOf(piece: Piece, going?: Going): Solid {
       build.turned([ring(0, x, y), ring(h, x, y)], 10);
       break;
     case 'wall':
-      wall(build, piece.opening, x, y, h);
+      for (const { from, to, bottom, top } of wallParts(piece)) build.box(-x, x, from, to, bottom, top);
       break;
     case 'ridge':
       build.face([-x, -y, 0], [-x, y, 0], [x, y, 0], [x, -y, 0]);
@@ -72,6 +74,18 @@ export function solidOf(piece: Piece, going?: Going): Solid {
       break;
     case 'model':
       return modelSolid(piece);
+    case 'terrain':
+      terrainSolid(build, piece);
+      break;
+    case 'stair':
+    case 'fence':
+    case 'water':
+    case 'road':
+    case 'rock':
+    case 'bush':
+    case 'platform':
+      PLACE_SOLIDS[piece.kind](build, box);
+      break;
     default:
       PRODUCT_SOLIDS[piece.kind](build, box);
       build.standing(h);
@@ -102,25 +116,4 @@ function hedge(build: MeshBuilder, x: number, y: number, h: number): void {
   }
   build.face(foot[3], foot[2], foot[1], foot[0]);
   build.face(...top);
-}
-
-function wall(
-  build: MeshBuilder,
-  opening: { offsetM: number; widthM: number; heightM: number; sillM: number },
-  x: number,
-  y: number,
-  h: number,
-): void {
-  const from = Math.max(-y, opening.offsetM - opening.widthM / 2);
-  const to = Math.min(y, opening.offsetM + opening.widthM / 2);
-  const head = Math.min(h, opening.heightM);
-  const sill = Math.min(head, opening.sillM);
-  if (to <= from || head <= sill) {
-    build.box(-x, x, -y, y, 0, h);
-    return;
-  }
-  build.box(-x, x, -y, from, 0, h);
-  build.box(-x, x, to, y, 0, h);
-  build.box(-x, x, from, to, 0, sill);
-  build.box(-x, x, from, to, head, h);
 }

@@ -72,6 +72,6 @@ export const wallBetween = (): Piece[] => [
     depthM: 0.2,
     heightM: 1.9,
     headingDeg: 90,
-    opening: { offsetM: 0, widthM: 0, heightM: 0, sillM: 0 },
+    openings: [],
   } as Piece,
 ];

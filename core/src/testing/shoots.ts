@@ -7,7 +7,7 @@ export function plainShoot(edit: (shot: Shot) => Shot = (shot) => shot, pieces: 
   const subject = pieces.find((piece) => piece.kind === 'figure');
   return {
     ...shoot,
-    site: { pieces, place: null },
+    site: { pieces, place: null, underlays: [] },
     shots: [edit(newShot(shoot.kit, 'shot-1', 'One', subject?.id ?? null))],
   };
 }

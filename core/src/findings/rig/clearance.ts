@@ -1,6 +1,6 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import type { Piece, RigKind } from '../../model';
+import { type Piece, PIECE_KINDS, type RigKind } from '../../model';
 import { distanceToThingM, type Scene } from '../../scene';
 import type { Intent, Samples } from '../../motion';
 import { groundHeightM, groundPieces } from '../../site';
@@ -112,9 +112,9 @@ const spanOf = (column: Float64Array): [number, number] => [
   column.reduce((a, b) => Math.max(a, b), -Infinity),
 ];
 
-/** A slab or ridge that stands on the ground is ground; one that floats is a roof. */
+/** What can be stood on is ground where it stands on the ground; where it floats it is a roof. */
 function isGround(piece: Piece, pieces: readonly Piece[]): boolean {
-  if (piece.kind !== 'slab' && piece.kind !== 'ridge') return false;
+  if (!PIECE_KINDS[piece.kind].ground) return false;
   const below = groundPieces(pieces.filter((row) => row.id !== piece.id && row.zM < piece.zM));
   return piece.zM <= groundHeightM(below, piece.xM, piece.yM) + 0.05;
 }

@@ -1,4 +1,4 @@
-import { type Piece, sayLength, type Units } from '../../model';
+import { type Piece, PIECE_KINDS, sayLength, type Units } from '../../model';
 import type { Scene } from '../../scene';
 import { motionOf } from '../../motion';
 import type { Adjustment } from './adjustment';
@@ -24,8 +24,8 @@ function between(scene: Scene): { xM: number; yM: number; reachM: number; pieces
       (piece) =>
         piece.id !== scene.subject?.id &&
         !walking.has(piece.id) &&
-        piece.kind !== 'slab' &&
-        piece.kind !== 'ridge' &&
+        !PIECE_KINDS[piece.kind].ground &&
+        !piece.locked &&
         piece.kind !== 'figure',
     )
     .filter((piece) => Math.max(piece.lengthM, piece.depthM) <= MOVABLE_M)

@@ -2,7 +2,7 @@
   import type { Shoot } from '@gentle-arc/core/model';
   import { sceneOf } from '@gentle-arc/core/scene';
   import { motionOf } from '@gentle-arc/core/motion';
-  import { drawingOrder, outline, placed } from '$lib/views/plan/plan-shapes';
+  import { drawingOrder, outline, placed } from '@gentle-arc/core/site';
 
   /** The site from above with every shot's path: what a shoot looks like at a glance. */
   let { shoot }: { shoot: Shoot } = $props();

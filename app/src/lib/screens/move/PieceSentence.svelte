@@ -3,6 +3,7 @@
     type Fact,
     FIELDS,
     type ModelPiece,
+    type Opening,
     type Piece,
     PIECE_KINDS,
     stagedIn,
@@ -50,6 +51,13 @@
   const put = (xM: number, yM: number, join: string) =>
     session.change(movePiece(shoot, shot.id, piece.id, xM, yM, session.onlyHere), `${join}.${piece.id}`);
 
+  const MOST_OPENINGS = 8;
+  /** A door in the middle, or a window where there is one opening already. */
+  const nextOpening = (): Opening =>
+    piece.kind === 'wall' && piece.openings.length > 0
+      ? { offsetM: piece.lengthM / 4, widthM: 1.2, heightM: 2.1, sillM: 0.9 }
+      : { offsetM: 0, widthM: 0.9, heightM: 2.05, sillM: 0 };
+
   const trianglesOf = ({ mesh }: ModelPiece) => (unpacked(mesh).faces.length / 3).toLocaleString('en');
   /** In a shot in which it walks, its walk says where it is. */
   const start = $derived(walk?.points[0] ?? null);
@@ -86,10 +94,12 @@
         join && `piece.${join}`,
       );
   }
-  const setOpening = (key: string, value: number | string) =>
-    edit(
-      (row) => (row.kind === 'wall' ? { ...row, opening: { ...row.opening, [key]: value } } : row),
-      `opening.${key}`,
+  const withOpenings = (openings: (rows: readonly Opening[]) => Opening[], join: string | null) =>
+    edit((row) => (row.kind === 'wall' ? { ...row, openings: openings(row.openings) } : row), join);
+  const setOpening = (index: number, key: string, value: number | string) =>
+    withOpenings(
+      (rows) => rows.map((row, i) => (i === index ? { ...row, [key]: value } : row)),
+      `opening.${index}.${key}`,
     );
 
   const carriers = $derived([
@@ -137,22 +147,38 @@
     {/if}
     {#if piece.kind === 'lamp'}
       <Sentence
-        text={'It throws {luxAt1M} lux one metre before it in a beam of {beamDeg}, tilted up by {tiltDeg}; its light is {softness}, with {pulseHz} pulses a second (0: even) and {runMin} minutes of battery (0: mains).'}
+        text={'It throws {luxAt1M} lux one metre before it in a beam of {beamDeg}, tilted up by {tiltDeg}; its light is {softness}, broken up by {pattern}, with {pulseHz} pulses a second (0: even) and {runMin} minutes of battery (0: mains).'}
         facts={FIELDS.lamp}
         values={piece}
         onchange={set}
       />
     {/if}
     {#if piece.kind === 'wall'}
-      <Sentence
-        text={'Opening {widthM} wide from {sillM} to {heightM} up, {offsetM} from the middle.'}
-        facts={FIELDS.opening}
-        values={piece.opening}
-        onchange={setOpening}
-      />
+      {#each piece.openings as opening, index (index)}
+        <Sentence
+          text={'Opening {widthM} wide from {sillM} to {heightM} up, {offsetM} from the middle.'}
+          facts={FIELDS.opening}
+          values={opening}
+          label={(_key, fact) => (index === 0 ? fact.label : `${fact.label} ${index + 1}`)}
+          onchange={(key, value) => setOpening(index, key, value)}
+        />
+        <button
+          class="link"
+          aria-label="Close opening {index + 1}"
+          onclick={() => withOpenings((rows) => rows.filter((_, i) => i !== index), null)}>Close it</button
+        >
+      {/each}
+      {#if piece.openings.length < MOST_OPENINGS}
+        <button class="link" onclick={() => withOpenings((rows) => [...rows, nextOpening()], null)}
+          >{piece.openings.length === 0 ? 'Cut an opening' : 'And another opening'}</button
+        >
+      {/if}
     {/if}
     {#if !isSubject}
       <Sentence text={'In the reading it counts as {layer}.'} facts={FIELDS.piece} values={piece} onchange={set} />
+    {/if}
+    {#if piece.kind !== 'figure' && piece.kind !== 'dog'}
+      <Sentence text={'Its sides {surface}.'} facts={FIELDS.piece} values={piece} onchange={set} />
     {/if}
   </p>
   <PieceHere {piece} {here} />

@@ -39,6 +39,14 @@ const COLOURS: Record<PieceKind, string> = {
   slab: '#cdbd97',
   tree: '#7b9a66',
   ridge: '#9fb09a',
+  stair: '#c9bda2',
+  platform: '#b99a70',
+  road: '#8d8a80',
+  water: '#86a9b0',
+  terrain: '#c2bd92',
+  fence: '#a68a66',
+  rock: '#a39d92',
+  bush: '#86a064',
 };
 const SUBJECT = '#0e5a4a';
 const GROUND = '#d9cca9';
@@ -219,7 +227,7 @@ export function materialOf(kind: PieceKind, isSubject: boolean): MeshLambertMate
   if (known) return known;
   const made = isSubject
     ? tinted(SUBJECT, 0, 'plain')
-    : tinted(COLOURS[kind], 1, kind === 'hedge' || kind === 'tree' ? 'leaves' : 'plain');
+    : tinted(COLOURS[kind], 1, kind === 'hedge' || kind === 'tree' || kind === 'bush' ? 'leaves' : 'plain');
   materials.set(key, made);
   return made;
 }

@@ -38,7 +38,7 @@ function taken(more: Partial<Shot>) {
     gaitId: 'gait-stand',
     ...more,
   };
-  const scene = sceneOf({ ...shoot, site: { pieces, place: null }, shots: [shot] }, shot);
+  const scene = sceneOf({ ...shoot, site: { pieces, place: null, underlays: [] }, shots: [shot] }, shot);
   return { scene, samples: sampleShot(scene) };
 }
 

@@ -2,7 +2,7 @@
   import type { Piece } from '@gentle-arc/core/model';
   import type { Scene } from '@gentle-arc/core/scene';
   import { drag, type Drag } from '$lib/ui/drag';
-  import { drawingOrder, outline, placed } from './plan-shapes';
+  import { drawingOrder, outline, placed } from '@gentle-arc/core/site';
   import type { PlanView } from './plan-view.svelte';
 
   /** The pieces of a site from above, walkers where they are at the playhead; each can be chosen, dragged and nudged. */

@@ -15,7 +15,7 @@
 
   const shadows = $derived(
     pieces.flatMap((piece) => {
-      if (piece.kind === 'ridge') return [];
+      if (piece.kind === 'ridge' || piece.kind === 'terrain' || piece.hidden) return [];
       const outline = shadowOf({ ...piece, ...shownPlace(piece) }, sun);
       if (!outline) return [];
       const points = outline.map(([xM, yM]) => `${view.x(xM).toFixed(1)},${view.y(yM).toFixed(1)}`).join(' ');

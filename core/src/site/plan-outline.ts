@@ -1,12 +1,18 @@
-import type { Piece } from '@gentle-arc/core/model';
+import type { Piece } from '../model';
+import { stepsOf } from './ground';
+import { wallParts } from './wall-parts';
 
-/** A piece as a closed path in site metres (y north; flip when drawing). */
+/** Plans of buildings are cut at this height above the floor, m. */
+const CUT_M = 1.2;
+
+/** A piece as an SVG path in metres of its own frame (y along its heading; flip when drawing). */
 export function outline(piece: Piece): string {
   const x = piece.depthM / 2;
   const y = piece.lengthM / 2;
   switch (piece.kind) {
     case 'post':
     case 'tree':
+    case 'bush':
     case 'bottle':
     case 'tin':
     case 'watch':
@@ -44,12 +50,36 @@ export function outline(piece: Piece): string {
       ].join('');
     }
     case 'wall': {
-      const from = Math.max(-y, piece.opening.offsetM - piece.opening.widthM / 2);
-      const to = Math.min(y, piece.opening.offsetM + piece.opening.widthM / 2);
-      return to > from
-        ? `M${-x} ${-y}H${x}V${from}H${-x}ZM${-x} ${to}H${x}V${y}H${-x}Z`
-        : `M${-x} ${-y}H${x}V${y}H${-x}Z`;
+      // Cut through at a metre and a bit, as plans of buildings are (ISO 128, from memory): doors and windows are open.
+      const cutM = Math.min(piece.heightM * 0.6, CUT_M);
+      const solid = wallParts(piece).filter(({ bottom, top }) => bottom <= cutM && top > cutM);
+      const sills = `M${-x} ${-y}H${x}V${y}H${-x}Z`;
+      return solid.length === 1 && solid[0].from === -y && solid[0].to === y
+        ? sills
+        : [
+            ...solid.map(({ from, to }) => `M${-x} ${from}H${x}V${to}H${-x}Z`),
+            ...wallParts(piece)
+              .filter(({ bottom, top }) => bottom === 0 && top <= cutM)
+              .map(({ from, to }) => `M0 ${from}V${to}`),
+          ].join('') || `M0 ${-y}V${y}`;
     }
+    case 'stair': {
+      const steps = stepsOf(piece);
+      const treads = Array.from({ length: steps - 1 }, (_, k) => -y + (2 * y * (k + 1)) / steps);
+      return `M${-x} ${-y}H${x}V${y}H${-x}Z${treads.map((at) => `M${-x} ${at}H${x}`).join('')}M0 ${-y}V${y * 0.9}`;
+    }
+    case 'fence':
+      return `M${-x} ${-y}H${x}V${y}H${-x}ZM${-x * 3} ${-y}H${x * 3}M${-x * 3} ${y}H${x * 3}`;
+    case 'road':
+      return `M${-x} ${-y}H${x}V${y}H${-x}ZM0 ${-y}V${y}`;
+    case 'water':
+      return `M${-x} ${-y}H${x}V${y}H${-x}Z${[-0.5, 0, 0.5]
+        .map((at) => `M${-x * 0.5} ${at * y}q${x * 0.25} ${y * 0.08} ${x * 0.5} 0t${x * 0.5} 0`)
+        .join('')}`;
+    case 'rock':
+      return `M${-x * 0.7} ${-y * 0.8}L${x * 0.4} ${-y}L${x} ${-y * 0.2}L${x * 0.7} ${y * 0.8}L${-x * 0.2} ${y}L${-x} ${y * 0.3}Z`;
+    case 'platform':
+      return `M${-x} ${-y}H${x}V${y}H${-x}ZM${-x} ${-y}L${x} ${y}M${x} ${-y}L${-x} ${y}`;
     case 'ridge':
       return `M${-x} ${-y}H${x}V${y}H${-x}ZM0 ${-y}V${y}`;
     default:
@@ -64,8 +94,16 @@ export const placed = (piece: Pick<Piece, 'xM' | 'yM' | 'headingDeg'>) =>
 /** Pieces from the ground up, so that the higher is drawn over the lower. */
 export const drawingOrder = (pieces: readonly Piece[]): Piece[] => {
   const rank: Record<Piece['kind'], number> = {
+    terrain: 0,
     ridge: 0,
+    water: 0.5,
+    road: 0.6,
     slab: 1,
+    platform: 2,
+    stair: 2,
+    fence: 4,
+    rock: 4,
+    bush: 5,
     box: 3,
     wall: 3,
     hedge: 4,
