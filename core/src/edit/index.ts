@@ -46,6 +46,7 @@ export { addPiece, asModel, changePiece, duplicatePiece, movePiece, removePiece,
 export { setAsTold } from './set-as-told';
 export { showAt, takeCamera, takeFocalLength, takeLens, takeRig } from './setup';
 export { addShot, duplicateShot, removeShot, shiftShot } from './shots';
+export { takeInPieces } from './take-in-site';
 export { putOn } from './put-on';
 export { asOnSite, bringOrLeave, stagePiece, withRidersOf } from './staging';
 export { startLight } from './start-light';

@@ -1,10 +1,13 @@
-import { clipped } from '../model';
+import { clipped, type SitePlace } from '../model';
 import { checkFile, type FileContents, type FileKind } from './file-limits';
 import { jsonOf } from './json';
 import { readPartsCsv } from './parts-csv';
 import { readPartsJson } from './parts-json';
 import { Refusal } from './refusal';
+import { readHeightsCsv } from './heights-csv';
 import { checkShoot } from './shoot-file';
+import { readSiteGeoJson } from './site-geojson';
+import { readSiteGpx } from './site-gpx';
 import { readWalkCsv } from './walk-csv';
 import { readWalkGpx, type Landing } from './walk-gpx';
 
@@ -30,6 +33,8 @@ export function readAnyFile(name: string, text: string, wanted: FileKind | null,
 
 function read(name: string, text: string, wanted: FileKind | null, landing: Landing): FileContents {
   const head = text.slice(0, 2000).trimStart();
+  const place = landing.place ?? null;
+  if (wanted === 'site') return { kind: 'site', site: readSite(name, text, head, place) };
   if (wanted === 'walk' || (wanted === null && /\.gpx$/i.test(name))) {
     const points = /\.gpx$/i.test(name) || /<gpx[\s>]/i.test(head) ? readWalkGpx(text, landing) : readWalkCsv(text);
     return { kind: 'walk', points };
@@ -39,6 +44,9 @@ function read(name: string, text: string, wanted: FileKind | null, landing: Land
       kind: 'parts',
       parts: head.startsWith('{') || /\.json$/i.test(name) ? readPartsJson(text) : readPartsCsv(text),
     };
+  if (wanted === null && /\.geojson$/i.test(name)) return { kind: 'site', site: readSiteGeoJson(text, place) };
+  if (wanted === null && /\.csv$/i.test(name) && /^\uFEFF?\s*(x|lat)\s*[,;\t]/i.test(head))
+    return { kind: 'site', site: readHeightsCsv(text, place) };
   if (wanted === null && /\.csv$/i.test(name))
     return /^\uFEFF?\s*t\s*[,;\t]/i.test(head)
       ? { kind: 'walk', points: readWalkCsv(text) }
@@ -46,5 +54,14 @@ function read(name: string, text: string, wanted: FileKind | null, landing: Land
   const value = jsonOf(text);
   if (wanted === null && typeof value === 'object' && value !== null && 'parts' in value && !('format' in value))
     return { kind: 'parts', parts: readPartsJson(text) };
+  if (typeof value === 'object' && value !== null && 'type' in value && value.type === 'FeatureCollection')
+    return { kind: 'site', site: readSiteGeoJson(text, place) };
   return { kind: 'shoot', shoot: checkShoot(value) };
+}
+
+/** A place: GPX, a grid of heights, or GeoJSON. */
+function readSite(name: string, text: string, head: string, place: SitePlace | null) {
+  if (/\.gpx$/i.test(name) || /<gpx[\s>]/i.test(head)) return readSiteGpx(text, place);
+  if (/\.csv$/i.test(name)) return readHeightsCsv(text, place);
+  return readSiteGeoJson(text, place);
 }

@@ -1,21 +1,23 @@
 import { clipped, type Part, type Shoot, type WalkPoint } from '../model';
 import type { OwnModel } from './model-glb';
 import { Refusal } from './refusal';
+import type { SiteFromEarth } from './site-features';
 
 /** What a file can be for. */
-export type FileKind = 'shoot' | 'parts' | 'walk' | 'model';
+export type FileKind = 'shoot' | 'parts' | 'walk' | 'model' | 'site';
 
 /**
  * Most that a file of a kind may hold, MB. All that a person makes is far smaller, and each is read well within two
  * seconds.
  */
-export const MOST_MB: Record<FileKind, number> = { shoot: 8, parts: 1, walk: 3, model: 8 };
+export const MOST_MB: Record<FileKind, number> = { shoot: 8, parts: 1, walk: 3, model: 8, site: 4 };
 
 export type FileContents =
   | { kind: 'shoot'; shoot: Shoot }
   | { kind: 'parts'; parts: Part[] }
   | { kind: 'walk'; points: WalkPoint[] }
-  | { kind: 'model'; model: OwnModel };
+  | { kind: 'model'; model: OwnModel }
+  | { kind: 'site'; site: SiteFromEarth };
 
 const PICTURE = /\.(jpe?g|png|webp|gif|heic|avif|tiff?|bmp|svg)$/i;
 /** A model by its ending. */
@@ -31,7 +33,7 @@ export function checkFile(name: string, bytes: number, wanted: FileKind | null):
   if (PICTURE.test(name))
     throw Refusal.of(
       'file',
-      `“${short}” is a picture, not a shoot. Pictures are measured in on the Lens screen of a shot, under “How far”.`,
+      `“${short}” is a picture, not a shoot. Pictures are measured in on the Lens screen of a shot, under “How far”, and laid under the plan on Scout.`,
     );
   if (FILM.test(name)) throw Refusal.of('file', `“${short}” is a film or a sound, which nothing here reads.`);
   if (wanted === 'model' && !MODEL_FILE.test(name))

@@ -287,7 +287,7 @@ describe('shoot file', () => {
     ],
     [
       'version must be at most 9; this file is version 10, made by a newer Gentle Arc: update this one.',
-      () => broken((raw) => Object.assign(raw, { version: 9 })),
+      () => broken((raw) => Object.assign(raw, { version: 10 })),
     ],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or ' +

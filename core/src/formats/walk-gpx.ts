@@ -1,7 +1,7 @@
-import { XMLParser, XMLValidator } from 'fast-xml-parser';
-import geodesic from 'geographiclib-geodesic';
 import * as z from 'zod';
-import { clipped, type WalkPoint } from '../model';
+import type { SitePlace, WalkPoint } from '../model';
+import { onPlan } from '../site';
+import { gpxOf } from './gpx';
 import { Refusal } from './refusal';
 import { checkWalk } from './walk-csv';
 
@@ -12,50 +12,13 @@ const TrackPointSchema = z.object({
   ele: number.optional(),
   time: z.iso.datetime({ offset: true }),
 });
-const GpxSchema = z.object({
-  gpx: z.object({
-    trk: z
-      .array(z.object({ trkseg: z.array(z.object({ trkpt: z.array(z.unknown()).default([]) })).default([]) }))
-      .default([]),
-  }),
-});
-
 /** Where the first point of a track goes on the site, metres. */
 export interface Landing {
   xM: number;
   yM: number;
   zM: number;
-}
-
-/** Twenty thousand points with all that devices write about each. */
-const MOST_TAGS = 360_000;
-
-function tagsIn(text: string): number {
-  let count = 0;
-  for (let i = text.indexOf('<'); i >= 0; i = text.indexOf('<', i + 1)) count += 1;
-  return count;
-}
-
-const damaged = (error: unknown) =>
-  Refusal.of(
-    '(the whole file)',
-    `(the whole file) is no track that can be read: ${clipped((error as Error).message)}.`,
-  );
-
-/** What the parser throws (too deep, a tag that is no name) is said as a refusal. */
-function parsed(parser: XMLParser, text: string): unknown {
-  try {
-    return parser.parse(text);
-  } catch (error) {
-    throw damaged(error);
-  }
-}
-function validated(text: string): ReturnType<typeof XMLValidator.validate> {
-  try {
-    return XMLValidator.validate(text);
-  } catch (error) {
-    throw damaged(error);
-  }
+  /** Where the site is: what is given by coordinates goes there. */
+  place?: SitePlace | null;
 }
 
 /**
@@ -64,34 +27,7 @@ function validated(text: string): ReturnType<typeof XMLValidator.validate> {
  * or stay level when the file has none. Throws a `Refusal` that names the track point.
  */
 export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
-  if (/<!(DOCTYPE|ENTITY)/i.test(text))
-    throw Refusal.of(
-      '(the whole file)',
-      '(the whole file) declares a document type or entities, which no track needs; take the declaration out.',
-    );
-  if (tagsIn(text) > MOST_TAGS)
-    throw Refusal.of(
-      '(the whole file)',
-      `(the whole file) has more than ${MOST_TAGS} tags; record fewer points, or take extensions out.`,
-    );
-  const valid = validated(text);
-  if (valid !== true)
-    throw Refusal.of(
-      '(the whole file)',
-      `(the whole file) is not XML: ${clipped(valid.err.msg)} (line ${valid.err.line}).`,
-    );
-  const many = new Set(['trk', 'trkseg', 'trkpt']);
-  const parser = new XMLParser({
-    ignoreAttributes: false,
-    attributeNamePrefix: '@',
-    parseTagValue: false,
-    removeNSPrefix: true,
-    isArray: (name) => many.has(name),
-    processEntities: false,
-  });
-  const gpx = GpxSchema.safeParse(parsed(parser, text));
-  if (!gpx.success) throw Refusal.of('gpx', 'gpx is missing: this is not a GPX file.');
-  const raw = (gpx.data.gpx.trk[0]?.trkseg ?? []).flatMap((segment) => segment.trkpt);
+  const raw = (gpxOf(text).trk[0]?.trkseg ?? []).flatMap((segment) => segment.trkpt);
   if (raw.length === 0) throw Refusal.of('trk', 'trk has no track points: record a track, not a route or waypoints.');
   const track = raw.map((value, i) => {
     const point = TrackPointSchema.safeParse(value);
@@ -109,18 +45,15 @@ export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
   const first = track[0];
   const startMs = Date.parse(first.time);
   const points = track.map((point) => {
-    const { s12 = 0, azi1 = 0 } = geodesic.Geodesic.WGS84.Inverse(
-      first['@lat'],
-      first['@lon'],
-      point['@lat'],
-      point['@lon'],
+    const { xM, yM } = onPlan(
+      { latitudeDeg: first['@lat'], longitudeDeg: first['@lon'] },
+      { latitudeDeg: point['@lat'], longitudeDeg: point['@lon'] },
     );
-    const azimuth = (azi1 * Math.PI) / 180;
     const rise = point.ele !== undefined && first.ele !== undefined ? point.ele - first.ele : 0;
     return {
       tS: (Date.parse(point.time) - startMs) / 1000,
-      xM: landing.xM + s12 * Math.sin(azimuth),
-      yM: landing.yM + s12 * Math.cos(azimuth),
+      xM: landing.xM + xM,
+      yM: landing.yM + yM,
       zM: landing.zM + rise,
     };
   });

@@ -17,8 +17,8 @@ const screenWall: Piece = {
   headingDeg: 90,
   openings: [],
 };
-function pick({ id, name, xM, yM, zM, layer, on, ownParts }: Piece) {
-  return { id, name, xM, yM, zM, layer, on, ownParts };
+function pick({ id, name, xM, yM, zM, layer, on, ownParts, group, locked, hidden, surface }: Piece) {
+  return { id, name, xM, yM, zM, layer, on, ownParts, group, locked, hidden, surface };
 }
 const TIMING = {
   durationS: 8,

@@ -7,6 +7,7 @@
 export { bearingDeg, fromPivot, nearestTurn, type Point3 } from './directions';
 export { distanceToPieceM } from './distance';
 export { groundHeightM, groundPieces, stepsOf, toLocal, topAt, toSite } from './ground';
+export { type OnEarth, onEarth, onPlan } from './on-earth';
 export { outlineOf, type Spot } from './outline';
 export { shadowOf } from './shadow';
 export { partOf, partsOf, seatFor, type ThingPart } from './parts';

@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import type { FileContents } from '@gentle-arc/core/formats';
-import { ShootSchema } from '@gentle-arc/core/model';
+import { ShootSchema, SitePlaceSchema } from '@gentle-arc/core/model';
 
 /** What the page asks the worker that reads and writes files. */
 export const FileRequestSchema = z.object({
   file: z.instanceof(File),
-  wanted: z.enum(['shoot', 'parts', 'walk', 'model']).nullable(),
-  landing: z.object({ xM: z.number(), yM: z.number(), zM: z.number() }),
+  wanted: z.enum(['shoot', 'parts', 'walk', 'model', 'site']).nullable(),
+  landing: z.object({ xM: z.number(), yM: z.number(), zM: z.number(), place: SitePlaceSchema.nullish() }),
 });
 export type FileRequest = z.infer<typeof FileRequestSchema>;
 

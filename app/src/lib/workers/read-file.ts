@@ -29,9 +29,9 @@ export async function readFile(
   const not = (why: string) => `“${clipped(file.name, 60)}” was not taken in, and nothing here has changed. ${why}`;
   try {
     checkFile(file.name, file.size, wanted);
-    const { xM, yM, zM } = landing;
+    const { xM, yM, zM, place } = landing;
     const contents = await host.call<FileContents | string>(
-      (remote) => remote.read({ file, wanted, landing: { xM, yM, zM } }) as Promise<FileContents | string>,
+      (remote) => remote.read({ file, wanted, landing: { xM, yM, zM, place: place ? { ...place } : null } }) as Promise<FileContents | string>,
       started ? MOST_MS : START_MS,
     );
     started = true;

@@ -43,7 +43,10 @@ class Opening {
       takers.photo(file);
       return;
     }
-    const contents = await readFile(file, wanted, takers.walk?.landing);
+    // A track is a way on the ground where nobody is there to walk it.
+    const asked = wanted ?? (takers.site && !takers.walk && /\.gpx$/i.test(file.name) ? 'site' : null);
+    const landing = { xM: 0, yM: 0, zM: 0, ...takers.walk?.landing, place: takers.site?.place ?? null };
+    const contents = await readFile(file, asked, landing);
     if (typeof contents === 'string') this.problem = contents;
     else if (contents.kind === 'shoot') await this.open(contents.shoot);
     else if (contents.kind === 'parts') {
@@ -52,6 +55,9 @@ class Opening {
     } else if (contents.kind === 'model') {
       if (takers.model) takers.model(contents.model);
       else this.problem = `“${file.name}” is a model: drop it on the Move screen of a shot.`;
+    } else if (contents.kind === 'site') {
+      if (takers.site) takers.site.take(contents.site);
+      else this.problem = `“${file.name}” holds a place: drop it on the Scout screen of a shoot.`;
     } else if (takers.walk) takers.walk.take(contents.points);
     else this.problem = `“${file.name}” holds a walk: choose a piece on the Move screen of a shot, then drop it there.`;
   }

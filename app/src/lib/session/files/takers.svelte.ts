@@ -1,5 +1,5 @@
-import type { Landing, OwnModel } from '@gentle-arc/core/formats';
-import type { Part, WalkPoint } from '@gentle-arc/core/model';
+import type { Landing, OwnModel, SiteFromEarth } from '@gentle-arc/core/formats';
+import type { Part, SitePlace, WalkPoint } from '@gentle-arc/core/model';
 
 /**
  * What the screen that is shown does with a file that is dropped on it. What it does not take is answered with where it
@@ -10,9 +10,11 @@ export interface Takers {
   parts: ((parts: Part[]) => void) | null;
   photo: ((file: File) => void) | null;
   model: ((model: OwnModel) => void) | null;
+  /** A place: pieces on earth, heights of the ground. Coordinates go by where the site is. */
+  site: { place: SitePlace | null; take: (site: SiteFromEarth) => void } | null;
 }
 
-export const takers: Takers = { walk: null, parts: null, photo: null, model: null };
+export const takers: Takers = { walk: null, parts: null, photo: null, model: null, site: null };
 
 /** While a component is shown it takes these; call while it is being set up, with what may change read inside. */
 export function takeDropped(what: () => Partial<Takers>): void {
