@@ -210,7 +210,7 @@ describe('heights of the ground', () => {
     const shoot = takeInPieces(
       newShoot('s', 'S', 'one'),
       readHeightsCsv(
-        rows((x, y) => 2 + y / 5),
+        rows((_x, y) => 2 + y / 5),
         null,
       ),
       idOf,

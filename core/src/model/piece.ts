@@ -93,7 +93,7 @@ export const WallSchema = z.strictObject({
  * The ground as it rises and falls: levels at the crossings of a grid as shares of its height, from its south-west
  * corner row by row northwards (as it lies when its heading is 0). Its length and depth span the grid.
  */
-export const MOST_GRID = 128;
+export const MOST_GRID = 64;
 export const TerrainSchema = z
   .strictObject({
     kind: z.literal('terrain'),

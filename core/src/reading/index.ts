@@ -8,6 +8,8 @@ export { type CompareBy, compareLenses, type LensColumn, withFocalLength } from 
 export { framesToRead } from './effort';
 export { focusPlan, type FocusPlan, softFocusM } from './focus-plan';
 export { type Arms, armsIn, fallOf, trickIn } from './hands';
+export { lookFor } from './scouted/look-for';
+export type { Scouted } from './scouted/scouted';
 export { type LitMinutes, litWhen, type LitWish } from './lit-when';
 export { verdictOnLenses } from './lens-verdict';
 export { type Figures, readFigures } from './read-figures';
