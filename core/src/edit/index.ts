@@ -50,6 +50,7 @@ export { takeInPieces } from './take-in-site';
 export { putOn } from './put-on';
 export { asOnSite, bringOrLeave, stagePiece, withRidersOf } from './staging';
 export { startLight } from './start-light';
+export { addUnderlay, changeUnderlay, fittedUnderlay, removeUnderlay } from './underlays';
 export { takeSubject } from './subject';
 export { rangeIn, withField } from './support';
 export { asFall } from './fall';

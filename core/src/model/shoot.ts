@@ -8,7 +8,7 @@ import { stagedPieces } from './staging';
 import { checkReferences } from './references';
 import { ShotSchema, type Shot } from './shot';
 import { idText, nameText } from './text';
-import { UnderlaySchema } from './underlay';
+import { type Underlay, UnderlaySchema } from './underlay';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
 export const SHOOT_VERSION = 9;
@@ -73,6 +73,8 @@ export interface Setup {
   subject: Piece | null;
   /** Where on earth the site is. */
   place: SitePlace | null;
+  /** What lies under the plan. */
+  underlays: readonly Underlay[];
   limits: Limits;
 }
 
@@ -98,6 +100,7 @@ export function setupOf(shoot: Shoot, shot: Shot): Setup {
     pieces,
     subject: shot.subjectId === null ? null : find(pieces, shot.subjectId, 'subject'),
     place: shoot.site.place,
+    underlays: shoot.site.underlays,
     limits: limitsOf(shoot.limits),
   };
 }

@@ -2,8 +2,8 @@ import * as z from 'zod';
 import { number } from './facts';
 import { idText, nameText } from './text';
 
-/** Most letters of a picture under the plan: 450 kB of it, which every saved state of a shoot carries. */
-export const MOST_UNDERLAY_LETTERS = 600_000;
+/** Most letters of a picture under the plan: 225 kB of it, which every saved state of a shoot carries. */
+export const MOST_UNDERLAY_LETTERS = 300_000;
 /** A picture that a person gives may be this large before it is made small, pixels. */
 export const MOST_UNDERLAY_PIXELS = 100_000_000;
 

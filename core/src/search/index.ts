@@ -5,3 +5,4 @@
  * for (const { found } of searchCures(shoot, shot)) if (found) show(found.cures); // one reading a step
  */
 export { type Cure, curesFor, searchCures, type SearchStep } from './cures';
+export { nearTheLens, type NearOffer } from './near-the-lens';

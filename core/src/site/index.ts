@@ -9,6 +9,7 @@ export { distanceToPieceM } from './distance';
 export { groundHeightM, groundPieces, stepsOf, toLocal, topAt, toSite } from './ground';
 export { type OnEarth, onEarth, onPlan } from './on-earth';
 export { outlineOf, type Spot } from './outline';
+export { sideOutline } from './side-outline';
 export { shadowOf } from './shadow';
 export { partOf, partsOf, seatFor, type ThingPart } from './parts';
 export { drawingOrder, outline, placed } from './plan-outline';

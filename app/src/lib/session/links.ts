@@ -4,6 +4,9 @@ import { resolve } from '$app/paths';
 const coded = encodeURIComponent;
 
 export const shotsHref = (shootId: string): string => resolve('/shoot/[shootId]', { shootId: coded(shootId) });
+export const scoutHref = (shootId: string, shotId?: string): string =>
+  resolve('/shoot/[shootId]/scout', { shootId: coded(shootId) }) +
+  (shotId === undefined ? '' : `?shot=${coded(shotId)}`);
 export const kitHref = (shootId: string, buildId?: string): string =>
   resolve('/shoot/[shootId]/kit', { shootId: coded(shootId) }) +
   (buildId === undefined ? '' : `?build=${coded(buildId)}`);

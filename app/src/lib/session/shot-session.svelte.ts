@@ -1,5 +1,5 @@
 import { getContext, onDestroy, setContext } from 'svelte';
-import { type Bench, type Kit, type Leg, type Shoot, type Shot, withLeg } from '@gentle-arc/core/model';
+import { type Bench, type Kit, type Leg, newShot, type Shoot, type Shot, withLeg } from '@gentle-arc/core/model';
 import { motionOf, plannedFilm, withBody } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
 import { LiveReading } from '$lib/workers/live-reading.svelte';
@@ -26,7 +26,13 @@ export class ShotSession {
   partingId: string | null = $state(null);
 
   readonly shoot: Shoot = $derived.by(() => this.store.shoot);
-  readonly shot: Shot = $derived.by(() => this.shoot.shots.find(({ id }) => id === this.shotId) ?? this.shoot.shots[0]);
+  readonly shot: Shot = $derived.by(
+    () =>
+      this.shoot.shots.find(({ id }) => id === this.shotId) ??
+      this.shoot.shots.at(0) ??
+      // A place can be scouted before there is any shot.
+      newShot(this.shoot.kit, this.shotId, 'From here', null),
+  );
   readonly scene = $derived.by(() => sceneOf(this.shoot, this.shot));
   readonly motion = $derived.by(() => motionOf(this.scene));
   readonly film = $derived.by(() => plannedFilm(this.scene, this.motion));

@@ -31,7 +31,10 @@ export async function readFile(
     checkFile(file.name, file.size, wanted);
     const { xM, yM, zM, place } = landing;
     const contents = await host.call<FileContents | string>(
-      (remote) => remote.read({ file, wanted, landing: { xM, yM, zM, place: place ? { ...place } : null } }) as Promise<FileContents | string>,
+      (remote) =>
+        remote.read({ file, wanted, landing: { xM, yM, zM, place: place ? { ...place } : null } }) as Promise<
+          FileContents | string
+        >,
       started ? MOST_MS : START_MS,
     );
     started = true;

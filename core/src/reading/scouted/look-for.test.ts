@@ -55,7 +55,7 @@ describe('what a place offers from here', () => {
     expect(found([long('Across', 0, 6, 90, 8)]).lines).toBeUndefined();
   });
   it('sees pairs that mirror each other, and how far off their axis the camera is', () => {
-    const pairs = [post('a', -1, 1), post('b', 1, 1), post('c', -1, 3), post('d', 1, 3)];
+    const pairs = [post('a', -1.8, 1), post('b', 1.8, 1), post('c', -1.8, 3), post('d', 1.8, 3)];
     expect(found(pairs).symmetry).toMatchObject({
       tells: 'good',
       pieceIds: expect.arrayContaining(['a', 'b', 'c', 'd']) as string[],

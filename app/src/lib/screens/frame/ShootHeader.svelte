@@ -3,7 +3,7 @@
   import { page } from '$app/state';
   import { AdjustmentsHorizontalOutline, FileExportOutline, RedoOutline, UndoOutline } from 'flowbite-svelte-icons';
   import { exportPath, exportShoot } from '../../session/exports';
-  import { kitHref, lensHref, limitsHref, moveHref, shotsHref } from '$lib/session/links';
+  import { kitHref, lensHref, limitsHref, moveHref, scoutHref, shotsHref } from '$lib/session/links';
   import EarlierStates from './EarlierStates.svelte';
   import Menu from '$lib/ui/Menu.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -16,6 +16,9 @@
   const shotId = $derived(page.params.shotId);
   const bench = $derived(/\/(lens|marks)$/.test(page.route.id ?? ''));
   const kit = $derived(page.route.id?.endsWith('/kit') ?? false);
+  const scout = $derived(page.route.id?.endsWith('/scout') ?? false);
+  /** The shot that is open, or through which the place is seen. */
+  const seenThrough = $derived(shotId ?? (scout ? (page.url.searchParams.get('shot') ?? undefined) : undefined));
   const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
@@ -44,10 +47,13 @@
     size={Math.max(6, store.shoot.name.length)}
   />
   <nav class="flex items-center gap-0.5" aria-label="Screens">
+    <a class="quiet-button tab" href={scoutHref(store.shoot.id, seenThrough)} aria-current={scout ? 'page' : undefined}
+      >Scout</a
+    >
     <a
       class="quiet-button tab"
       href={shotsHref(store.shoot.id)}
-      aria-current={shotId || limits || kit ? undefined : 'page'}>Shots</a
+      aria-current={shotId || limits || kit || scout ? undefined : 'page'}>Shots</a
     >
     <a class="quiet-button tab" href={kitHref(store.shoot.id)} aria-current={kit ? 'page' : undefined}>Kit</a>
     {#if limits}<span class="text-soft" aria-hidden="true">›</span>

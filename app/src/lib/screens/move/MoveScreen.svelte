@@ -27,14 +27,15 @@
   import LegBar from './LegBar.svelte';
   import MoveChooser from './MoveChooser.svelte';
   import MoveWords from './MoveWords.svelte';
-  import PlanPane from './PlanPane.svelte';
+  import PlanPane from '$lib/views/plan/PlanPane.svelte';
   import ReadingList from './ReadingList.svelte';
   import ShotSentence from './ShotSentence.svelte';
   import SideBySide from './SideBySide.svelte';
   import TimingWords from './TimingWords.svelte';
   import Variants from './Variants.svelte';
   import Verdict from './Verdict.svelte';
-  import WordBar, { type Word } from './WordBar.svelte';
+  import WordBar from '$lib/ui/WordBar.svelte';
+  import { type Word, wordsFor } from './words';
 
   /**
    * One shot at a glance: its picture, its plan, the verdict and the shot in one sentence stay in sight; everything else
@@ -191,7 +192,7 @@
     <div class="right">
       <PlanPane {selected} {drawing} onselect={select} />
       <div class="verdict"><Verdict onmore={() => show('reading')} /></div>
-      <WordBar open={shownWord} piece={selected !== null} onopen={show} />
+      <WordBar label="More of this shot" open={shownWord} words={wordsFor(selected !== null)} onopen={show} />
       <div class="words">
         {#if shownWord === 'reading'}
           {#if scene.pieces.length === 0}
@@ -235,7 +236,7 @@
             />{/await}
         {:else if shownWord === 'camera'}{#await import('./CameraWords.svelte') then { default: CameraWords }}<CameraWords
             />{/await}
-        {:else if shownWord === 'light'}{#await import('./SunWords.svelte') then { default: SunWords }}<SunWords
+        {:else if shownWord === 'light'}{#await import('$lib/views/light/SunWords.svelte') then { default: SunWords }}<SunWords
             />{/await}
         {:else if shownWord === 'rig'}{#await import('./HandWords.svelte') then { default: HandWords }}<HandWords
             />{/await}
@@ -251,7 +252,7 @@
           />
           <span class="sm:hidden">{@render variants()}</span>
         {:else if selected}
-          {#await import('./PieceSentence.svelte') then { default: PieceSentence }}
+          {#await import('$lib/views/piece/PieceSentence.svelte') then { default: PieceSentence }}
             <PieceSentence
               piece={selected}
               drawingWalk={drawing === 'walk'}

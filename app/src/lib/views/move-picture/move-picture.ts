@@ -113,7 +113,11 @@ function film(kind: MoveKind): Samples {
     },
     move,
   };
-  const shoot = { ...empty, site: { pieces: [newPiece('figure', 'who', 'Who', 0, 0, 0)], place: null, underlays: [] }, shots: [shot] };
+  const shoot = {
+    ...empty,
+    site: { pieces: [newPiece('figure', 'who', 'Who', 0, 0, 0)], place: null, underlays: [] },
+    shots: [shot],
+  };
   const scene = sceneOf(shoot, shot);
   return sampleShot(scene, motionOf(scene));
 }

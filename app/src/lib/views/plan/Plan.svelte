@@ -2,8 +2,8 @@
   import type { Drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { extent } from 'd3-array';
-  import { onMount, untrack } from 'svelte';
-  import type { Piece } from '@gentle-arc/core/model';
+  import { onMount, type Snippet, untrack } from 'svelte';
+  import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
   import type { Scene, Stance } from '@gentle-arc/core/scene';
   import type { Finding, Pass, Sweep } from '@gentle-arc/core/findings';
   import type { Samples, ShotMotion } from '@gentle-arc/core/motion';
@@ -19,6 +19,7 @@
   import Shadows from './Shadows.svelte';
   import SunMarks from './SunMarks.svelte';
   import SweepMarks from './SweepMarks.svelte';
+  import Underlays from './Underlays.svelte';
   import WalkMarks from './WalkMarks.svelte';
 
   /**
@@ -38,9 +39,12 @@
     sweeps: readonly Sweep[];
     passes: readonly Pass[];
     selectedId: string | null;
+    /** What is chosen with it. */
+    chosenIds?: readonly string[];
+    over?: Snippet<[PlanView]>;
     /** A press puts a point where it is, whatever lies there. */
     drawing: boolean;
-    onselect: (id: string | null) => void;
+    onselect: (id: string | null, also?: boolean) => void;
     onseek: (tS: number) => void;
     /** Two fingers turn what is chosen, or the move, by so many degrees. */
     ontwist: (byDeg: number) => void;
@@ -54,7 +58,20 @@
   }
   let props: Props = $props();
   const { settle } = editing();
-  const { scene, motion, samples, row, active, findings, sweeps, passes, selectedId, drawing } = $derived(props);
+  const {
+    scene,
+    motion,
+    samples,
+    row,
+    active,
+    findings,
+    sweeps,
+    passes,
+    selectedId,
+    chosenIds = [],
+    drawing,
+    over,
+  } = $derived(props);
 
   const view = new PlanView();
   let svg: SVGSVGElement;
@@ -138,7 +155,10 @@
   });
 
   /** Large ground is only dragged once it is chosen: most presses on it mean what stands there. */
-  const grabbable = (piece: Piece) => piece.kind !== 'ridge' && (piece.kind !== 'slab' || piece.id === selectedId);
+  const grabbable = (piece: Piece) =>
+    !piece.locked &&
+    piece.kind !== 'ridge' &&
+    (!PIECE_KINDS[piece.kind].ground || piece.id === selectedId || chosenIds.includes(piece.id));
   /** A walker is taken hold of where it is, and its walk goes along from where it starts. */
   function grabPiece(piece: Piece, at: { xM: number; yM: number }): Drag {
     const from = scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
@@ -151,8 +171,11 @@
     const under = document
       .elementsFromPoint(event.clientX, event.clientY)
       .find((element) => element.hasAttribute('data-piece'));
-    if (under) props.onselect(under.getAttribute('data-piece'));
+    if (under) props.onselect(under.getAttribute('data-piece'), isMore(event));
   }
+
+  /** With Shift or Ctrl something is chosen beside what is chosen already. */
+  const isMore = (event: MouseEvent | KeyboardEvent) => event.shiftKey || event.ctrlKey || event.metaKey;
 
   /** Arrow keys nudge what has the focus: a decimetre, with Shift a metre. */
   function nudge(event: KeyboardEvent, at: { xM: number; yM: number }, move: Grab) {
@@ -182,18 +205,20 @@
 <div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press}>
+    <Underlays underlays={scene.underlays} {view} />
     {#if sun}<Shadows {sun} pieces={scene.pieces} {shownPlace} {view} />{/if}
     <SweepMarks {sweeps} {passes} {placeAt} {view} />
     <PlanPieces
       {scene}
       {view}
       {selectedId}
+      {chosenIds}
       {drawing}
       {shownPlace}
       grab={(piece, at) => (drawing || !grabbable(piece) ? null : grabPiece(piece, at))}
       {grabbable}
       {nudge}
-      onselect={props.onselect}
+      onselect={(id, event) => props.onselect(id, isMore(event))}
       onmove={props.onmovepiece}
     />
     <PathWedge {samples} row={last} {view} />
@@ -241,7 +266,8 @@
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
 
-    {#if selected && !drawing}
+    {@render over?.(view)}
+    {#if selected && !selected.locked && !drawing}
       <PieceGrips
         piece={{ ...selected, ...placeOnly(shownPlace(selected)) }}
         {view}

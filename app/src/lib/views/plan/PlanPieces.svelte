@@ -10,18 +10,20 @@
     scene: Scene;
     view: PlanView;
     selectedId: string | null;
+    chosenIds: readonly string[];
     /** A press puts a point where it is, whatever lies there. */
     drawing: boolean;
     shownPlace: (piece: Piece) => { xM: number; yM: number; headingDeg: number };
     grabbable: (piece: Piece) => boolean;
     grab: (piece: Piece, at: { xM: number; yM: number }) => Drag | null;
     nudge: (event: KeyboardEvent, at: { xM: number; yM: number }, move: (xM: number, yM: number) => void) => void;
-    onselect: (id: string) => void;
+    onselect: (id: string, event: MouseEvent | KeyboardEvent) => void;
     onmove: (id: string, xM: number, yM: number) => void;
   }
-  let { scene, view, selectedId, drawing, shownPlace, grabbable, grab, nudge, onselect, onmove }: Props = $props();
+  let { scene, view, selectedId, chosenIds, drawing, shownPlace, grabbable, grab, nudge, onselect, onmove }: Props =
+    $props();
 
-  const pieces = $derived(drawingOrder(scene.pieces));
+  const pieces = $derived(drawingOrder(scene.pieces.filter(({ hidden }) => !hidden)));
 </script>
 
 <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
@@ -30,7 +32,8 @@
     <path
       class="piece {piece.kind}"
       class:subject={piece.id === scene.subject?.id}
-      class:selected={piece.id === selectedId}
+      class:selected={piece.id === selectedId || chosenIds.includes(piece.id)}
+      class:locked={piece.locked}
       d={outline(piece)}
       transform={placed(at)}
       data-grab={grabbable(piece) ? '' : undefined}
@@ -42,17 +45,18 @@
       onclick={(event) => {
         if (drawing) return;
         event.stopPropagation();
-        onselect(piece.id);
+        onselect(piece.id, event);
       }}
       onkeydown={(event) => {
         if (event.key === 'Enter' || event.key === ' ') {
           event.preventDefault();
           event.stopPropagation();
-          onselect(piece.id);
+          onselect(piece.id, event);
         }
-        nudge(event, scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
-          onmove(piece.id, xM, yM),
-        );
+        if (!piece.locked)
+          nudge(event, scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
+            onmove(piece.id, xM, yM),
+          );
       }}
     >
       <title>{piece.name}</title>
@@ -70,7 +74,20 @@
   .piece[data-grab] {
     cursor: grab;
   }
+  .water {
+    fill: color-mix(in srgb, var(--far) 34%, var(--paper));
+  }
+  .terrain {
+    fill: none;
+    stroke-dasharray: 4 4;
+  }
+  .road,
+  .stair,
+  .platform {
+    fill-opacity: 0.6;
+  }
   .hedge,
+  .bush,
   .tree {
     fill: color-mix(in srgb, #9db06f 75%, var(--paper));
     fill-opacity: 0.8;

@@ -4,7 +4,12 @@
   import type { PlanView } from './plan-view.svelte';
 
   /** How long things are on the plan, and which way north is. */
-  let { view, width, height }: { view: PlanView; width: number; height: number } = $props();
+  let {
+    view,
+    width,
+    height,
+    north = true,
+  }: { view: PlanView; width: number; height: number; north?: boolean } = $props();
 
   const FOOT_M = 0.3048;
   const bar = $derived.by(() => {
@@ -19,9 +24,11 @@
   <path d="M0 -5V0H{bar.px}V-5" />
   <text x={bar.px + 6} y="0">{bar.said}</text>
 </g>
-<g class="scale" transform="translate({width - 20} {height - 16})"
-  ><path d="M0 6V-8M-4 -3L0 -8L4 -3" /><text y="-13" text-anchor="middle">N</text></g
->
+{#if north}
+  <g class="scale" transform="translate({width - 20} {height - 16})"
+    ><path d="M0 6V-8M-4 -3L0 -8L4 -3" /><text y="-13" text-anchor="middle">N</text></g
+  >
+{/if}
 
 <style>
   .scale {

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { SitePlace } from '@gentle-arc/core/model';
-  import { litWhen, type LitWish } from '@gentle-arc/core/reading';
+  import { onDestroy } from 'svelte';
+  import type { LitWish } from '@gentle-arc/core/reading';
+  import { LiveScout } from '$lib/workers/live-scout.svelte';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Choice from '$lib/ui/Choice.svelte';
 
@@ -15,7 +17,14 @@
   const session = shotSession();
   let wish: LitWish = $state({ side: 'any', from: 'left', atMostDeg: 15 });
   const name = $derived(session.scene.subject?.name ?? '');
-  const found = $derived(litWhen(session.film, place, day, wish));
+  const scout = new LiveScout();
+  onDestroy(() => scout.close());
+  const { lit } = scout;
+  $effect(() => {
+    const { shoot, shot } = session;
+    if (session.scene.subject) void lit.ask({ shoot, shotId: shot.id, place: { ...place }, day, wish: { ...wish } });
+  });
+  const found = $derived(lit.answer);
   const SIDES: Record<LitWish['side'], string> = {
     any: 'from anywhere',
     front: 'from the front',
@@ -51,7 +60,11 @@
     ]}
     onchange={(deg) => (wish.atMostDeg = Number(deg))}
   />?
-  {#if found.length === 0}
+  {#if lit.problem}
+    {lit.problem}
+  {:else if found === null}
+    <span class="text-soft" role="status">Looking through the day…</span>
+  {:else if found.length === 0}
     <b>Not on this day</b>, with all that stands around.
   {:else}
     {#each found as { from, to }, i (from)}{i > 0 ? ', ' : ''}<button

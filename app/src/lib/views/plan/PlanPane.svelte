@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { tick } from 'svelte';
-  import { PlusOutline } from 'flowbite-svelte-icons';
+  import { type Snippet, tick } from 'svelte';
+  import { ExpandOutline, PlusOutline } from 'flowbite-svelte-icons';
   import {
     MoveSchema,
     type Piece,
@@ -19,7 +19,12 @@
     changePiece,
     movePiece,
     moveWalkPoint,
-    removePiece,
+    addPlace,
+    movePieces,
+    PLACES,
+    type PlaceKind,
+    removePieces,
+    turnPieces,
     spotFor,
     bringOrLeave,
     takeSubject,
@@ -35,16 +40,27 @@
   import { newId } from '$lib/session/store/new-id';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
-  import Plan from '../../views/plan/Plan.svelte';
+  import Plan from './Plan.svelte';
+  import type { PlanView } from './plan-view.svelte';
 
   /** The plan, and what a hand does on it: dragging, turning and adding, as changes of the shoot. */
   interface Props {
     selected: Piece | null;
-    /** What a press adds a point to. */
-    drawing: 'walk' | 'path' | null;
-    onselect: (id: string | null) => void;
+    /** Pieces that are chosen with it. */
+    chosenIds?: readonly string[];
+    /** What a press adds a point to; `spot`: it is only told. */
+    drawing: 'walk' | 'path' | 'spot' | null;
+    /** Grows until it fills what it lies in. */
+    tall?: boolean;
+    /** `also`: it is chosen beside what is chosen already. */
+    onselect: (id: string | null, also?: boolean) => void;
+    onspot?: (xM: number, yM: number) => void;
+    /** Changes places with the picture. */
+    onswap?: () => void;
+    /** Something else that lies over the plan, in its own pixels. */
+    over?: Snippet<[PlanView]>;
   }
-  let { selected, drawing, onselect }: Props = $props();
+  let { selected, chosenIds = [], drawing, tall = false, onselect, onspot, onswap, over }: Props = $props();
 
   const session = shotSession();
   const { shoot, scene, motion, samples, row, active } = $derived(session);
@@ -94,6 +110,7 @@
   function place(xM: number, yM: number) {
     if (drawing === 'walk' && selected)
       onchange(addWalkPoint(shoot, shot.id, scenePiece(selected.id) ?? selected, xM, yM), null);
+    else if (drawing === 'spot') onspot?.(xM, yM);
     else if (drawing === 'path') {
       const { pivot } = motion.legs[active].moveFrame;
       onleg((leg) => ({ ...leg, move: addPathPoint(leg.move, cm(xM - pivot.xM), cm(yM - pivot.yM)) }), null);
@@ -109,21 +126,47 @@
     else onleg((leg) => ({ ...leg, move: turned(leg.move, byDeg) }), 'twist');
   }
 
+  const many = $derived(chosenIds.length > 1);
+  /** Dragged, what is chosen goes together. */
+  function moveTo(id: string, xM: number, yM: number) {
+    if (!many || !chosenIds.includes(id)) {
+      onchange(movePiece(shoot, shot.id, id, xM, yM, session.onlyHere), `piece.${id}`);
+      return;
+    }
+    const from = shot.walks.find(({ pieceId }) => pieceId === id)?.points[0] ?? scenePiece(id);
+    if (from) onchange(movePieces(shoot, shot.id, chosenIds, cm(xM - from.xM), cm(yM - from.yM)), `pieces.${id}`);
+  }
+
   const scenePiece = (id: string) => scene.pieces.find((piece) => piece.id === id);
-  const turn = (id: string, headingDeg: number) =>
+  function turn(id: string, headingDeg: number) {
+    const now = scenePiece(id);
+    if (many && now) onchange(turnPieces(shoot, chosenIds, headingDeg - now.headingDeg), `turn.${id}`);
+    else turnOne(id, headingDeg);
+  }
+  const turnOne = (id: string, headingDeg: number) =>
     onchange(turnPiece(shoot, shot.id, id, ((headingDeg % 360) + 360) % 360, session.onlyHere), `turn.${id}`);
   /** Pieces that this shot leaves out. */
   const away = $derived(shoot.site.pieces.filter(({ id }) => !stagedIn(shot, id).there));
 
+  /** Where a new piece helps, seen from the middle of the move. */
+  function spotOf(kind: PieceKind) {
+    const middle = Math.floor(samples.count / 2);
+    return spotFor(kind, { xM: samples.xM[middle], yM: samples.yM[middle] }, motion.pivot, shoot.site.pieces);
+  }
+
+  /** A place that is put together of several pieces. */
+  async function addRoom(place: PlaceKind) {
+    const { xM, yM } = spotOf('slab');
+    const next = addPlace(shoot, place, cm(xM), cm(yM), () => newId('piece'));
+    if (!onchange(next, null)) return;
+    onselect(next.site.pieces[shoot.site.pieces.length].id);
+    await tick();
+    plan?.fit();
+  }
+
   async function add(kind: PieceKind, from?: OwnModel) {
     const id = newId('piece');
-    const middle = Math.floor(samples.count / 2);
-    const { xM, yM } = spotFor(
-      kind,
-      { xM: samples.xM[middle], yM: samples.yM[middle] },
-      motion.pivot,
-      shoot.site.pieces,
-    );
+    const { xM, yM } = spotOf(kind);
     const plain = addPiece(shoot, kind, id, xM, yM);
     const next = from ? changePiece(plain, id, (piece) => asModel(piece, from)) : plain;
     const firstSubject = kind === 'figure' && shot.subjectId === null;
@@ -157,7 +200,9 @@
   takeDropped(() => ({ model: (model: OwnModel) => void add('model', model) }));
 
   function remove() {
-    if (selected && onchange(removePiece(shoot, selected.id), null)) onselect(null);
+    if (!selected) return;
+    const ids = many ? chosenIds : [selected.id];
+    if (onchange(removePieces(shoot, ids), null) && !selected.locked) onselect(null);
   }
   // For whoever is on the plan, not for a button that happens to have the focus.
   const onPlan = ({ target }: KeyboardEvent) =>
@@ -172,7 +217,7 @@
   );
 </script>
 
-<div class="plan" bind:this={host}>
+<div class="plan" class:tall bind:this={host}>
   <Plan
     bind:this={plan}
     {scene}
@@ -184,6 +229,8 @@
     {sweeps}
     {passes}
     selectedId={selected?.id ?? null}
+    {chosenIds}
+    {over}
     drawing={drawing !== null}
     {onselect}
     {onseek}
@@ -191,7 +238,7 @@
     onplace={place}
     onmovehandle={moveHandle}
     onmovepivot={movePivot}
-    onmovepiece={(id, xM, yM) => onchange(movePiece(shoot, shot.id, id, xM, yM, session.onlyHere), `piece.${id}`)}
+    onmovepiece={moveTo}
     onturnpiece={turn}
     onresizepiece={(id, lengthM, depthM) =>
       edit(
@@ -210,12 +257,17 @@
       width="w-56"
       items={[
         ...Object.entries(PIECE_KINDS)
-          .filter(([kind]) => kind !== 'model')
+          .filter(([kind]) => kind !== 'model' && kind !== 'terrain')
           .map(([kind, facts]) => ({
             name: facts.label,
             group: PIECE_GROUPS[facts.group],
             onpress: () => void add(kind as PieceKind),
           })),
+        ...Object.entries(PLACES).map(([place, name]) => ({
+          name,
+          group: PIECE_GROUPS.place,
+          onpress: () => void addRoom(place as PlaceKind),
+        })),
         {
           name: 'Own model: a GLB file of up to 20,000 triangles',
           group: 'Your own',
@@ -228,6 +280,12 @@
         })),
       ]}><PlusOutline class="h-4 w-4" />Add a piece</Menu
     >
+    {#if onswap}<button
+        class="quiet-button"
+        onclick={onswap}
+        aria-label="Plan and picture change places"
+        title="Plan and picture change places"><ExpandOutline class="h-4 w-4" /></button
+      >{/if}
     <FilePicker bind:this={models} label="Model file" accept=".glb,model/gltf-binary" onfile={takeModel} />
   </div>
   {#if problem}<Trouble onclose={() => (problem = null)}>{problem}</Trouble>{/if}
@@ -239,7 +297,12 @@
     height: 35%;
     min-height: 12rem;
   }
+  .plan.tall {
+    flex: 1;
+    height: auto;
+  }
   .add {
+    display: flex;
     position: absolute;
     top: 6px;
     left: 6px;
@@ -248,8 +311,13 @@
     font-size: 0.9rem;
   }
   @media (max-width: 799px) {
-    .plan {
+    .plan,
+    .plan.tall {
+      flex: none;
       height: 19rem;
+    }
+    .plan.tall {
+      height: 60dvh;
     }
   }
 </style>
