@@ -1,6 +1,9 @@
 /** Hands a text to the person as a file. */
-export function download(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export const download = (name: string, type: string, text: string): void =>
+  downloadBlob(name, new Blob([text], { type }));
+
+export function downloadBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -9,6 +9,8 @@ const PreferencesSchema = z.object({
   lensBlur: z.boolean().catch(false),
   motionBlur: z.boolean().catch(false),
   sharpTone: z.boolean().catch(false),
+  /** Depth runs from warm to cool over the colours of the picture. */
+  depthTint: z.boolean().catch(false),
   mainsHz: z.literal([50, 60]).catch(50),
 });
 

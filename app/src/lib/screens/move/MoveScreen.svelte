@@ -48,6 +48,8 @@
   let screen: HTMLElement | undefined = $state();
   let open = $state<Word>('reading');
   let choosing = $state(false);
+  /** The plan is the large one. */
+  let swapped = $state(false);
   let selectedId: string | null = $state(null);
   /** What a press on the plan adds a point to. */
   let drawing: 'walk' | 'path' | null = $state(null);
@@ -119,6 +121,7 @@
 
   playKeys(session);
   shortcuts(() => [
+    { key: 'x', does: 'Plan and picture change places', press: () => (swapped = !swapped) },
     { key: 'v', does: 'The other way to make it', when: () => shot.other !== null, press: () => changeShot(flicked) },
     {
       key: 'Escape',
@@ -145,6 +148,26 @@
   />
 {/snippet}
 
+{#snippet plan(tall: boolean)}
+  <PlanPane {selected} {drawing} {tall} onselect={select} onswap={() => (swapped = !swapped)} />
+{/snippet}
+{#snippet picture()}
+  <div class="picture">
+    <Picture
+      {scene}
+      samples={session.shown}
+      {row}
+      about={chosen?.about ?? null}
+      playing={playhead.playing}
+      onpick={pick}
+    />
+    <div class="flex flex-wrap items-center justify-between gap-x-3 py-1">
+      <Transport {playhead} {samples} bodied={session.bodied} />
+      <span class="hidden sm:block">{@render variants()}</span>
+    </div>
+  </div>
+{/snippet}
+
 {#if beside && shot.other}
   <main class="screen beside">
     <h1 class="sr-only">{shot.name}, two ways side by side</h1>
@@ -163,20 +186,7 @@
   <main class="screen" bind:this={screen}>
     <h1 class="sr-only">Move: {shot.name}</h1>
     <div class="left">
-      <div class="picture">
-        <Picture
-          {scene}
-          samples={session.shown}
-          {row}
-          about={chosen?.about ?? null}
-          playing={playhead.playing}
-          onpick={pick}
-        />
-        <div class="flex flex-wrap items-center justify-between gap-x-3 py-1">
-          <Transport {playhead} {samples} bodied={session.bodied} />
-          <span class="hidden sm:block">{@render variants()}</span>
-        </div>
-      </div>
+      {#if swapped}{@render plan(true)}{:else}{@render picture()}{/if}
       <div class="sentence"><ShotSentence onmove={chooseMoves} /></div>
       <div class="strip">
         <Strip
@@ -190,7 +200,7 @@
     </div>
 
     <div class="right">
-      <PlanPane {selected} {drawing} onselect={select} />
+      {#if swapped}{@render picture()}{:else}{@render plan(false)}{/if}
       <div class="verdict"><Verdict onmore={() => show('reading')} /></div>
       <WordBar label="More of this shot" open={shownWord} words={wordsFor(selected !== null)} onopen={show} />
       <div class="words">

@@ -1,11 +1,13 @@
 <script lang="ts">
-  import type { Component, ComponentProps } from 'svelte';
   import type { Scene } from '@gentle-arc/core/scene';
   import type { Samples } from '@gentle-arc/core/motion';
   import { preferences } from '$lib/ui/preferences.svelte';
   import type { About } from '@gentle-arc/core/findings';
   import Guides from './Guides.svelte';
   import Highlight from './Highlight.svelte';
+  import { downloadBlob, fileName } from '$lib/ui/download';
+  import { notice } from '$lib/ui/notice.svelte';
+  import { ImageOutline } from 'flowbite-svelte-icons';
   import type PictureCanvas from './PictureCanvas.svelte';
   import { hasWebGl2 } from './webgl';
 
@@ -24,8 +26,20 @@
   let { scene, samples, row, about = null, playing = false, onpick }: Props = $props();
 
   const drawable = hasWebGl2();
-  let Canvas3d: Component<ComponentProps<typeof PictureCanvas>> | null = $state.raw(null);
+  let Canvas3d: typeof PictureCanvas | null = $state.raw(null);
+  let sheet: { still: (widthPx: number) => Promise<Blob | null> } | undefined = $state();
   let problem: string | null = $state(null);
+  let taking = $state(false);
+  /** A still is taken this large, whatever the screen. */
+  const STILL_PX = 1920;
+  async function takeStill(event: MouseEvent) {
+    event.stopPropagation();
+    taking = true;
+    const still = await sheet?.still(STILL_PX).catch((error: Error) => notice.say(`No still: ${error.message}`));
+    taking = false;
+    if (still) downloadBlob(`${fileName(scene.shot.name)}-${samples.screenS[row].toFixed(2)}s.png`, still);
+    else if (still === null) notice.say('This browser gave no picture to keep.');
+  }
 
   function press(event: MouseEvent & { currentTarget: HTMLElement }) {
     const box = event.currentTarget.getBoundingClientRect();
@@ -56,10 +70,17 @@
         'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
     </p>
   {:else if Canvas3d}
-    <Canvas3d {scene} {samples} {row} {playing} />
+    <Canvas3d bind:this={sheet} {scene} {samples} {row} {playing} />
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}
+  {#if sheet && !problem}<button
+      class="still quiet-button"
+      disabled={taking}
+      onclick={(event) => void takeStill(event)}
+      aria-label="Take this picture as PNG"
+      title="Take this picture as PNG"><ImageOutline class="h-4 w-4" /></button
+    >{/if}
   {#if scene.shot.after.barsPercent > 0}
     <div class="bar top" style="height: {scene.shot.after.barsPercent}%"></div>
     <div class="bar bottom" style="height: {scene.shot.after.barsPercent}%"></div>
@@ -76,6 +97,13 @@
     overflow: hidden;
     border-radius: 10px;
     background: var(--sun);
+  }
+  .still {
+    position: absolute;
+    right: 6px;
+    bottom: 6px;
+    z-index: 1;
+    background: color-mix(in srgb, var(--raised) 72%, transparent);
   }
   .bar {
     position: absolute;

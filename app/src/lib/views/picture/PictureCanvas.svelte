@@ -5,15 +5,27 @@
   /** The sheet of one picture. It fills what it lies in. */
   let { scene, samples, row, playing }: View & { playing: boolean } = $props();
 
+  /** The picture as it is now, as a PNG. */
+  export const still = (widthPx: number) => pictures.still('only', widthPx);
+
   const pictures = new Pictures(
     () => ({ only: { scene, samples, row } }),
     () => playing,
   );
 </script>
 
+{#if pictures.problem}<p class="why" role="alert">{pictures.problem}</p>{/if}
 <canvas {@attach pictures.sheet('only')}></canvas>
 
 <style>
+  .why {
+    position: absolute;
+    inset: auto 1rem 1rem;
+    z-index: 1;
+    padding: 0.4rem 0.8rem;
+    border-radius: 8px;
+    background: var(--raised);
+  }
   canvas {
     position: absolute;
     inset: 0;

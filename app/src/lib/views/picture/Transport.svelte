@@ -22,22 +22,26 @@
     { value: 'motion', name: 'motion blur' },
     { value: 'both', name: 'both blurs' },
     { value: 'tone', name: 'what is sharp' },
+    { value: 'depth', name: 'depth in tones' },
   ];
   const look = $derived(
     preferences.sharpTone
       ? 'tone'
-      : preferences.lensBlur
-        ? preferences.motionBlur
-          ? 'both'
-          : 'lens'
-        : preferences.motionBlur
-          ? 'motion'
-          : 'plain',
+      : preferences.depthTint
+        ? 'depth'
+        : preferences.lensBlur
+          ? preferences.motionBlur
+            ? 'both'
+            : 'lens'
+          : preferences.motionBlur
+            ? 'motion'
+            : 'plain',
   );
   function setLook(value: string) {
     preferences.lensBlur = value === 'lens' || value === 'both';
     preferences.motionBlur = value === 'motion' || value === 'both';
     preferences.sharpTone = value === 'tone';
+    preferences.depthTint = value === 'depth';
     keepPreferences();
   }
   const slow = $derived(samples.captureRateHz / samples.frameRateHz);

@@ -16,7 +16,7 @@ import type { Samples } from '@gentle-arc/core/motion';
 import { depthOfField } from '@gentle-arc/core/optics';
 import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image';
 import { PaperScene } from './paper-scene';
-import { depthTint, focusTone } from './scene-look';
+import { depthTint, depthTone, focusTone } from './scene-look';
 import { lookPast, nudge, standAt } from './through-lens';
 
 /** What one picture shows. */
@@ -28,7 +28,7 @@ export interface View {
 
 /** Where it is shown, and how large in pixels of the page. */
 export interface Paper {
-  context: CanvasRenderingContext2D;
+  canvas: HTMLCanvasElement | OffscreenCanvas;
   width: number;
   height: number;
 }
@@ -39,6 +39,8 @@ export interface Blur {
   motion: boolean;
   tone: boolean;
 }
+
+type PaperContext = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
 /** Looks that a blurred frame is laid together from: few while it plays, many at rest. */
 const LOOKS_PLAYING = 8;
@@ -54,7 +56,6 @@ const PLAYED_DPR = 0.45;
  * far quicker than it runs several renderers.
  */
 export class Film {
-  private readonly canvas = new OffscreenCanvas(1, 1);
   private readonly renderer: WebGLRenderer;
   private readonly paper: PaperScene;
   private readonly camera = new PerspectiveCamera();
@@ -82,16 +83,20 @@ export class Film {
   private laid = 0;
   private wanted = 1;
 
+  /** Of how large it is drawn. */
+  private scale = 1;
+
   /**
-   * `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels drawn for
-   * each of the page at rest.
+   * `canvas`: what is drawn on. `direct`: it is itself the one sheet that is shown; otherwise each picture is handed to
+   * its sheet. `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels
+   * drawn for each of the page at rest.
    */
   constructor(
-    private readonly simple: boolean,
-    shadows: boolean,
-    private readonly dpr: number,
+    private readonly canvas: HTMLCanvasElement | OffscreenCanvas,
+    private readonly options: { simple: boolean; shadows: boolean; dpr: number; direct: boolean },
   ) {
-    this.renderer = new WebGLRenderer({ canvas: this.canvas, antialias: !simple, powerPreference: 'high-performance' });
+    const { simple, shadows } = options;
+    this.renderer = new WebGLRenderer({ canvas, antialias: !simple, powerPreference: 'high-performance' });
     this.paper = new PaperScene(simple);
     // The simple look mixes colours as they are shown.
     if (simple) this.renderer.outputColorSpace = LinearSRGBColorSpace;
@@ -105,13 +110,18 @@ export class Film {
     this.camera.far = 1500;
   }
 
-  setLight(dim: boolean): void {
+  /** `dim`: for a dark stage. `tint`: depth runs from warm to cool. */
+  setLook(dim: boolean, tint: boolean): void {
     this.paper.setLight(dim);
+    depthTone.value = tint ? 1 : 0;
   }
 
-  /** Draws each view on its paper; whether they would become finer by drawing on. */
-  show(views: readonly View[], papers: readonly Paper[], blur: Blur, playing: boolean): boolean {
-    Object.assign(this, { views, papers, blur, playing });
+  /**
+   * Draws each view on its paper, in so many pixels for each of a fine picture (`scale`, up to 1); whether they would
+   * become finer by drawing on.
+   */
+  show(views: readonly View[], papers: readonly Paper[], blur: Blur, playing: boolean, scale: number): boolean {
+    Object.assign(this, { views, papers, blur, playing, scale });
     if (views.length === 0) return false;
     const moved = this.paper.setSite(views[0].scene);
     const walked = this.paper.walkTo(momentAt(views[0].samples, views[0].row).tS);
@@ -169,7 +179,8 @@ export class Film {
 
   /** Gives each paper its place on the one canvas, one above the other, in pixels. */
   private layOut(): void {
-    const dpr = this.simple && this.playing ? PLAYED_DPR : this.dpr;
+    const { simple, dpr: fine } = this.options;
+    const dpr = (simple && this.playing ? PLAYED_DPR : fine) * this.scale;
     let y = 0;
     this.places = this.papers.map(({ width, height }) => {
       const place = { y, width: Math.max(1, Math.floor(width * dpr)), height: Math.max(1, Math.floor(height * dpr)) };
@@ -188,19 +199,15 @@ export class Film {
     this.renderer.setScissorTest(true);
   }
 
-  /**
-   * All pictures leave the renderer in one piece: without a graphics processor each handing over costs as much as
-   * drawing.
-   */
+  /** Several pictures are drawn on one canvas and each is laid on its sheet. */
   private hand(): void {
-    const sheet = this.canvas.transferToImageBitmap();
-    this.papers.forEach(({ context }, i) => {
+    if (this.options.direct) return;
+    this.papers.forEach(({ canvas }, i) => {
       const { y, width, height } = this.places[i];
-      const { canvas } = context;
       if (canvas.width !== width || canvas.height !== height) Object.assign(canvas, { width, height });
-      context.drawImage(sheet, 0, y, width, height, 0, 0, width, height);
+      const context = canvas.getContext('2d', { alpha: false }) as PaperContext | null;
+      context?.drawImage(this.canvas, 0, y, width, height, 0, 0, width, height);
     });
-    sheet.close();
   }
 
   /** One view as it is, or as one of the looks that it is laid together from. */

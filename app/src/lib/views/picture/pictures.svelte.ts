@@ -1,73 +1,167 @@
+import * as Comlink from 'comlink';
 import { onDestroy } from 'svelte';
 import { SvelteMap } from 'svelte/reactivity';
 import { preferences } from '$lib/ui/preferences.svelte';
-import { Film, type Paper, type View } from './film';
-import { drawsInSoftware } from './webgl';
+import { WorkerHost } from '$lib/workers/host';
+import type { View } from './film';
+import type { PageDrawing } from './page-drawing';
+import type { PictureWorker, SceneMessage, ShowMessage } from './picture-messages';
 
-const REST_MS = 200;
+interface Sheet {
+  canvas: HTMLCanvasElement;
+  width: number;
+  height: number;
+}
+
+const NO_DRAWING = 'The picture cannot be drawn here.';
 
 /**
- * Sheets that pictures of one site are drawn on, each a canvas of the page. Several at a time are drawn without shadows
- * and, where there is no graphics processor, in fewer pixels.
+ * Sheets that pictures of one site are drawn on, each a canvas of the page. They are drawn by a worker, off the page's
+ * thread; where the browser cannot do that, by the page.
  */
 export class Pictures {
-  private readonly film: Film;
-  private readonly papers = new SvelteMap<string, Paper>();
-  private readonly software = drawsInSoftware();
-  private frame = 0;
-  private rest: ReturnType<typeof setTimeout> | undefined;
+  /** Why nothing is drawn any more. */
+  problem: string | null = $state(null);
+
+  private readonly sheets = new SvelteMap<string, Sheet>();
+  private readonly host = new WorkerHost<PictureWorker>(
+    () => new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
+    'Drawing the picture',
+  );
+  /** What each sheet was last told it is of. */
+  private readonly sent = new Map<string, { view: View; rows: Set<object> }>();
+  private readonly given = new Set<string>();
+  private readonly off: Promise<boolean>;
+  /** Drawn on the page; null: by the worker, or nobody knows yet. */
+  private page: PageDrawing | null = null;
+  private next: { shown: { name: string; view: View; sheet: Sheet }[]; message: Omit<ShowMessage, 'views'> } | null =
+    null;
+  private busy = false;
+  private closed = false;
 
   /** Call while a component is being set up. `views`: what each sheet shows, by its name. */
-  constructor(views: () => Record<string, View>, playing: () => boolean, many = false) {
-    const simple = many && this.software;
-    this.film = new Film(simple, !many, Math.min(window.devicePixelRatio, simple ? 1 : 2));
+  constructor(
+    views: () => Record<string, View>,
+    playing: () => boolean,
+    private readonly many = false,
+  ) {
+    this.off = this.startWorker();
     $effect(() => {
       const shown = Object.entries(views()).flatMap(([name, view]) => {
-        const paper = this.papers.get(name);
-        return paper ? [{ view, paper }] : [];
+        const sheet = this.sheets.get(name);
+        return sheet ? [{ name, view, sheet }] : [];
       });
-      const { lensBlur: lens, motionBlur: motion, sharpTone: tone, light } = preferences;
-      const blur = { lens, motion, tone };
-      const plays = playing();
-      this.film.setLight(light === 'dim');
-      clearTimeout(this.rest);
-      const refine = () => {
-        if (this.film.refine()) this.frame = requestAnimationFrame(refine);
+      const { lensBlur: lens, motionBlur: motion, sharpTone: tone, light, depthTint: tint } = preferences;
+      this.next = {
+        shown,
+        message: { blur: { lens, motion, tone }, dim: light === 'dim', tint, playing: playing() },
       };
-      const draw = () => {
-        const more = this.film.show(
-          shown.map(({ view }) => view),
-          shown.map(({ paper }) => paper),
-          blur,
-          plays,
-        );
-        // Drawn finely only once the hand rests: meanwhile every drag is answered at once.
-        if (more) this.rest = setTimeout(() => (this.frame = requestAnimationFrame(refine)), REST_MS);
-      };
-      cancelAnimationFrame(this.frame);
-      // The playhead moves within a frame: what is put off to the next one would be replaced again before it is drawn.
-      if (plays) draw();
-      else this.frame = requestAnimationFrame(draw);
+      void this.draw();
     });
     onDestroy(() => {
-      clearTimeout(this.rest);
-      cancelAnimationFrame(this.frame);
-      this.film.dispose();
+      this.closed = true;
+      this.host.end();
+      this.page?.dispose();
     });
   }
 
   /** An attachment for the canvas that is the sheet of a name. */
   sheet = (name: string) => (canvas: HTMLCanvasElement) => {
-    const context = canvas.getContext('2d', { alpha: false, willReadFrequently: this.software });
-    if (!context) return;
     const seen = new ResizeObserver(() => {
       const { clientWidth: width, clientHeight: height } = canvas;
-      if (width > 0 && height > 0) this.papers.set(name, { context, width, height });
+      if (width > 0 && height > 0) this.sheets.set(name, { canvas, width, height });
     });
     seen.observe(canvas);
     return () => {
       seen.disconnect();
-      this.papers.delete(name);
+      this.sheets.delete(name);
+      this.sent.delete(name);
+      if (this.given.delete(name) && !this.closed) void this.host.call((remote) => remote.drop(name)).catch(() => {});
     };
   };
+
+  /** The picture of a sheet as it is now, as a PNG; null where it cannot be taken. */
+  async still(name: string, widthPx: number): Promise<Blob | null> {
+    if (!(await this.off)) {
+      const sheet = this.sheets.get(name);
+      return new Promise((resolve) => (sheet ? sheet.canvas.toBlob(resolve, 'image/png') : resolve(null)));
+    }
+    return this.host.call((remote) => remote.still(name, widthPx));
+  }
+
+  /** Whether a worker draws. */
+  private async startWorker(): Promise<boolean> {
+    const able = 'OffscreenCanvas' in window && 'transferControlToOffscreen' in HTMLCanvasElement.prototype;
+    try {
+      if (able && (await this.host.call((remote) => remote.start({ many: this.many, dpr: window.devicePixelRatio }))))
+        return true;
+    } catch (error) {
+      // It cannot be started, or died on the way: the page draws.
+      if ((error as Error).name !== 'WorkerGone') throw error;
+    }
+    if (this.closed) return false;
+    const { PageDrawing } = await import('./page-drawing');
+    this.page = new PageDrawing(this.many, Math.min(window.devicePixelRatio, 2));
+    return false;
+  }
+
+  /** Shows the latest; what comes while it is drawn waits, and only the last of it is drawn. */
+  private async draw(): Promise<void> {
+    if (this.busy) return;
+    this.busy = true;
+    try {
+      const off = await this.off;
+      while (this.next && !this.closed) {
+        const { shown, message } = this.next;
+        this.next = null;
+        if (off) await this.show(shown, message);
+        else
+          this.page?.show(
+            shown.map(({ view }) => view),
+            shown.map(({ sheet }) => sheet),
+            message.blur,
+            message,
+          );
+        this.problem = null;
+      }
+    } catch (error) {
+      if (!this.closed) this.problem = `${NO_DRAWING} ${(error as Error).message}`;
+    }
+    this.busy = false;
+  }
+
+  private async show(
+    shown: { name: string; view: View; sheet: Sheet }[],
+    message: Omit<ShowMessage, 'views'>,
+  ): Promise<void> {
+    for (const { name, sheet } of shown) {
+      if (this.given.has(name)) continue;
+      this.given.add(name);
+      const away = sheet.canvas.transferControlToOffscreen();
+      await this.host.call((remote) => remote.sheet(name, Comlink.transfer(away, [away])));
+    }
+    const views = shown.map(({ name, view, sheet: { width, height } }) => ({
+      name,
+      row: view.row,
+      width,
+      height,
+      scene: this.changed(name, view),
+    }));
+    await this.host.call((remote) => remote.show({ ...message, views }));
+  }
+
+  /** What a sheet has to be told anew of what it shows. */
+  private changed(name: string, view: View): SceneMessage | undefined {
+    const before = this.sent.get(name);
+    if (before?.view.scene === view.scene && before.view.samples === view.samples) return undefined;
+    const { shot, camera, lens, rig, gait, filters, delivery, pieces, subject, place, limits } = view.scene;
+    this.sent.set(name, { view, rows: new Set<object>(pieces) });
+    const setup = { shot, camera, lens, rig, gait, filters, delivery, place, limits, subjectId: subject?.id ?? null };
+    return $state.snapshot({
+      setup,
+      order: pieces.map(({ id }) => id),
+      rows: pieces.filter((piece) => !before?.rows.has(piece)),
+      body: view.samples.plain !== undefined,
+    }) as SceneMessage;
+  }
 }

@@ -8,6 +8,9 @@ import { type Going, solidOf } from '@gentle-arc/core/site';
 /** Distance of the subject, m: shared by every material. */
 export const depthTint = { value: 5 };
 
+/** Depth runs from warm to cool (1), or colours are as they are (0). */
+export const depthTone = { value: 0 };
+
 /**
  * Shown in tones of sharpness (1) or as it is (0), and between which distances from the camera's plane it is sharp, m.
  */
@@ -95,8 +98,8 @@ export const TINT = /* glsl */ `
 float awayM = length(vViewPosition);
 float warm = 1.0 - smoothstep(0.3 * subjectM, 0.85 * subjectM, awayM);
 float cool = smoothstep(1.3 * subjectM, 9.0 * subjectM, awayM);
-diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.70, 0.29, 0.11), 0.5 * warm * tintShare);
-diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.42, 0.55, 0.68), 0.62 * cool * tintShare);
+diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.70, 0.29, 0.11), 0.5 * warm * tintShare * depthTone);
+diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.42, 0.55, 0.68), 0.62 * cool * tintShare * depthTone);
 `;
 
 /** What is sharp in strong ink; what is nearer in warm, what is farther in cool pale tones. */
@@ -119,12 +122,13 @@ function tinted(colour: string, share: number, texture: Texture): MeshLambertMat
   material.onBeforeCompile = (shader) => {
     shader.uniforms.subjectM = depthTint;
     shader.uniforms.tintShare = { value: share };
+    shader.uniforms.depthTone = depthTone;
     shader.uniforms.focusTone = focusTone;
     shader.vertexShader =
       'varying vec3 onPiece;\n' +
       shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonPiece = position;');
     shader.fragmentShader =
-      'uniform float subjectM;\nuniform float tintShare;\nuniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
+      'uniform float subjectM;\nuniform float depthTone;\nuniform float tintShare;\nuniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
       shader.fragmentShader.replace('#include <color_fragment>', SURFACES[texture] + TINT + SHARPNESS);
   };
   material.customProgramCacheKey = () => `tinted ${texture}`;

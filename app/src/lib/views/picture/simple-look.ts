@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry, Color, ShaderMaterial, Vector3 } from 'three';
 import { mergeVertices } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
-import { depthTint, focusTone, LIGHT, SHARPNESS, TINT } from './scene-look';
+import { depthTint, depthTone, focusTone, LIGHT, SHARPNESS, TINT } from './scene-look';
 
 /**
  * The same look for a browser without a graphics processor: light is worked out at the corners of a solid instead of at
@@ -72,6 +72,7 @@ void main() {
 
 const fragment = (lines: string) => /* glsl */ `
 uniform float subjectM;
+uniform float depthTone;
 uniform vec3 focusTone;
 uniform vec3 sky;
 varying vec3 vViewPosition;
@@ -94,6 +95,7 @@ const made = (lines: string) =>
     fragmentShader: fragment(lines),
     uniforms: {
       subjectM: depthTint,
+      depthTone,
       focusTone,
       sky,
     },

@@ -13,6 +13,7 @@
   import PathTrack from './PathTrack.svelte';
   import PathWedge from './PathWedge.svelte';
   import PieceGrips from './PieceGrips.svelte';
+  import PlanNames from './PlanNames.svelte';
   import PlanPieces from './PlanPieces.svelte';
   import { PlanView } from './plan-view.svelte';
   import ScaleBar from './ScaleBar.svelte';
@@ -42,6 +43,8 @@
     /** What is chosen with it. */
     chosenIds?: readonly string[];
     over?: Snippet<[PlanView]>;
+    /** It fills the screen: it shows the place about the move, and what things are called. */
+    roomy?: boolean;
     /** A press puts a point where it is, whatever lies there. */
     drawing: boolean;
     onselect: (id: string | null, also?: boolean) => void;
@@ -69,6 +72,7 @@
     passes,
     selectedId,
     chosenIds = [],
+    roomy = false,
     drawing,
     over,
   } = $derived(props);
@@ -86,11 +90,24 @@
 
   const MOST_SHOWN_M = 30;
 
+  /** What stands this near the move belongs to the place of it. */
+  const PLACE_M = 14;
+  const MOST_PLACE_M = 60;
+
+  /** Of a roomy plan: things about the move, but no hills. */
+  function about(): { xM: number; yM: number }[] {
+    const { xM, yM } = motion.pivot;
+    return scene.pieces
+      .filter((piece) => !piece.hidden && Math.max(piece.lengthM, piece.depthM) < MOST_PLACE_M)
+      .filter((piece) => Math.hypot(piece.xM - xM, piece.yM - yM) < PLACE_M);
+  }
+
   /** Shows the path, the subject, walks, and a chosen piece unless it is as large as a hill. */
   export function fit() {
     const spots = [
       ...motion.legs.map(({ moveFrame }) => moveFrame.pivot),
       ...scene.shot.walks.flatMap(({ points }) => points),
+      ...(roomy ? about() : []),
       ...(selected && Math.max(selected.lengthM, selected.depthM) < MOST_SHOWN_M
         ? [-0.5, 0.5].map((half) => toSite(selected, half * selected.lengthM, 0))
         : []),
@@ -266,6 +283,7 @@
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
 
+    {#if roomy}<PlanNames {scene} {shownPlace} {view} />{/if}
     {@render over?.(view)}
     {#if selected && !selected.locked && !drawing}
       <PieceGrips

@@ -230,6 +230,7 @@
     {passes}
     selectedId={selected?.id ?? null}
     {chosenIds}
+    roomy={tall}
     {over}
     drawing={drawing !== null}
     {onselect}
