@@ -1,5 +1,6 @@
-// What the page itself costs while something is dragged, in a real browser that cannot draw in 3D: script a frame, and
-// tasks that hold the page up. Prints; nothing here passes or fails.
+// What the page itself costs while something is dragged or played, in a real browser, with and without drawing in 3D:
+// script a frame, tasks that hold the page up, and how many pictures a second the drawing gives meanwhile. Prints;
+// nothing here passes or fails.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { chromium } from 'playwright-core';
@@ -7,55 +8,135 @@ import { build, CHROMIUM, CHROMIUM_ARGS, installChromium, root } from './prepare
 
 const PORT = 4393;
 const FRAMES = 150;
+const PLAYED_MS = 5000;
 installChromium();
 build();
 const server = spawn('node', [join(root, 'scripts/serve.mjs')], { env: { ...process.env, PORT: String(PORT) } });
 await new Promise((resolve) => server.stdout.once('data', resolve));
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: [...CHROMIUM_ARGS, '--disable-3d-apis'] });
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await page.addInitScript(() => {
+
+/** Counts tasks that hold the page up, and answers of the worker that draws. */
+function watch() {
   window.longTasks = [];
+  window.pictures = 0;
   new PerformanceObserver((list) => {
     for (const { duration } of list.getEntries()) window.longTasks.push(duration);
   }).observe({ type: 'longtask' });
-});
-await page.goto(`http://localhost:${PORT}/shoot/first-flush/shot/shot-sorting`);
-await page.getByText('Reads smoothly').first().waitFor();
-await page.waitForTimeout(3000);
-const session = await page.context().newCDPSession(page);
-await session.send('Performance.enable');
-const scriptS = async () =>
-  (await session.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'ScriptDuration').value;
-const frame = () => page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => resolve())));
+  const { Worker } = window;
+  window.Worker = class extends Worker {
+    constructor(url, options) {
+      super(url, options);
+      if (String(url).includes('picture')) this.addEventListener('message', () => (window.pictures += 1));
+    }
+  };
+}
 
-/** Script a frame without a drag: what asking for frames costs by itself, and what goes on anyway. */
-async function scriptMs(move) {
-  await page.evaluate(() => (window.longTasks.length = 0));
-  const from = await scriptS();
-  for (let k = 0; k < FRAMES; k += 1) {
-    await move(k);
-    await frame();
+async function measured(threeD, manyPieces) {
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: [...CHROMIUM_ARGS, ...(threeD ? [] : ['--disable-3d-apis'])],
+  });
+  // The picture is 640 wide then.
+  const page = await browser.newPage({ viewport: { width: 1060, height: 800 } });
+  await page.addInitScript(watch);
+  await page.goto(`http://localhost:${PORT}/shoot/first-flush/shot/shot-sorting`);
+  await page.getByText('Reads smoothly').first().waitFor();
+  if (manyPieces) {
+    await page.goto(`http://localhost:${PORT}/shoot/first-flush/scout?shot=shot-sorting`);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Ground' }).click();
+    await page.getByLabel('Find by name').fill('Lantern post');
+    await page.keyboard.press('Enter');
+    await page
+      .getByRole('button', { name: /^Lantern post/ })
+      .last()
+      .click();
+    for (const [label, value] of [
+      ['How many more', '100'],
+      ['Apart', '0.3'],
+    ]) {
+      await page.getByLabel(label, { exact: true }).fill(value);
+      await page.keyboard.press('Enter');
+    }
+    await page.getByRole('button', { name: 'Repeat' }).click();
+    await page.getByRole('button', { name: 'Repeat' }).click();
+    await page.waitForTimeout(1500);
+    await page.getByRole('link', { name: 'Shots' }).click();
+    await page
+      .getByRole('link', { name: /Round Ansa at the sorting table/ })
+      .first()
+      .click();
   }
-  const spent = ((await scriptS()) - from) * 1000;
-  const long = await page.evaluate(() => window.longTasks);
-  return { ms: spent / FRAMES, long };
+  await page.waitForTimeout(4000);
+  const session = await page.context().newCDPSession(page);
+  await session.send('Performance.enable');
+  const scriptS = async () =>
+    (await session.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'ScriptDuration').value;
+  const frame = () => page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => resolve())));
+  const counts = () =>
+    page.evaluate(() => ({ pictures: window.pictures, long: window.longTasks, ms: performance.now() }));
+
+  async function over(work) {
+    await page.evaluate(() => (window.longTasks.length = 0));
+    const [fromS, from] = [await scriptS(), await counts()];
+    const frames = await work();
+    const [toS, to] = [await scriptS(), await counts()];
+    const seconds = (to.ms - from.ms) / 1000;
+    return {
+      scriptMs: ((toS - fromS) * 1000) / frames,
+      long: to.long,
+      picturesHz: (to.pictures - from.pictures) / seconds,
+      framesHz: frames / seconds,
+    };
+  }
+  const drags = (move) => async () => {
+    for (let k = 0; k < FRAMES; k += 1) {
+      await move(k);
+      await frame();
+    }
+    return FRAMES;
+  };
+  const say = (what, { scriptMs, long, picturesHz, framesHz }, idleMs) =>
+    console.log(
+      `${what.padEnd(58)} ${(scriptMs - idleMs).toFixed(2).padStart(7)} ms script a frame  ` +
+        `${framesHz.toFixed(0).padStart(3)} frames a second  ` +
+        (threeD ? `${picturesHz.toFixed(1).padStart(5)} pictures a second  ` : '') +
+        `${long.length} tasks over 50 ms${long.length ? `, the longest ${Math.max(...long).toFixed(0)} ms` : ''}`,
+    );
+  const how = `${manyPieces ? '300 pieces' : 'demo'}, ${threeD ? 'with' : 'without'} 3D`;
+  const idle = await over(drags(() => Promise.resolve()));
+  for (const [what, name] of [
+    ['the end of the path', 'Path end'],
+    ['a piece', 'Sorting table'],
+  ]) {
+    const box = await page.getByRole('button', { name, exact: true }).boundingBox();
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    const result = await over(drags((k) => page.mouse.move(x + 30 * Math.sin(k / 12), y + 20 * Math.sin(k / 9))));
+    await page.mouse.up();
+    await page.waitForTimeout(1500);
+    say(`${how}: dragging ${what}`, result, idle.scriptMs);
+  }
+  await page.getByRole('button', { name: 'Play' }).click();
+  const played = await over(async () => {
+    const frames = await page.evaluate(
+      (ms) =>
+        new Promise((resolve) => {
+          const until = performance.now() + ms;
+          let count = 0;
+          const next = () => {
+            count += 1;
+            if (performance.now() < until) requestAnimationFrame(next);
+            else resolve(count);
+          };
+          requestAnimationFrame(next);
+        }),
+      PLAYED_MS,
+    );
+    return frames;
+  });
+  say(`${how}: playing`, played, 0);
+  await browser.close();
 }
-const idle = await scriptMs(() => Promise.resolve());
-for (const [what, name] of [
-  ['the end of the path', 'Path end'],
-  ['a piece', 'Sorting table'],
-]) {
-  const box = await page.getByRole('button', { name, exact: true }).boundingBox();
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  const { ms, long } = await scriptMs((k) => page.mouse.move(x + 30 * Math.sin(k / 12), y + 20 * Math.sin(k / 9)));
-  await page.mouse.up();
-  await page.waitForTimeout(1500);
-  console.log(
-    `${`dragging ${what}: script a frame`.padEnd(50)} ${(ms - idle.ms).toFixed(2).padStart(8)} ms  ` +
-      `${long.length} tasks over 50 ms${long.length ? `, the longest ${Math.max(...long).toFixed(0)} ms` : ''}`,
-  );
-}
-await browser.close();
+for (const many of [false, true]) for (const threeD of [false, true]) await measured(threeD, many);
 server.kill();

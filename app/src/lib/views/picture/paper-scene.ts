@@ -1,5 +1,5 @@
 import {
-  Color,
+  BufferAttribute,
   DirectionalLight,
   Fog,
   Group,
@@ -12,11 +12,15 @@ import {
   PlaneGeometry,
   Scene as Stage,
   SpotLight,
+  Vector3,
 } from 'three';
 import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { type Scene, type Stance, type Thing, turnedBy } from '@gentle-arc/core/scene';
-import { luxOfEv } from '@gentle-arc/core/light';
+import { luxOfEv, type Sun } from '@gentle-arc/core/light';
+import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
 import { type Going, partOf } from '@gentle-arc/core/site';
+import { contactOf, type Foot } from './contact';
+import { SkyDome, skyLook } from './sky';
 import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf, sunLook } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
@@ -30,12 +34,27 @@ const MOST_TIMES = 60;
 /** A shot that lasts longer sees the sun move, s. */
 const LONG_S = 300;
 
+/** What keeps the sky off: it is held up, and one can be under it. */
+const isRoof = ({ kind, zM, lengthM, depthM }: Piece) =>
+  (kind === 'slab' || kind === 'ridge' || kind === 'box') && zM > 1.8 && Math.min(lengthM, depthM) > 1;
+/** What darkens the ground at its foot. */
+const stands = ({ kind, heightM }: Piece) => !PIECE_KINDS[kind].ground && heightM > 0.03;
+const footOf = ({ kind, xM, yM, zM, headingDeg, lengthM, depthM }: Piece): Foot => {
+  // A tree touches the ground with its trunk.
+  const share = kind === 'tree' ? 0.09 : 0.5;
+  const [halfAcrossM, halfAlongM] = [share * depthM, share * lengthM];
+  return { xM, yM, zM, headingDeg, halfAcrossM, halfAlongM };
+};
+
 /** The site as a paper model: ground, pieces, sky and sun. */
 export class PaperScene {
   readonly scene = new Stage();
   private readonly standing = new Group();
   private readonly sun = new DirectionalLight(LIGHT.sun, LIGHT.sunStrength);
   private readonly skyLight = new HemisphereLight(LIGHT.sky, LIGHT.soil, LIGHT.skyStrength);
+  private readonly above = new DirectionalLight(LIGHT.sky, 0);
+  private readonly dome: SkyDome | null;
+  private dim = false;
   private readonly lamps: SpotLight[] = [];
   private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
@@ -60,10 +79,19 @@ export class PaperScene {
       far: 160,
     });
     sun.target = new Object3D();
+    this.above.target = new Object3D();
+    this.above.shadow.mapSize.set(1024, 1024);
+    this.above.shadow.bias = -0.002;
+    this.above.shadow.radius = 6;
+    Object.assign(this.above.shadow.camera, { left: -30, right: 30, top: 30, bottom: -30, near: 1, far: 90 });
+    this.dome = simple ? null : new SkyDome();
+    if (this.dome) scene.add(this.dome.mesh);
     const site = new Group();
     // The site has z up; three.js has y up.
     site.rotation.x = -Math.PI / 2;
     const plane = new PlaneGeometry(3000, 3000);
+    // One program for all: the ground has its one tone like things have theirs.
+    plane.setAttribute('color', new BufferAttribute(new Float32Array(12).fill(1), 3));
     const ground = simple
       ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground'))
       : new Mesh(plane, groundMaterial);
@@ -71,18 +99,25 @@ export class PaperScene {
     // Last, so that what stands in front of it need not be drawn over it.
     ground.renderOrder = 1;
     site.add(ground, standing);
-    scene.add(site, sun, sun.target, this.skyLight);
+    scene.add(site, sun, sun.target, this.skyLight, this.above, this.above.target);
   }
 
   setLight(dim: boolean): void {
-    const sky = new Color(dim ? '#56656c' : '#dde7ea');
-    if (this.simple) this.scene.background = simpleSky(sky);
-    else this.haze(sky);
+    if (this.dim === dim && this.scene.background !== null) return;
+    this.dim = dim;
+    this.colourSky(this.setup?.sunAt?.(0) ?? null);
   }
 
-  private haze(sky: Color): void {
-    this.scene.background = sky;
-    this.scene.fog = new Fog(sky, LIGHT.hazeFromM, LIGHT.hazeToM);
+  /** The sky, and the haze in its colour, as high as the sun stands. */
+  private colourSky(sun: Sun | null): void {
+    const look = skyLook(sun?.altitudeDeg ?? null, this.dim);
+    if (this.simple) {
+      this.scene.background = simpleSky(look.rim);
+      return;
+    }
+    this.scene.background = look.rim;
+    this.scene.fog = new Fog(look.rim, LIGHT.hazeFromM, LIGHT.hazeToM);
+    this.dome?.set(look, sun && sun.altitudeDeg > -1 ? sunLook(sun).from : null);
   }
 
   /** Puts the pieces where they stand; whether anything is different from before. */
@@ -99,6 +134,7 @@ export class PaperScene {
       return false;
     this.setup = setup;
     this.standing.clear();
+    const feet: Foot[] = [];
     this.walkers.length = 0;
     for (const geometry of this.merged.splice(0)) geometry.dispose();
     // What stands still and looks alike is drawn in one go.
@@ -119,8 +155,12 @@ export class PaperScene {
         };
         const mesh = this.stand(look(), material);
         mesh.matrixAutoUpdate = false;
+        const half = 0.8 * Math.min(piece.lengthM, piece.depthM);
+        if (!this.simple)
+          mesh.add(contactOf([{ xM: 0, yM: 0, zM: 0, headingDeg: 0, halfAcrossM: half / 4, halfAlongM: half / 4 }]));
         this.walkers.push({ mesh, thing, look });
       } else {
+        if (stands(piece)) feet.push(footOf(piece));
         const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
         alike.set(material, [...(alike.get(material) ?? []), solid(geometryOf(piece).clone().applyMatrix4(placed))]);
       }
@@ -130,8 +170,17 @@ export class PaperScene {
       this.merged.push(geometry);
       this.stand(geometry, material).castShadow = material !== materialOf('ridge', false);
     }
+    if (feet.length > 0 && !this.simple) {
+      const contact = contactOf(feet);
+      this.merged.push(contact.geometry);
+      this.standing.add(contact);
+    }
     const about = setup.subject ?? setup.pieces[0] ?? { xM: 0, yM: 0, zM: 0 };
     this.sun.target.position.set(about.xM, about.zM, -about.yM);
+    this.above.target.position.copy(this.sun.target.position);
+    this.above.position.copy(this.sun.target.position).add(new Vector3(0.5, 45, 0.3));
+    // Only a roof keeps the sky off: without one the light from above would cost and change nothing.
+    this.above.castShadow = !this.simple && setup.pieces.some(isRoof);
     this.shine(0);
     this.lightLamps(setup);
     return true;
@@ -145,7 +194,12 @@ export class PaperScene {
     sun.position.copy(sun.target.position).addScaledVector(look.from, SUN_AWAY_M);
     sun.color.set(look.colour);
     sun.intensity = look.strength;
-    skyLight.intensity = look.sky;
+    const fromAbove = this.above.castShadow ? LIGHT.above : 0;
+    skyLight.intensity = look.sky * (1 - fromAbove);
+    // What comes from above falls on level ground with all its strength, and on walls with little.
+    this.above.intensity = look.sky * fromAbove * 1.25;
+    this.above.color.copy(skyLight.color);
+    this.colourSky(found);
   }
 
   /** Lamps as cones of light, as strong beside the rest as they are beside the light that the shot reckons with. */

@@ -2,6 +2,7 @@ import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial, Vector3 } 
 import type { Piece, PieceKind } from '@gentle-arc/core/model';
 import { type Sun, towardsSun } from '@gentle-arc/core/light';
 import { type Going, solidOf } from '@gentle-arc/core/site';
+import { grain, type Surface, SURFACE_FUNCTIONS, SURFACE_LINES, SURFACE_OF, surfaceNumber } from './surfaces';
 
 /** How the picture looks: a paper model in which depth runs from warm to cool about the subject's distance. */
 
@@ -114,34 +115,35 @@ if (focusTone.x > 0.5) {
 }
 `;
 
-type Texture = 'plain' | 'ground' | 'leaves';
-
-function tinted(colour: string, share: number, texture: Texture): MeshLambertMaterial {
-  // The ground is one surface; things have lighter and darker parts.
-  const material = new MeshLambertMaterial({ color: new Color(colour), vertexColors: texture !== 'ground' });
+function tinted(colour: string, share: number, texture: Surface): MeshLambertMaterial {
+  const material = new MeshLambertMaterial({ color: new Color(colour), vertexColors: true });
   material.onBeforeCompile = (shader) => {
     shader.uniforms.subjectM = depthTint;
     shader.uniforms.tintShare = { value: share };
     shader.uniforms.depthTone = depthTone;
+    shader.uniforms.grain = grain;
+    shader.uniforms.surface = { value: surfaceNumber(texture) };
     shader.uniforms.focusTone = focusTone;
     shader.vertexShader =
       'varying vec3 onPiece;\n' +
       shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonPiece = position;');
     shader.fragmentShader =
       'uniform float subjectM;\nuniform float depthTone;\nuniform float tintShare;\nuniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
-      shader.fragmentShader.replace('#include <color_fragment>', SURFACES[texture] + TINT + SHARPNESS);
+      SURFACE_FUNCTIONS +
+      shader.fragmentShader.replace('#include <color_fragment>', SURFACE_LINES + TINT + SHARPNESS);
   };
-  material.customProgramCacheKey = () => `tinted ${texture}`;
+  material.customProgramCacheKey = () => 'tinted';
   return material;
 }
 
-/** Light of sun and sky, and the haze. */
+/** Light of sun and sky, and the haze. `above`: how much of the sky's light comes from straight above, where a roof keeps it off. */
 export const LIGHT = {
   sun: '#fff0d2',
   sunStrength: 2.3,
   sky: '#eef3f6',
   soil: '#d8c8a4',
   skyStrength: 1.75,
+  above: 0.62,
   lamp: '#ffe9c4',
   from: new Vector3(-32, 42, 26),
   hazeFromM: 60,
@@ -190,48 +192,15 @@ export const paintOf = (kind: PieceKind, isSubject: boolean) =>
   isSubject ? { colour: SUBJECT, tintShare: 0 } : { colour: COLOURS[kind], tintShare: 1 };
 export const GROUND_PAINT = { colour: GROUND, tintShare: 0.8 };
 
-/**
- * A line each metre and a stronger one each five: motion over the ground can be seen. They fade where they would
- * shimmer.
- */
-const LINES = /* glsl */ `
-vec2 onGround = onPiece.xy;
-vec2 perPixel = fwidth(onGround);
-vec2 fine = smoothstep(perPixel * 1.6, perPixel * 0.4, abs(fract(onGround - 0.5) - 0.5)) * smoothstep(0.28, 0.04, max(perPixel.x, perPixel.y));
-vec2 broad = smoothstep(perPixel * 0.4, perPixel * 0.08, abs(fract(onGround / 5.0 - 0.5) - 0.5)) * smoothstep(1.2, 0.15, max(perPixel.x, perPixel.y));
-float line = max(max(fine.x, fine.y) * 0.16, max(broad.x, broad.y) * 0.3);
-diffuseColor.rgb = mix(diffuseColor.rgb, vec3(0.36, 0.30, 0.20), line);
-`;
-
-/** Leaves as small patches of light and dark, so that clipped rows show their motion. They fade with distance. */
-const LEAVES = /* glsl */ `
-#include <color_fragment>
-float leaf = 0.0;
-for (int layer = 1; layer <= 3; layer += 1) {
-  float turn = float(layer) * 0.7;
-  mat2 turned = mat2(cos(turn), -sin(turn), sin(turn), cos(turn));
-  vec3 cell = floor(vec3(turned * (onPiece.xy + onPiece.z * 0.6), onPiece.z + onPiece.x * 0.5) * (11.0 + 9.0 * float(layer)));
-  leaf += fract(sin(dot(cell, vec3(12.9898, 78.233, 37.719))) * 43758.5453) / 3.0;
-}
-float seen = smoothstep(0.07, 0.01, fwidth(onPiece.x) + fwidth(onPiece.y) + fwidth(onPiece.z));
-diffuseColor.rgb *= mix(1.0, 0.72 + 0.56 * leaf, seen);
-`;
-
-const SURFACES: Record<Texture, string> = {
-  plain: '#include <color_fragment>',
-  ground: `#include <color_fragment>\n${LINES}`,
-  leaves: LEAVES,
-};
-
 const materials = new Map<string, MeshLambertMaterial>();
 
 export function materialOf(kind: PieceKind, isSubject: boolean): MeshLambertMaterial {
-  const key = isSubject ? 'subject' : kind;
+  const key = isSubject ? (kind === 'figure' ? 'somebody' : 'something') : kind;
   const known = materials.get(key);
   if (known) return known;
   const made = isSubject
-    ? tinted(SUBJECT, 0, 'plain')
-    : tinted(COLOURS[kind], 1, kind === 'hedge' || kind === 'tree' || kind === 'bush' ? 'leaves' : 'plain');
+    ? tinted(SUBJECT, 0, kind === 'figure' ? 'body' : 'plain')
+    : tinted(COLOURS[kind], 1, SURFACE_OF[kind] ?? 'plain');
   materials.set(key, made);
   return made;
 }
