@@ -40,11 +40,25 @@ export interface Blur {
   tone: boolean;
 }
 
+export interface FilmOptions {
+  /** There is no graphics processor: edges are smoothed at rest only, by laying looks together. */
+  software: boolean;
+  /** Drawn as cheaply as can be: several pictures without a graphics processor. */
+  simple: boolean;
+  shadows: boolean;
+  /** Pixels drawn for each of the page at rest. */
+  dpr: number;
+  /** The canvas is itself the one sheet that is shown; otherwise each picture is handed to its sheet. */
+  direct: boolean;
+}
+
 type PaperContext = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
 /** Looks that a blurred frame is laid together from: few while it plays, many at rest. */
 const LOOKS_PLAYING = 8;
 const LOOKS_AT_REST = 64;
+/** Without a graphics processor edges are smoothed by so many. */
+const LOOKS_SMOOTH = 4;
 /** At rest a few at a time: the page answers in between. */
 const LOOKS_AT_ONCE = 2;
 
@@ -82,21 +96,20 @@ export class Film {
   private playing = false;
   private laid = 0;
   private wanted = 1;
-
+  private stale = true;
+  private ready = false;
   /** Of how large it is drawn. */
   private scale = 1;
 
   /**
-   * `canvas`: what is drawn on. `direct`: it is itself the one sheet that is shown; otherwise each picture is handed to
-   * its sheet. `simple`: there is no graphics processor and several pictures are drawn: edges stay rough. `dpr`: pixels
-   * drawn for each of the page at rest.
+   * `canvas`: what is drawn on.
    */
   constructor(
     private readonly canvas: HTMLCanvasElement | OffscreenCanvas,
-    private readonly options: { simple: boolean; shadows: boolean; dpr: number; direct: boolean },
+    private readonly options: FilmOptions,
   ) {
-    const { simple, shadows } = options;
-    this.renderer = new WebGLRenderer({ canvas, antialias: !simple, powerPreference: 'high-performance' });
+    const { simple, shadows, software } = options;
+    this.renderer = new WebGLRenderer({ canvas, antialias: !software, powerPreference: 'high-performance' });
     this.paper = new PaperScene(simple);
     // The simple look mixes colours as they are shown.
     if (simple) this.renderer.outputColorSpace = LinearSRGBColorSpace;
@@ -118,17 +131,32 @@ export class Film {
 
   /**
    * Draws each view on its paper, in so many pixels for each of a fine picture (`scale`, up to 1); whether they would
-   * become finer by drawing on.
+   * become finer by drawing on. `hurried`: there is no time for shadows and surfaces.
    */
-  show(views: readonly View[], papers: readonly Paper[], blur: Blur, playing: boolean, scale: number): boolean {
+  show(
+    views: readonly View[],
+    papers: readonly Paper[],
+    blur: Blur,
+    playing: boolean,
+    scale = 1,
+    hurried = false,
+  ): boolean {
     Object.assign(this, { views, papers, blur, playing, scale });
+    this.paper.hurry(hurried);
     if (views.length === 0) return false;
     const moved = this.paper.setSite(views[0].scene);
     const walked = this.paper.walkTo(momentAt(views[0].samples, views[0].row).tS);
-    if (moved || walked) this.renderer.shadowMap.needsUpdate = true;
+    // Shadows that nobody looks up are drawn when somebody does.
+    this.stale ||= moved || walked;
+    if (this.stale && !hurried) {
+      this.renderer.shadowMap.needsUpdate = true;
+      this.stale = false;
+    }
     this.laid = 0;
     const blurred = blur.lens || blur.motion;
-    this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : 1;
+    const { software, simple } = this.options;
+    const smooth = software && !simple && !playing && !hurried ? LOOKS_SMOOTH : 1;
+    this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : smooth;
     if (blurred && playing) return this.refine(LOOKS_PLAYING);
     // A plain look first: something is there at once.
     this.layOut();
@@ -138,6 +166,7 @@ export class Film {
       this.draw(view, null);
     });
     this.hand();
+    if (this.options.software && this.options.shadows && !hurried) this.getReady();
     return this.wanted > 1;
   }
 
@@ -168,6 +197,25 @@ export class Film {
     this.hand();
     this.laid = to;
     return this.laid < this.wanted;
+  }
+
+  /** What a hurried frame is drawn with is made while nobody waits for it. */
+  private getReady(): void {
+    if (this.ready) return;
+    this.ready = true;
+    this.paper.hurry(true);
+    this.renderer.compile(this.paper.scene, this.camera);
+    this.paper.hurry(false);
+  }
+
+  /** Resolves when everything that was asked of the graphics is drawn: only then is known what a frame costs. */
+  async drawn(): Promise<void> {
+    const gl = this.renderer.getContext() as WebGL2RenderingContext;
+    const fence = gl.fenceSync(gl.SYNC_GPU_COMMANDS_COMPLETE, 0);
+    gl.flush();
+    while (fence && gl.clientWaitSync(fence, 0, 0) === gl.TIMEOUT_EXPIRED)
+      await new Promise((resolve) => setTimeout(resolve, 1));
+    gl.deleteSync(fence);
   }
 
   dispose(): void {

@@ -8,7 +8,13 @@ export class PageDrawing {
   private frame = 0;
 
   constructor(many: boolean, dpr: number) {
-    this.film = new Film(document.createElement('canvas'), { simple: many, shadows: !many, dpr, direct: false });
+    this.film = new Film(document.createElement('canvas'), {
+      software: many,
+      simple: many,
+      shadows: !many,
+      dpr,
+      direct: false,
+    });
   }
 
   show(

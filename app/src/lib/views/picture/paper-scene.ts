@@ -18,10 +18,19 @@ import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js
 import { type Scene, type Stance, type Thing, turnedBy } from '@gentle-arc/core/scene';
 import { luxOfEv, type Sun } from '@gentle-arc/core/light';
 import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
-import { type Going, partOf } from '@gentle-arc/core/site';
+import { type Going, partOf, toLocal, topAt } from '@gentle-arc/core/site';
 import { contactOf, type Foot } from './contact';
 import { SkyDome, skyLook } from './sky';
-import { geometryOf, groundMaterial, GROUND_PAINT, LIGHT, materialOf, paintOf, sunLook } from './scene-look';
+import {
+  geometryOf,
+  groundMaterial,
+  hurriedGround,
+  GROUND_PAINT,
+  LIGHT,
+  materialOf,
+  paintOf,
+  sunLook,
+} from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
 const RAD = Math.PI / 180;
@@ -50,11 +59,16 @@ const footOf = ({ kind, xM, yM, zM, headingDeg, lengthM, depthM }: Piece): Foot 
 export class PaperScene {
   readonly scene = new Stage();
   private readonly standing = new Group();
+  private readonly ground: Mesh<BufferGeometry, Material>;
   private readonly sun = new DirectionalLight(LIGHT.sun, LIGHT.sunStrength);
   private readonly skyLight = new HemisphereLight(LIGHT.sky, LIGHT.soil, LIGHT.skyStrength);
   private readonly above = new DirectionalLight(LIGHT.sky, 0);
   private readonly dome: SkyDome | null;
   private dim = false;
+  private hurried = false;
+  private readonly looks = new WeakMap<Mesh, { fine: Material; hurried: Material }>();
+  private roofed = false;
+  private isIndoors = false;
   private readonly lamps: SpotLight[] = [];
   private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
@@ -92,9 +106,9 @@ export class PaperScene {
     const plane = new PlaneGeometry(3000, 3000);
     // One program for all: the ground has its one tone like things have theirs.
     plane.setAttribute('color', new BufferAttribute(new Float32Array(12).fill(1), 3));
-    const ground = simple
+    const ground = (this.ground = simple
       ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground'))
-      : new Mesh(plane, groundMaterial);
+      : new Mesh<BufferGeometry, Material>(plane, groundMaterial));
     ground.receiveShadow = true;
     // Last, so that what stands in front of it need not be drawn over it.
     ground.renderOrder = 1;
@@ -138,11 +152,12 @@ export class PaperScene {
     this.walkers.length = 0;
     for (const geometry of this.merged.splice(0)) geometry.dispose();
     // What stands still and looks alike is drawn in one go.
-    const alike = new Map<Material, BufferGeometry[]>();
+    const alike = new Map<Material, { hurried: Material; geometries: BufferGeometry[] }>();
     for (const thing of setup.things) {
       const { piece, walks } = thing;
       const isSubject = piece.id === setup.subject?.id;
       const material = this.simple ? simpleMaterial('plain') : materialOf(piece.kind, isSubject);
+      const hurried = this.simple ? material : materialOf(piece.kind, isSubject, true);
       const solid = (geometry: BufferGeometry) =>
         this.simple ? painted(geometry, paintOf(piece.kind, isSubject)) : geometry;
       if (walks) {
@@ -153,7 +168,7 @@ export class PaperScene {
           painted.set(plain, known);
           return known;
         };
-        const mesh = this.stand(look(), material);
+        const mesh = this.stand(look(), material, hurried);
         mesh.matrixAutoUpdate = false;
         const half = 0.8 * Math.min(piece.lengthM, piece.depthM);
         if (!this.simple)
@@ -162,13 +177,15 @@ export class PaperScene {
       } else {
         if (stands(piece)) feet.push(footOf(piece));
         const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
-        alike.set(material, [...(alike.get(material) ?? []), solid(geometryOf(piece).clone().applyMatrix4(placed))]);
+        const group = alike.get(material) ?? { hurried, geometries: [] };
+        alike.set(material, group);
+        group.geometries.push(solid(geometryOf(piece).clone().applyMatrix4(placed)));
       }
     }
-    for (const [material, geometries] of alike) {
+    for (const [material, { hurried, geometries }] of alike) {
       const geometry = mergeGeometries(geometries);
       this.merged.push(geometry);
-      this.stand(geometry, material).castShadow = material !== materialOf('ridge', false);
+      this.stand(geometry, material, hurried).castShadow = material !== materialOf('ridge', false);
     }
     if (feet.length > 0 && !this.simple) {
       const contact = contactOf(feet);
@@ -180,7 +197,10 @@ export class PaperScene {
     this.above.target.position.copy(this.sun.target.position);
     this.above.position.copy(this.sun.target.position).add(new Vector3(0.5, 45, 0.3));
     // Only a roof keeps the sky off: without one the light from above would cost and change nothing.
-    this.above.castShadow = !this.simple && setup.pieces.some(isRoof);
+    const roofs = this.simple ? [] : setup.pieces.filter(isRoof);
+    this.roofed = roofs.length > 0;
+    this.isIndoors = roofs.some((roof) => topAt(roof, toLocal(roof, about.xM, about.yM)) !== null);
+    this.hurry(this.hurried);
     this.shine(0);
     this.lightLamps(setup);
     return true;
@@ -194,7 +214,7 @@ export class PaperScene {
     sun.position.copy(sun.target.position).addScaledVector(look.from, SUN_AWAY_M);
     sun.color.set(look.colour);
     sun.intensity = look.strength;
-    const fromAbove = this.above.castShadow ? LIGHT.above : 0;
+    const fromAbove = this.roofed ? LIGHT.above : 0;
     skyLight.intensity = look.sky * (1 - fromAbove);
     // What comes from above falls on level ground with all its strength, and on walls with little.
     this.above.intensity = look.sky * fromAbove * 1.25;
@@ -226,8 +246,10 @@ export class PaperScene {
     }
   }
 
-  private stand(geometry: BufferGeometry, material: Material): Mesh {
-    const mesh = new Mesh(geometry, material);
+  private stand(geometry: BufferGeometry, fine: Material, hurried: Material): Mesh {
+    const mesh = new Mesh<BufferGeometry, Material>(geometry, fine);
+    this.looks.set(mesh, { fine, hurried });
+    this.dress(mesh);
     mesh.castShadow = true;
     mesh.receiveShadow = true;
     this.standing.add(mesh);
@@ -251,6 +273,25 @@ export class PaperScene {
         mesh.matrix.premultiply(inSite);
         mesh.matrixWorldNeedsUpdate = true;
       }
+  }
+
+  /**
+   * In a hurry there are no shadows and hardly any surfaces: they cost most of a frame without a graphics processor. Who
+   * is under a roof gets no light from above then.
+   */
+  hurry(hurried: boolean): void {
+    if (this.simple) return;
+    this.hurried = hurried;
+    this.sun.castShadow = !hurried;
+    this.above.castShadow = !hurried && this.roofed;
+    this.above.visible = !hurried || !this.isIndoors;
+    this.ground.material = hurried ? hurriedGround : groundMaterial;
+    for (const child of this.standing.children) if (child instanceof Mesh) this.dress(child);
+  }
+
+  private dress(mesh: Mesh): void {
+    const looks = this.looks.get(mesh);
+    if (looks) mesh.material = this.hurried ? looks.hurried : looks.fine;
   }
 
   /** Moves whoever walks to where they are at a moment of action; whether anybody does. */

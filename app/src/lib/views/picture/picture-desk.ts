@@ -43,9 +43,11 @@ class Kept {
 
 /** At rest it is drawn finely after so long, ms; a few looks at a time, so that a new word is heard. */
 const REST_MS = 200;
-/** While it plays each frame may take so long, ms: twenty a second and some room. */
-const PLAYED_MS = 42;
+/** While it plays each frame may take so long, ms: sixteen a second. */
+const PLAYED_MS = 62;
 const COARSEST = 0.3;
+/** What comes sooner than this after the frame before is one of many, ms. */
+const HURRY_MS = 250;
 
 /** Draws pictures on sheets that the page has given away: its own thread, whatever the page does meanwhile. */
 export class PictureDesk {
@@ -56,6 +58,7 @@ export class PictureDesk {
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** Pixels drawn for each of a finely drawn picture while it plays: what this machine can hold. */
   private finest = 1;
+  private lastMs = 0;
 
   constructor(private readonly options: { many: boolean; dpr: number; software: boolean }) {}
 
@@ -68,7 +71,8 @@ export class PictureDesk {
     this.kept.delete(name);
   }
 
-  show(message: ShowMessage): number {
+  /** Draws what is asked for; resolves when it is drawn, to how long that took, ms. */
+  async show(message: ShowMessage): Promise<number> {
     const from = performance.now();
     clearTimeout(this.rest);
     for (const { name, scene } of message.views) {
@@ -88,13 +92,25 @@ export class PictureDesk {
     }
     this.shown = { names, views, papers, message };
     if (views.length === 0) return 0;
+    // What follows at once upon another one is one of a drag or of a film.
+    const hurried = this.options.software && (message.playing || from - this.lastMs < HURRY_MS);
     const film = this.filmFor(papers);
     film.setLook(message.dim, message.tint);
-    const more = film.show(views, papers, message.blur, message.playing, message.playing ? this.finest : 1);
-    const tookMs = performance.now() - from;
-    if (message.playing) this.hold(tookMs);
-    if (more) this.rest = setTimeout(() => this.refine(), REST_MS);
+    const moving = message.playing || hurried;
+    const more = film.show(views, papers, message.blur, message.playing, moving ? this.finest : 1, hurried);
+    await film.drawn();
+    this.lastMs = performance.now();
+    const tookMs = this.lastMs - from;
+    if (moving) this.hold(tookMs);
+    if (more || hurried) this.rest = setTimeout(() => this.settle(), REST_MS);
     return tookMs;
+  }
+
+  /** Nothing new has come: what was drawn in a hurry is drawn as it should be, then ever finer. */
+  private settle(): void {
+    const { film, shown } = this;
+    if (!film || !shown || shown.message.playing) return;
+    if (film.show(shown.views, shown.papers, shown.message.blur, false)) this.rest = setTimeout(() => this.refine());
   }
 
   async still(name: string, widthPx: number): Promise<Blob> {
@@ -104,11 +120,17 @@ export class PictureDesk {
     const { width, height } = shown.papers[index];
     const size = { width: widthPx, height: Math.round((widthPx * height) / width) };
     const canvas = new OffscreenCanvas(size.width, size.height);
-    const film = new Film(canvas, { simple: false, shadows: true, dpr: 1, direct: true });
+    const film = new Film(canvas, {
+      software: false,
+      simple: false,
+      shadows: true,
+      dpr: 1,
+      direct: true,
+    });
     try {
       film.setLook(shown.message.dim, shown.message.tint);
       // Laid together from many looks it is smooth at its edges too.
-      film.show([shown.views[index]], [{ canvas, ...size }], shown.message.blur, false, 1);
+      film.show([shown.views[index]], [{ canvas, ...size }], shown.message.blur, false);
       film.refine(Infinity);
       return await canvas.convertToBlob({ type: 'image/png' });
     } finally {
@@ -121,6 +143,7 @@ export class PictureDesk {
     const { many, dpr, software } = this.options;
     const simple = many && software;
     this.film ??= new Film(many ? new OffscreenCanvas(1, 1) : papers[0].canvas, {
+      software,
       simple,
       shadows: !many,
       dpr: Math.min(dpr, simple ? 1 : 2),
@@ -132,7 +155,7 @@ export class PictureDesk {
   /** Coarser where a frame takes too long, finer again where there is room. */
   private hold(tookMs: number): void {
     if (tookMs > PLAYED_MS) this.finest = Math.max(COARSEST, this.finest * 0.85);
-    else if (tookMs < PLAYED_MS * 0.55) this.finest = Math.min(1, this.finest * 1.06);
+    else if (tookMs < PLAYED_MS * 0.8) this.finest = Math.min(1, this.finest * 1.06);
   }
 
   private refine(): void {

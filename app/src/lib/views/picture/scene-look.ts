@@ -2,7 +2,15 @@ import { BufferAttribute, BufferGeometry, Color, MeshLambertMaterial, Vector3 } 
 import type { Piece, PieceKind } from '@gentle-arc/core/model';
 import { type Sun, towardsSun } from '@gentle-arc/core/light';
 import { type Going, solidOf } from '@gentle-arc/core/site';
-import { grain, type Surface, SURFACE_FUNCTIONS, SURFACE_LINES, SURFACE_OF, surfaceNumber } from './surfaces';
+import {
+  grain,
+  HURRIED_LINES,
+  type Surface,
+  SURFACE_FUNCTIONS,
+  SURFACE_LINES,
+  SURFACE_OF,
+  surfaceNumber,
+} from './surfaces';
 
 /** How the picture looks: a paper model in which depth runs from warm to cool about the subject's distance. */
 
@@ -115,7 +123,7 @@ if (focusTone.x > 0.5) {
 }
 `;
 
-function tinted(colour: string, share: number, texture: Surface): MeshLambertMaterial {
+function tinted(colour: string, share: number, texture: Surface, hurried: boolean): MeshLambertMaterial {
   const material = new MeshLambertMaterial({ color: new Color(colour), vertexColors: true });
   material.onBeforeCompile = (shader) => {
     shader.uniforms.subjectM = depthTint;
@@ -130,9 +138,12 @@ function tinted(colour: string, share: number, texture: Surface): MeshLambertMat
     shader.fragmentShader =
       'uniform float subjectM;\nuniform float depthTone;\nuniform float tintShare;\nuniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
       SURFACE_FUNCTIONS +
-      shader.fragmentShader.replace('#include <color_fragment>', SURFACE_LINES + TINT + SHARPNESS);
+      shader.fragmentShader.replace(
+        '#include <color_fragment>',
+        hurried ? HURRIED_LINES : SURFACE_LINES + TINT + SHARPNESS,
+      );
   };
-  material.customProgramCacheKey = () => 'tinted';
+  material.customProgramCacheKey = () => (hurried ? 'hurried' : 'tinted');
   return material;
 }
 
@@ -194,15 +205,17 @@ export const GROUND_PAINT = { colour: GROUND, tintShare: 0.8 };
 
 const materials = new Map<string, MeshLambertMaterial>();
 
-export function materialOf(kind: PieceKind, isSubject: boolean): MeshLambertMaterial {
-  const key = isSubject ? (kind === 'figure' ? 'somebody' : 'something') : kind;
+/** What a piece is drawn with; `hurried`: as cheaply as its look allows. */
+export function materialOf(kind: PieceKind, isSubject: boolean, hurried = false): MeshLambertMaterial {
+  const key = `${isSubject ? (kind === 'figure' ? 'somebody' : 'something') : kind} ${hurried}`;
   const known = materials.get(key);
   if (known) return known;
   const made = isSubject
-    ? tinted(SUBJECT, 0, kind === 'figure' ? 'body' : 'plain')
-    : tinted(COLOURS[kind], 1, SURFACE_OF[kind] ?? 'plain');
+    ? tinted(SUBJECT, 0, kind === 'figure' ? 'body' : 'plain', hurried)
+    : tinted(COLOURS[kind], 1, SURFACE_OF[kind] ?? 'plain', hurried);
   materials.set(key, made);
   return made;
 }
 
-export const groundMaterial = tinted(GROUND, 0.8, 'ground');
+export const groundMaterial = tinted(GROUND, 0.8, 'ground', false);
+export const hurriedGround = tinted(GROUND, 0.8, 'ground', true);
