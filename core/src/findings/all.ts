@@ -24,6 +24,8 @@ import { rollingShutterSkew } from './picture/rolling-shutter-skew';
 import { shake } from './picture/shake';
 import { sight } from './picture/sight';
 import { size } from './picture/size';
+import { indoors } from './picture/indoors';
+import { reflections } from './picture/reflections';
 import { ownShadow } from './picture/own-shadow';
 import { sunlight } from './picture/sunlight';
 import { speed } from './picture/speed';
@@ -74,6 +76,8 @@ const OF_THE_PICTURE = [
   sunlight,
   lamplight,
   ownShadow,
+  reflections,
+  indoors,
   passing,
   handles,
   zoom,

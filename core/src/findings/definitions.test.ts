@@ -25,6 +25,7 @@ describe('definitions of findings', () => {
       'lamp.change',
       'lamp.pulse',
       'lamp.battery',
+      'light.door',
       'travel',
       'way.turn',
       'rig.circle',

@@ -22,6 +22,8 @@ export {
 export { fastestPull, type FocusPull, pullBy, PULLER_WORDS } from './focus-pull';
 export { everywhere, type LayerMotion, siteMotion } from './layer-speed';
 export { type LampLight, lampLights, offAxisDeg } from './lamp-light';
+export { mirrored, type Mirrored, mirroredIn, shines } from './mirrored';
+export { skyShare } from './sky-share';
 export { litShare } from './lit-share';
 export { pointOnPiece, type PointOn } from './point-at';
 export { pieceAtPoint } from './pick';

@@ -13,6 +13,7 @@ export { sideOutline } from './side-outline';
 export { shadowOf } from './shadow';
 export { partOf, partsOf, seatFor, type ThingPart } from './parts';
 export { drawingOrder, outline, placed } from './plan-outline';
+export { isRoof } from './roof';
 export { roomM } from './room';
 export { CLUSTER_SIZE, type Lattice, pointsOf, type SitePoints, sitePoints } from './site-points';
 export { type Solid } from './mesh-builder';

@@ -3,7 +3,8 @@ import { seconds, type FindingOf } from '../finding';
 import { type Lamp, trim } from '../../model';
 import { daylightKlx, evOfLux, sideOfLight, sideWords } from '../../light';
 import { exposureTimeS } from '../../optics';
-import { lampLights, litShare, type LampLight, type Picture } from '../../image';
+import { lampLights, litShare, type LampLight, type Picture, skyShare } from '../../image';
+import { isRoof } from '../../site';
 
 const KINDS = {
   'lamp.on': { measures: 'light of a lamp on the part, lux', limits: [], about: 'subject', cures: [] },
@@ -40,7 +41,8 @@ function onSubject(picture: Picture): Found[] {
   const end = samples.count - 1;
   const total = skyLux(picture).map((lux, row) => lux + lights.reduce((sum, light) => sum + light.lux[row], 0));
   const most = total.reduce((a, b) => Math.max(a, b), 0);
-  if (!(most > 0)) return [];
+  const brightest = lights.reduce((top, { lux }) => lux.reduce((a, b) => Math.max(a, b), top), 0);
+  if (!(most > 0) || brightest < LEAST_LUX) return [];
   const tells = ({ lux }: LampLight) => Math.max(lux[0], lux[end >> 1], lux[end]) >= most * TELLS;
   return [
     ...lights.filter(tells).map((light, i) => told(picture, light, i)),
@@ -53,10 +55,33 @@ function skyLux({ scene, samples }: Picture): Float64Array {
   const { sunAt } = scene;
   if (!sunAt) return new Float64Array(samples.count);
   const lit = litShare(scene, samples, sunAt);
+  const { sky } = scene.shot.bench;
+  const openSky = skyOver(scene, samples);
   return lit.map((share, row) => {
     const { altitudeDeg } = sunAt(samples.tS[row]);
-    return altitudeDeg <= 0 ? 0 : 1000 * daylightKlx(altitudeDeg, scene.shot.bench.sky, share);
+    if (altitudeDeg <= 0) return 0;
+    // What a roof keeps off is the sky's own light.
+    const kept = (1 - openSky(row)) * daylightKlx(altitudeDeg, sky, 0);
+    return 1000 * (daylightKlx(altitudeDeg, sky, share) - kept);
   });
+}
+
+/** Less than moonlit streets have is not told of, lux. */
+const LEAST_LUX = 3;
+/** Moments at which the sky is looked for; between them it changes evenly. */
+const SKY_LOOKS = 5;
+
+/** How much of the sky reaches the part in a row. */
+function skyOver(scene: Picture['scene'], samples: Picture['samples']): (row: number) => number {
+  if (!scene.pieces.some(isRoof)) return () => 1;
+  const last = samples.count - 1;
+  const rows = Array.from({ length: SKY_LOOKS }, (_, k) => Math.round((last * k) / (SKY_LOOKS - 1)));
+  const shares = skyShare(scene, samples, rows);
+  return (row) => {
+    const at = last === 0 ? 0 : (row / last) * (SKY_LOOKS - 1);
+    const from = Math.min(SKY_LOOKS - 2, Math.floor(at));
+    return shares[from] + (shares[from + 1] - shares[from]) * (at - from);
+  };
 }
 
 function told({ scene, samples }: Picture, { lamp, lux, azimuthDeg, altitudeDeg }: LampLight, i: number): Found {

@@ -18,7 +18,7 @@ import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js
 import { type Scene, type Stance, type Thing, turnedBy } from '@gentle-arc/core/scene';
 import { luxOfEv, type Sun } from '@gentle-arc/core/light';
 import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
-import { type Going, partOf, toLocal, topAt } from '@gentle-arc/core/site';
+import { type Going, isRoof, partOf, toLocal, topAt } from '@gentle-arc/core/site';
 import { contactOf, type Foot } from './contact';
 import { SkyDome, skyLook } from './sky';
 import {
@@ -43,9 +43,6 @@ const MOST_TIMES = 60;
 /** A shot that lasts longer sees the sun move, s. */
 const LONG_S = 300;
 
-/** What keeps the sky off: it is held up, and one can be under it. */
-const isRoof = ({ kind, zM, lengthM, depthM }: Piece) =>
-  (kind === 'slab' || kind === 'ridge' || kind === 'box') && zM > 1.8 && Math.min(lengthM, depthM) > 1;
 /** What darkens the ground at its foot. */
 const stands = ({ kind, heightM }: Piece) => !PIECE_KINDS[kind].ground && heightM > 0.03;
 const footOf = ({ kind, xM, yM, zM, headingDeg, lengthM, depthM }: Piece): Foot => {

@@ -13,7 +13,8 @@
     grab: (at: Spot, move: Move) => Drag;
     nudge: (event: KeyboardEvent, at: Spot, move: Move) => void;
     onturn: (id: string, headingDeg: number) => void;
-    onresize: (id: string, lengthM: number, depthM: number) => void;
+    /** Null: it is one of several, which are turned together only. */
+    onresize: ((id: string, lengthM: number, depthM: number) => void) | null;
   }
   let { piece, view, grab, nudge, onturn, onresize }: Props = $props();
 
@@ -25,7 +26,7 @@
   const resize: Move = (xM, yM) => {
     const { along, across } = toLocal(piece, xM, yM);
     const side = (half: number) => Math.min(2000, Math.max(0.02, Math.round(Math.abs(half) * 200) / 100));
-    onresize(piece.id, side(along), side(across));
+    onresize?.(piece.id, side(along), side(across));
   };
 
   function turnByKey(event: KeyboardEvent) {
@@ -54,7 +55,9 @@
 {/snippet}
 
 {@render grip('Turn', turnAt, 'M-4 2A4.5 4.5 0 1 1 3 3M3 3l-.5-3.5M3 3L-.5 3.5', turn, turnByKey)}
-{@render grip('Resize', sizeAt, 'M-4 -4L4 4M-4 -1V-4H-1M4 1V4H1', resize, (event) => nudge(event, sizeAt, resize))}
+{#if onresize}{@render grip('Resize', sizeAt, 'M-4 -4L4 4M-4 -1V-4H-1M4 1V4H1', resize, (event) =>
+    nudge(event, sizeAt, resize),
+  )}{/if}
 
 <style>
   g {

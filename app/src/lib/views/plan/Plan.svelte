@@ -47,6 +47,8 @@
     roomy?: boolean;
     /** A press puts a point where it is, whatever lies there. */
     drawing: boolean;
+    /** A press is only asked where it is: nothing can be taken hold of. */
+    spotting?: boolean;
     onselect: (id: string | null, also?: boolean) => void;
     onseek: (tS: number) => void;
     /** Two fingers turn what is chosen, or the move, by so many degrees. */
@@ -74,6 +76,7 @@
     chosenIds = [],
     roomy = false,
     drawing,
+    spotting = false,
     over,
   } = $derived(props);
 
@@ -219,7 +222,7 @@
   });
 </script>
 
-<div class="plan on-plan" class:drawing bind:clientWidth={width} bind:clientHeight={height}>
+<div class="plan on-plan" class:drawing class:spotting bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press}>
     <Underlays underlays={scene.underlays} {view} />
@@ -292,7 +295,7 @@
         {grab}
         {nudge}
         onturn={props.onturnpiece}
-        onresize={props.onresizepiece}
+        onresize={chosenIds.length > 1 ? null : props.onresizepiece}
       />
     {/if}
 
@@ -324,6 +327,9 @@
   }
   .drawing svg {
     cursor: crosshair;
+  }
+  .spotting :global([data-grab]) {
+    pointer-events: none;
   }
   .name {
     font-weight: 650;

@@ -157,9 +157,10 @@
   /** A place that is put together of several pieces. */
   async function addRoom(place: PlaceKind) {
     const { xM, yM } = spotOf('slab');
+    const before = shoot.site.pieces.length;
     const next = addPlace(shoot, place, cm(xM), cm(yM), () => newId('piece'));
     if (!onchange(next, null)) return;
-    onselect(next.site.pieces[shoot.site.pieces.length].id);
+    onselect(next.site.pieces[before].id);
     await tick();
     plan?.fit();
   }
@@ -233,6 +234,7 @@
     roomy={tall}
     {over}
     drawing={drawing !== null}
+    spotting={drawing === 'spot'}
     {onselect}
     {onseek}
     ontwist={twist}

@@ -1,0 +1,157 @@
+import { type Piece, PIECE_KINDS } from '../model';
+import type { Scene, Thing } from '../scene';
+import type { Samples } from '../motion';
+import { CAMERA_SIZE, type InPicture, project } from '../optics';
+import { groundHeightM, toLocal, toSite } from '../site';
+import { depthRasterOf } from './depth-raster';
+
+/** A flat side in its piece's own frame: which way it faces, and how far out it lies, m. */
+interface Side {
+  axis: 'across' | 'along' | 'up';
+  sign: 1 | -1;
+}
+const SIDES: Side[] = [
+  { axis: 'across', sign: -1 },
+  { axis: 'across', sign: 1 },
+  { axis: 'along', sign: -1 },
+  { axis: 'along', sign: 1 },
+];
+const TOP: Side[] = [{ axis: 'up', sign: 1 }];
+
+/** What shines: as its surface says; water is a mirror from above. */
+export const shines = ({ kind, surface }: Piece): boolean => kind === 'water' || surface !== 'dull';
+
+interface Local {
+  across: number;
+  along: number;
+  up: number;
+}
+
+/** Somebody or something seen in a flat side: where on the site, and how steeply it is looked at, degrees from its normal. */
+export interface Reflected {
+  xM: number;
+  yM: number;
+  zM: number;
+  angleDeg: number;
+}
+
+/**
+ * Where on a piece's flat sides a camera sees a point mirrored; null where it does not. Both must be before the side,
+ * and the line to the point's mirror image must go through it.
+ */
+export function mirroredIn(
+  piece: Piece,
+  camera: { xM: number; yM: number; zM: number },
+  point: { xM: number; yM: number; zM: number },
+): Reflected | null {
+  const own = ({ xM, yM, zM }: { xM: number; yM: number; zM: number }): Local => ({
+    ...toLocal(piece, xM, yM),
+    up: zM - piece.zM,
+  });
+  const [c, p] = [own(camera), own(point)];
+  const half = { across: piece.depthM / 2, along: piece.lengthM / 2 };
+  for (const { axis, sign } of piece.kind === 'water' ? TOP : SIDES) {
+    const at = axis === 'up' ? piece.heightM : sign * half[axis];
+    const [cameraOff, pointOff] = [sign * (c[axis] - at), sign * (p[axis] - at)];
+    if (cameraOff <= 0.01 || pointOff <= 0.01) continue;
+    // On the way to the mirror image the side lies at the share of both distances.
+    const share = cameraOff / (cameraOff + pointOff);
+    const mid = (key: keyof Local) => (key === axis ? at : c[key] + (p[key] - c[key]) * share);
+    const hit = { across: mid('across'), along: mid('along'), up: mid('up') };
+    if (Math.abs(hit.across) > half.across + 1e-9 || Math.abs(hit.along) > half.along + 1e-9) continue;
+    if (axis !== 'up' && (hit.up < 0 || hit.up > piece.heightM)) continue;
+    const away = Math.hypot(c.across - hit.across, c.along - hit.along, c.up - hit.up);
+    const angleDeg = (Math.acos(Math.min(1, cameraOff / away)) * 180) / Math.PI;
+    return { ...toSite(piece, hit.along, hit.across), zM: piece.zM + hit.up, angleDeg };
+  }
+  return null;
+}
+
+/** Who is looked for in what shines. */
+export interface Mirrored {
+  piece: Piece;
+  who: 'camera' | 'operator' | 'lamp';
+  /** Rows at which it was looked, and whether it is seen there. */
+  rows: number[];
+  seen: boolean[];
+  /** At which angle at the first row that it is seen, degrees. */
+  angleDeg: number;
+}
+
+const LOOKS_HZ = 6;
+const RASTER_CELLS = 64;
+/** An operator behind the lens: common practice, no published source. */
+const BEHIND_M = 0.4;
+const HEIGHTS_M = [0.4, 0.9, 1.3, 1.65];
+/** Nobody mirrors in what is farther off, m. */
+const FAR_M = 40;
+/** A lamp farther off than this is one light among many, m. */
+const LAMP_REACH_M = 20;
+
+/**
+ * Where along a move camera, operator (`operated`: there is one) and lamps are seen in what shines. What is mirrored by
+ * round things is not counted, nor what stands between a lamp and the side.
+ */
+export function mirrored(scene: Scene, samples: Samples, operated: boolean): Mirrored[] {
+  const mirrors = scene.things.filter(
+    ({ piece }) => shines(piece) && !PIECE_KINDS[piece.kind].round && piece.kind !== 'model',
+  );
+  if (mirrors.length === 0) return [];
+  const lamps = scene.pieces.filter(({ kind }) => kind === 'lamp');
+  const raster = depthRasterOf(scene, samples, RASTER_CELLS);
+  const stride = Math.max(1, Math.round(samples.frameRateHz / LOOKS_HZ));
+  const base = new Float64Array(3);
+  const stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
+  const found = new Map<string, Mirrored>();
+  const standing = ({ piece, at, stanceAt, walks }: Thing, tS: number): Piece => {
+    if (!walks) return piece;
+    at(tS, base);
+    stanceAt(tS, stance);
+    return { ...piece, xM: base[0], yM: base[1], zM: base[2], headingDeg: stance.headingDeg };
+  };
+  const out: InPicture = { u: 0, w: 0, depthM: 0 };
+  const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  for (let row = 0; row < samples.count; row += stride) {
+    const camera = { xM: samples.xM[row], yM: samples.yM[row], zM: samples.zM[row] };
+    const pan = (samples.panDeg[row] * Math.PI) / 180;
+    const behind = { xM: camera.xM - BEHIND_M * Math.sin(pan), yM: camera.yM - BEHIND_M * Math.cos(pan) };
+    const groundM = groundHeightM(scene.ground, behind.xM, behind.yM);
+    const looked = { done: false, cells: raster };
+    const isSeen = (thing: Thing, { xM, yM, zM }: Reflected): boolean => {
+      project(samples.cameras, row * CAMERA_SIZE, xM, yM, zM, out);
+      if (!(out.depthM > 0.05) || Math.abs(out.u) > 0.5 || Math.abs(out.w * aspect) > 0.5) return false;
+      const { widthCells, heightCells, pieceAt } = looked.cells(row);
+      const column = Math.min(widthCells - 1, Math.floor((out.u + 0.5) * widthCells));
+      const line = Math.min(heightCells - 1, Math.max(0, Math.floor((0.5 - out.w * aspect) * heightCells)));
+      const index = pieceAt[line * widthCells + column];
+      return index >= 0 && scene.things[index] === thing;
+    };
+    for (const thing of mirrors) {
+      const piece = standing(thing, samples.tS[row]);
+      if (Math.hypot(piece.xM - camera.xM, piece.yM - camera.yM) > FAR_M + piece.lengthM) continue;
+      const look = (who: Mirrored['who'], points: { xM: number; yM: number; zM: number }[]) => {
+        const hits = points.flatMap((point) => mirroredIn(piece, camera, point) ?? []);
+        const hit = hits.find((reflected) => isSeen(thing, reflected));
+        const key = `${thing.piece.id} ${who}`;
+        const entry = found.get(key) ?? { piece: thing.piece, who, rows: [], seen: [], angleDeg: NaN };
+        found.set(key, entry);
+        entry.rows.push(row);
+        entry.seen.push(hit !== undefined);
+        if (hit && Number.isNaN(entry.angleDeg)) entry.angleDeg = hit.angleDeg;
+      };
+      look('camera', [camera]);
+      if (operated)
+        look(
+          'operator',
+          HEIGHTS_M.map((up) => ({ ...behind, zM: groundM + up })),
+        );
+      const close = lamps.filter((lamp) => Math.hypot(lamp.xM - piece.xM, lamp.yM - piece.yM) < LAMP_REACH_M);
+      if (close.length > 0)
+        look(
+          'lamp',
+          close.map(({ xM, yM, zM, heightM }) => ({ xM, yM, zM: zM + heightM * 0.93 })),
+        );
+    }
+  }
+  return [...found.values()].filter(({ seen }) => seen.includes(true));
+}
