@@ -8,6 +8,7 @@ test.setTimeout(240_000);
 const SCREENS = [
   '/',
   '/shoot/first-flush',
+  '/shoot/first-flush/scout?shot=shot-lane',
   '/shoot/first-flush/shot/shot-lane',
   '/shoot/first-flush/shot/shot-lane/lens',
   '/shoot/first-flush/shot/shot-lane/marks',

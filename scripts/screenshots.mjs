@@ -12,7 +12,8 @@ const VIEWS = [
   { name: 'move-calm', path: `${SHOT}/shot-rows`, atS: 2.6 },
   { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc', 'Hide and show'] },
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
-  { name: 'reading-streaks', path: `${SHOT}/shot-pavilion`, atS: 1.6, press: [/Far things cross the frame/] },
+  { name: 'scout', path: '/shoot/first-flush/scout?shot=shot-sorting', forward: 60 },
+  { name: 'scout-phone', path: '/shoot/first-flush/scout?shot=shot-gallery-walk', phone: true },
   {
     name: 'side-by-side',
     path: `${SHOT}/shot-leaves`,
@@ -28,7 +29,6 @@ const VIEWS = [
   { name: 'lens', path: `${SHOT}/shot-sorting/lens`, forward: 100 },
   { name: 'lens-bench', path: `${SHOT}/shot-overtake/lens`, at: 'Focus' },
   { name: 'lens-phone', path: `${SHOT}/shot-map/lens`, at: 'Light', phone: true },
-  { name: 'rig-figures', path: `${SHOT}/shot-follow`, atS: 3, press: ['Rig', 'Their figures'] },
   { name: 'move-aim', path: `${SHOT}/shot-face`, atS: 6, press: ['Aim'] },
   { name: 'move-carried', path: `${SHOT}/shot-bar`, atS: 3 },
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },

@@ -3,7 +3,7 @@ import { MoveSchema, newPiece, newShoot, type Shoot, ShootSchema, ShotSchema } f
 import { withVariant } from './ways';
 import { asKind } from '../motion';
 import { addLeg, addPathPoint, removeLeg } from './legs';
-import { addPiece, movePiece, removePiece, spotFor } from './pieces';
+import { addPiece, movePiece, putMeasured, removePiece, spotFor } from './pieces';
 import { addWalkPoint, changeWalk, moveWalkPoint } from './walks';
 
 const slab = { ...newPiece('slab', 'slab', 'Slab', 10, 0, 0), lengthM: 6, depthM: 6, heightM: 0.8 };
@@ -21,6 +21,12 @@ const piece = (from: Shoot, id: string) => from.site.pieces.find((row) => row.id
 const walk = (from: Shoot) => from.shots[0].walks[0]?.points;
 
 describe('changes on the plan', () => {
+  it('what was measured in a photograph stands as far away as it was, where the camera looks, on the ground there', () => {
+    const at = { xM: 4, yM: 1, panDeg: 90 };
+    const put = putMeasured(shoot(), 'seen', at, { awayM: 6, heightM: 2.2 });
+    expect(piece(put, 'seen')).toMatchObject({ xM: 10, yM: 1, zM: 0.8, heightM: 2.2, name: 'Measured, 6 m' });
+    expect(ShootSchema.safeParse(put).success).toBe(true);
+  });
   it('a figure dragged onto a slab stands on it, and comes down again', () => {
     const up = movePiece(shoot(), 'one', 'figure', 10, 0);
     expect(piece(up, 'figure')).toMatchObject({ xM: 10, zM: 0.8 });

@@ -42,7 +42,17 @@ export { addPartAt } from './own-parts';
 export { addPlace, PLACES, type PlaceKind } from './places';
 export { addPart, changePart, removePart, takeInParts } from './parts';
 export { patchBetween, patched, type ShootPatch } from './patch';
-export { addPiece, asModel, changePiece, duplicatePiece, movePiece, removePiece, spotFor, turnPiece } from './pieces';
+export {
+  addPiece,
+  asModel,
+  changePiece,
+  duplicatePiece,
+  movePiece,
+  putMeasured,
+  removePiece,
+  spotFor,
+  turnPiece,
+} from './pieces';
 export { setAsTold } from './set-as-told';
 export { showAt, takeCamera, takeFocalLength, takeLens, takeRig } from './setup';
 export { addShot, duplicateShot, removeShot, shiftShot } from './shots';

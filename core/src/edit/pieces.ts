@@ -103,6 +103,21 @@ export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, 
   return withPieces(shoot, [...shoot.site.pieces, piece]);
 }
 
+/**
+ * Something of a known height put on the ground as far before a camera as it was measured in a photograph, in the
+ * direction that the camera looks; it is a post until somebody says what it is.
+ */
+export function putMeasured(
+  shoot: Shoot,
+  id: string,
+  camera: { xM: number; yM: number; panDeg: number },
+  { awayM, heightM }: { awayM: number; heightM: number },
+): Shoot {
+  const pan = (camera.panDeg * Math.PI) / 180;
+  const next = addPiece(shoot, 'post', id, camera.xM + awayM * Math.sin(pan), camera.yM + awayM * Math.cos(pan));
+  return changePiece(next, id, (piece) => ({ ...piece, name: `Measured, ${cm(awayM)} m`, heightM }));
+}
+
 /** A piece of a person's own with the surface, the name and the size of a model. */
 export const asModel = (
   piece: Piece,

@@ -1,7 +1,10 @@
 <script lang="ts">
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { FIELDS, sayLength, trim } from '@gentle-arc/core/model';
+  import { putMeasured } from '@gentle-arc/core/edit';
+  import { newId } from '$lib/session/store/new-id';
   import Hole from '$lib/ui/Hole.svelte';
+  import { notice } from '$lib/ui/notice.svelte';
   import { distanceFromShareM, frameSizeMm, shareAtDistance, stacked, stackRatio } from '@gentle-arc/core/optics';
   import { groundHeightM, groundPieces, roomM } from '@gentle-arc/core/site';
   import PhotoMeasure from './PhotoMeasure.svelte';
@@ -31,6 +34,12 @@
     const room = roomM(scene.pieces, from, (Math.atan2(dx, dy) * 180) / Math.PI, groundM);
     return { ...room, mostM: Math.hypot(dx, dy) + room.roomM };
   });
+  /** What was measured stands on the plan from now on, in the direction that the camera looks at the playhead. */
+  function put(awayM: number) {
+    const at = { xM: samples.xM[session.row], yM: samples.yM[session.row], panDeg: samples.panDeg[session.row] };
+    if (session.change(putMeasured(shoot, newId('piece'), at, { awayM, heightM: knownM })))
+      notice.say(`It stands ${length(awayM)} before the camera now, as a post ${length(knownM)} high: see Scout.`);
+  }
   const reach = $derived(shoot.kit.lenses.reduce((most, lens) => Math.max(most, lens.focalLengthMaxMm), 0));
 </script>
 
@@ -86,6 +95,7 @@
     {onbench}
     {knownM}
     focalLengthMm={shot.focalLengthMm}
+    onput={put}
     sensor={{ widthMm: scene.camera.sensorWidthMm, heightMm: scene.camera.sensorHeightMm }}
   />
 </section>

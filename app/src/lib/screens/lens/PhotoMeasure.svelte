@@ -22,8 +22,10 @@
     focalLengthMm: number;
     /** Of the sensor that took it. */
     sensor: { widthMm: number; heightMm: number };
+    /** It is put on the plan, so far away. */
+    onput: (awayM: number) => void;
   }
-  let { bench, onbench, shootId, knownM, focalLengthMm, sensor }: Props = $props();
+  let { bench, onbench, shootId, knownM, focalLengthMm, sensor, onput }: Props = $props();
 
   const { settle } = editing();
 
@@ -120,7 +122,8 @@
         1,
       )}% of the height: it is
       <b>{sayLength(awayM, preferences.units)}</b>
-      away, if it was taken at {trim(focalLengthMm, 0)} mm with this camera.{/if}
+      away, if it was taken at {trim(focalLengthMm, 0)} mm with this camera.
+      <button class="link" onclick={() => onput(awayM)}>Put it on the plan</button>, before the camera where it is now.{/if}
   </p>
 {/if}
 
