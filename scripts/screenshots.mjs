@@ -13,7 +13,7 @@ const VIEWS = [
   { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc', 'Hide and show'] },
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
   { name: 'scout', path: '/shoot/first-flush/scout?shot=shot-sorting', forward: 60 },
-  { name: 'scout-phone', path: '/shoot/first-flush/scout?shot=shot-gallery-walk', phone: true },
+  { name: 'scout-phone', path: '/shoot/first-flush/scout?shot=shot-gallery-walk', forward: 40, phone: true },
   {
     name: 'side-by-side',
     path: `${SHOT}/shot-leaves`,

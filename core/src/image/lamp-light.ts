@@ -1,5 +1,5 @@
 import type { Lamp } from '../model';
-import { luxFrom } from '../light';
+import { luxFrom, throughShare } from '../light';
 import { partFootOf, type Scene, type Stance, type Thing } from '../scene';
 import { partOf } from '../site';
 import type { Samples } from '../motion';
@@ -44,6 +44,8 @@ function lightOf(scene: Scene, samples: Samples, thing: Thing, lamp: Lamp): Lamp
   const [xM, yM, zM] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
   const [lux, azimuthDeg, altitudeDeg] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
   const half = (scene.part?.heightM ?? 0) / 2;
+  // Of what breaks its light up the part gets light and dark: on the whole as much as is let through.
+  const through = throughShare(lamp.pattern);
   for (let row = 0; row < count; row += 1) {
     foot(samples.tS[row], spot);
     thing.stanceAt(samples.tS[row], stance);
@@ -54,7 +56,7 @@ function lightOf(scene: Scene, samples: Samples, thing: Thing, lamp: Lamp): Lamp
       samples.subjectZM[row] + half - spot[2],
     ];
     const distanceM = Math.hypot(dx, dy, dz);
-    lux[row] = luxFrom(lamp, distanceM, offAxisDeg(lamp, stance.headingDeg, dx, dy, dz));
+    lux[row] = through * luxFrom(lamp, distanceM, offAxisDeg(lamp, stance.headingDeg, dx, dy, dz));
     altitudeDeg[row] = Math.atan2(-dz, Math.hypot(dx, dy)) / RAD;
     azimuthDeg[row] = Math.atan2(-dx, -dy) / RAD;
     // From outside its own housing.

@@ -6,6 +6,7 @@
  */
 export { daylightKlx, evOfDaylight, SKIES, type Sky } from './daylight';
 export { evOfLux, luxFrom, luxOfEv } from './lamp';
+export { letsThrough, throughShare } from './pattern';
 export { brewsterDeg, INDEX, leftByPolariser, reflectedShares } from './reflection';
 export { FROM_ABOVE_DEG, type LightSide, sideOfLight, type SideOfLight, sideWords } from './side';
 export {

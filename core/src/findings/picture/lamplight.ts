@@ -1,7 +1,7 @@
 import { define, type FindingKinds } from '../definition';
 import { seconds, type FindingOf } from '../finding';
 import { type Lamp, trim } from '../../model';
-import { daylightKlx, evOfLux, sideOfLight, sideWords } from '../../light';
+import { daylightKlx, evOfLux, throughShare, sideOfLight, sideWords } from '../../light';
 import { exposureTimeS } from '../../optics';
 import { lampLights, litShare, type LampLight, type Picture, skyShare } from '../../image';
 import { isRoof } from '../../site';
@@ -66,6 +66,7 @@ function skyLux({ scene, samples }: Picture): Float64Array {
   });
 }
 
+const PATTERNS = { bars: 'window bars', slats: 'slats', leaves: 'leaves' } as const;
 /** Less than moonlit streets have is not told of, lux. */
 const LEAST_LUX = 3;
 /** Moments at which the sky is looked for; between them it changes evenly. */
@@ -98,7 +99,10 @@ function told({ scene, samples }: Picture, { lamp, lux, azimuthDeg, altitudeDeg 
     grade: 'calm',
     sentence:
       `${lamp.name} gives ${scene.subject?.name} ${first}` +
-      `${first === last ? ' throughout' : ` at first, ${last} at last`}; its light is ${lamp.softness}.`,
+      `${first === last ? ' throughout' : ` at first, ${last} at last`}; its light is ${lamp.softness}` +
+      (lamp.pattern === 'none'
+        ? '.'
+        : `, broken up by ${PATTERNS[lamp.pattern]}: ${trim(throughShare(lamp.pattern) * 100, 0)}% comes through, in spots that are up to ${trim(-Math.log2(throughShare(lamp.pattern)), 1)} stops brighter.`),
     reason: 'Twice as far is a quarter of the light: two stops. What stands between lamp and face is counted.',
     screenS: 0,
     value: lux[0],

@@ -58,7 +58,8 @@ export function behindHead({ scene, samples }: Film, row: number, units: Units):
   const planeM = focusPlaneM(samples, row, (scene.part?.heightM ?? 0) / 2);
   const disc =
     (blurDiscMm(opticalMm, scene.shot.fNumber, planeM, behind.awayM) * samples.crop[row]) / samples.frameWidthMm;
-  const soft = disc < 0.0008 ? 'sharp with it' : `a point of it ${trim(disc * 100, 1)}% of the width wide`;
+  const soft =
+    disc < 0.0008 ? 'sharp with it' : `out of focus: a point of it spreads over ${trim(disc * 100, 1)}% of the width`;
   return [
     {
       id: 'behind',

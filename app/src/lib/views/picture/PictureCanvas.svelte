@@ -14,7 +14,8 @@
   );
 </script>
 
-{#if pictures.problem}<p class="why" role="alert">{pictures.problem}</p>{/if}
+{#if pictures.problem}<p class="why" role="alert">{pictures.problem}</p>
+{:else if !pictures.drawn}<p class="why" role="status">Setting up the picture…</p>{/if}
 <canvas {@attach pictures.sheet('only')}></canvas>
 
 <style>

@@ -20,6 +20,7 @@ import { luxOfEv, type Sun } from '@gentle-arc/core/light';
 import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
 import { type Going, isRoof, partOf, toLocal, topAt } from '@gentle-arc/core/site';
 import { contactOf, type Foot } from './contact';
+import { patternSheet } from './pattern-sheet';
 import { SkyDome, skyLook } from './sky';
 import {
   geometryOf,
@@ -238,6 +239,13 @@ export class PaperScene {
         piece.yM + Math.cos(heading) * Math.cos(tilt),
         piece.zM + bulb.upM + Math.sin(tilt),
       );
+      if (piece.pattern !== 'none') {
+        light.map = patternSheet(piece.pattern);
+        // Only what casts shadows has a pattern.
+        light.castShadow = !this.hurried;
+        light.shadow.mapSize.set(512, 512);
+        light.shadow.bias = -0.002;
+      }
       this.lamps.push(light);
       this.standing.add(light, light.target);
     }
@@ -282,6 +290,7 @@ export class PaperScene {
     this.sun.castShadow = !hurried;
     this.above.castShadow = !hurried && this.roofed;
     this.above.visible = !hurried || !this.isIndoors;
+    for (const lamp of this.lamps) if (lamp.map) lamp.castShadow = !hurried;
     this.ground.material = hurried ? hurriedGround : groundMaterial;
     for (const child of this.standing.children) if (child instanceof Mesh) this.dress(child);
   }

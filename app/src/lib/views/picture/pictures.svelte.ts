@@ -22,6 +22,8 @@ const NO_DRAWING = 'The picture cannot be drawn here.';
 export class Pictures {
   /** Why nothing is drawn any more. */
   problem: string | null = $state(null);
+  /** Something is on the sheets. */
+  drawn = $state(false);
 
   private readonly sheets = new SvelteMap<string, Sheet>();
   private readonly host = new WorkerHost<PictureWorker>(
@@ -123,6 +125,7 @@ export class Pictures {
             message,
           );
         this.problem = null;
+        this.drawn ||= shown.length > 0;
       }
     } catch (error) {
       if (!this.closed) this.problem = `${NO_DRAWING} ${(error as Error).message}`;
