@@ -203,7 +203,9 @@
   function remove() {
     if (!selected) return;
     const ids = many ? chosenIds : [selected.id];
-    if (onchange(removePieces(shoot, ids), null) && !selected.locked) onselect(null);
+    // What is locked stays, and stays chosen.
+    const next = removePieces(shoot, ids);
+    if (next !== shoot && onchange(next, null)) onselect(null);
   }
   // For whoever is on the plan, not for a button that happens to have the focus.
   const onPlan = ({ target }: KeyboardEvent) =>
