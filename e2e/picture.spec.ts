@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { openShot, reading } from './helpers';
 
@@ -34,4 +35,31 @@ test('the search for changes shows how far it is, can be stopped and taken up ag
       .getByRole('button', { name: /removes the/ })
       .first(),
   ).toBeVisible();
+});
+
+test('the picture can be taken away as a PNG, as large as a film’s', async ({ page }) => {
+  await openShot(page, 'shot-sorting');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Take this picture as PNG' }).click();
+  const bytes = readFileSync(await (await download).path());
+  // PNG (W3C): its name, then width and height in the header.
+  expect(bytes.subarray(1, 4).toString()).toBe('PNG');
+  expect([bytes.readUInt32BE(16), bytes.readUInt32BE(20)]).toEqual([1920, 1080]);
+  // A blank sheet would be a few kilobytes.
+  expect(bytes.length).toBeGreaterThan(100_000);
+});
+
+test('where sheets cannot be given away the page draws the picture itself', async ({ page }) => {
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(HTMLCanvasElement.prototype, 'transferControlToOffscreen');
+  });
+  await openShot(page, 'shot-sorting');
+  const colours = () =>
+    page.locator('figure canvas').evaluate((canvas: HTMLCanvasElement) => {
+      const { data } = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height) ?? { data: [] };
+      const seen = new Set<number>();
+      for (let i = 0; i < data.length; i += 400) seen.add(data[i] * 65536 + data[i + 1] * 256 + data[i + 2]);
+      return seen.size;
+    });
+  await expect.poll(colours).toBeGreaterThan(50);
 });

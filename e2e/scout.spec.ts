@@ -1,3 +1,4 @@
+import { crc32, deflateSync } from 'node:zlib';
 import { expect, type Page, test } from '@playwright/test';
 import { drag, middleOf, textOf } from './helpers';
 
@@ -196,4 +197,49 @@ test('a place can be scouted before there is any shot', async ({ page }) => {
   await page.getByRole('button', { name: 'Add a piece' }).click();
   await page.getByRole('menuitem', { name: 'Room with door and window' }).click();
   await expect(page.getByRole('heading', { name: '5 pieces' })).toBeVisible();
+});
+
+/** A black PNG of two hundred million pixels, one bit each: a file of a few kilobytes. */
+function hugePng(width: number, height: number): Buffer {
+  const chunk = (name: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(name), data]);
+    const [length, sum] = [Buffer.alloc(4), Buffer.alloc(4)];
+    length.writeUInt32BE(data.length);
+    sum.writeUInt32BE(crc32(body));
+    return Buffer.concat([length, body, sum]);
+  };
+  const header = Buffer.alloc(13);
+  header.writeUInt32BE(width, 0);
+  header.writeUInt32BE(height, 4);
+  header[8] = 1;
+  const rows = deflateSync(Buffer.alloc((width / 8 + 1) * height));
+  const name = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]);
+  return Buffer.concat([name, chunk('IHDR', header), chunk('IDAT', rows), chunk('IEND', Buffer.alloc(0))]);
+}
+
+test('a picture that is too large, or none, is refused in a sentence; a plan is printed to scale', async ({ page }) => {
+  const errors: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+  await page.addInitScript(() => {
+    window.print = () => {
+      window.top?.document.body.setAttribute(
+        'data-printed',
+        document.querySelector('svg')?.getAttribute('width') ?? '',
+      );
+    };
+  });
+  await openScout(page);
+  await word(page, 'Ground').click();
+  const picture = page.getByLabel('Picture of the place');
+  await picture.setInputFiles({ name: 'aerial.png', mimeType: 'image/png', buffer: hugePng(20_000, 10_000) });
+  await expect(page.getByRole('alert')).toContainText(
+    /“aerial\.png” has 200 million pixels; up to 100 million are taken/,
+  );
+  await page.getByRole('alert').getByRole('button', { name: 'Close' }).click();
+  await picture.setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('“notes.png” is not a picture that this browser can show');
+  await page.getByRole('alert').getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'print it to scale' }).click();
+  await expect(page.locator('body')).toHaveAttribute('data-printed', /^[\d.]+mm$/);
+  expect(errors).toEqual([]);
 });

@@ -49,6 +49,7 @@ export {
   duplicatePiece,
   movePiece,
   putMeasured,
+  putOffered,
   removePiece,
   spotFor,
   turnPiece,

@@ -103,6 +103,14 @@ export function addPiece(shoot: Shoot, kind: PieceKind, id: string, xM: number, 
   return withPieces(shoot, [...shoot.site.pieces, piece]);
 }
 
+/** A piece that was offered, put down under a new id and a name of its own; `instead`: of one that was put before. */
+export function putOffered(shoot: Shoot, offered: Piece, id: string, instead: string | null): Shoot {
+  const from = instead === null ? shoot : removePiece(shoot, instead);
+  const alike = from.site.pieces.filter(({ kind }) => kind === offered.kind).length;
+  const name = alike ? `${offered.name} ${alike + 1}` : offered.name;
+  return withPieces(from, [...from.site.pieces, { ...offered, id, name }]);
+}
+
 /**
  * Something of a known height put on the ground as far before a camera as it was measured in a photograph, in the
  * direction that the camera looks; it is a post until somebody says what it is.

@@ -78,6 +78,8 @@ export function writeSiteSvg(shoot: Shoot, units: Units, scale?: number): SitePl
     points.map(([px, py]) => `${x(px)},${y(py)}`).join(' ');
   const barM = [0.5, 1, 2, 5, 10, 20, 50, 100, 200].find((m) => m * mm >= 18) ?? 500;
   const foot = height - EDGE_MM;
+  const barTo = round(EDGE_MM + barM * mm);
+  const thin = '<path fill="none" stroke="#1E2A2C" stroke-width="0.4"';
   const rows = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}"` +
       ' font-family="sans-serif" font-size="2.4">',
@@ -98,9 +100,9 @@ export function writeSiteSvg(shoot: Shoot, units: Units, scale?: number): SitePl
         ({ name, xM, yM }) =>
           `<text x="${x(xM)}" y="${y(yM)}" text-anchor="middle" fill="#4A5658">${escaped(name.slice(0, 40))}</text>`,
       ),
-    `<path fill="none" stroke="#1E2A2C" stroke-width="0.4" d="M${EDGE_MM} ${foot - 1.5}V${foot}H${round(EDGE_MM + barM * mm)}V${foot - 1.5}"/>`,
-    `<text x="${round(EDGE_MM + barM * mm + 2)}" y="${foot}">${sayLength(barM, units)} · 1:${times} · ${escaped(shoot.name)}</text>`,
-    `<path fill="none" stroke="#1E2A2C" stroke-width="0.4" d="M${width - EDGE_MM} ${foot}v-7m-1.5 2.5l1.5 -2.5l1.5 2.5"/>`,
+    `${thin} d="M${EDGE_MM} ${foot - 1.5}V${foot}H${barTo}V${foot - 1.5}"/>`,
+    `<text x="${barTo + 2}" y="${foot}">${sayLength(barM, units)} · 1:${times} · ${escaped(shoot.name)}</text>`,
+    `${thin} d="M${width - EDGE_MM} ${foot}v-7m-1.5 2.5l1.5 -2.5l1.5 2.5"/>`,
     `<text x="${width - EDGE_MM}" y="${foot - 8}" text-anchor="middle">N</text>`,
     '</svg>',
   ];

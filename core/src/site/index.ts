@@ -18,6 +18,7 @@ export { roomM } from './room';
 export { CLUSTER_SIZE, type Lattice, pointsOf, type SitePoints, sitePoints } from './site-points';
 export { type Solid } from './mesh-builder';
 export { skeletonOf, type Skeleton, standingSize, type Step } from './skeleton';
+export { type Tape, tapeBetween } from './tape';
 export { type Going, solidOf } from './solids';
 export { type WallPart, wallParts } from './wall-parts';
 export { WHEEL_SHARE } from './vehicle-solids';

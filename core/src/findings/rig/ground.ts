@@ -2,6 +2,7 @@ import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene';
 import type { Samples } from '../../motion';
+import { groundHeightM } from '../../site';
 import { ON_THE_GROUND } from './clearance';
 import { rollsOn } from './riding';
 import { graded, type Say } from './use';
@@ -23,11 +24,42 @@ const KINDS = {
 } satisfies FindingKinds;
 type Found = FindingOf<keyof typeof KINDS>;
 
+/** The ground under both ends of a rail: it is laid level whatever lies under it, if somebody props the lower end. */
+function railFindings({ rig, limits, ground: stood }: Scene, samples: Samples, { length, degrees }: Say): Found[] {
+  if (rig.kind !== 'slider') return [];
+  const last = samples.count - 1;
+  const at = (row: number) => groundHeightM(stood, samples.xM[row], samples.yM[row]);
+  const runM = Math.hypot(samples.xM[last] - samples.xM[0], samples.yM[last] - samples.yM[0]);
+  const riseM = Math.abs(at(last) - at(0));
+  const slopeDeg = (Math.atan2(riseM, runM) * 180) / Math.PI;
+  const limit = limits.wheelSlopeDeg;
+  if (runM < 0.05 || slopeDeg <= limit * limits.tightShare) return [];
+  return [
+    graded(
+      {
+        id: 'rig.slope',
+        measure: 'slope under the rail',
+        value: slopeDeg,
+        limit,
+        screenS: samples.screenS[last],
+        unit: 'deg',
+        say: degrees,
+        sentence:
+          `The ground under the rail rises by ${length(riseM)} from end to end (${degrees(slopeDeg)}): prop the lower ` +
+          'end until the rail lies as the move asks, and see that it cannot roll off.',
+        reason: 'A rail that is not level runs by itself.',
+      },
+      'tight',
+    ),
+  ];
+}
+
 /** How far a step of the ground and how steep a slope each may be: common practice, no published source. */
-function groundFindings(scene: Scene, samples: Samples, heights: Float64Array, { length, degrees }: Say): Found[] {
+function groundFindings(scene: Scene, samples: Samples, heights: Float64Array, say: Say): Found[] {
+  const { length, degrees } = say;
   const { limits } = scene;
   const { rig } = scene;
-  if (!ON_THE_GROUND.has(rig.kind)) return [];
+  if (!ON_THE_GROUND.has(rig.kind)) return railFindings(scene, samples, say);
   const wheels = rollsOn(scene) !== null;
   let step = { value: 0, row: 0 };
   let slope = { value: 0, row: 0 };

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { withGroups } from '@gentle-arc/core/edit';
+  import { putOffered, withGroups } from '@gentle-arc/core/edit';
   import type { Scouted } from '@gentle-arc/core/reading';
   import type { NearOffer } from '@gentle-arc/core/search';
   import { newId } from '$lib/session/store/new-id';
@@ -53,10 +53,7 @@
   /** Puts one down instead of the one before. */
   function put({ piece }: NearOffer) {
     const id = newId('piece');
-    const others = shoot.site.pieces.filter((row) => row.id !== putId || row.on !== null);
-    const alike = others.filter(({ kind }) => kind === piece.kind).length;
-    const named = { ...piece, id, name: alike ? `${piece.name} ${alike + 1}` : piece.name };
-    if (!session.change({ ...shoot, site: { ...shoot.site, pieces: [...others, named] } })) return;
+    if (!session.change(putOffered(shoot, piece, id, putId))) return;
     putId = id;
     onput(id);
   }

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { changeUnderlay, fittedUnderlay } from '@gentle-arc/core/edit';
   import { type Fact, sayExactLength, trim } from '@gentle-arc/core/model';
-  import { bearingDeg, groundHeightM } from '@gentle-arc/core/site';
+  import { tapeBetween } from '@gentle-arc/core/site';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { preferences } from '$lib/ui/preferences.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
@@ -20,17 +20,7 @@
     lengthM: { type: 'number', label: 'Length in life', unit: 'm', step: 0.1, min: 0.05, max: 5000 },
     bearingDeg: { type: 'number', label: 'Runs towards', unit: 'tenth', step: 1, min: 0, max: 360 },
   };
-  const measured = $derived.by(() => {
-    if (!to) return null;
-    const lengthM = Math.hypot(to.xM - from.xM, to.yM - from.yM);
-    const riseM = groundHeightM(scene.ground, to.xM, to.yM) - groundHeightM(scene.ground, from.xM, from.yM);
-    return {
-      lengthM,
-      riseM,
-      bearingDeg: (bearingDeg(from.xM, from.yM, to.xM, to.yM) + 360) % 360,
-      slopePercent: lengthM > 0 ? (100 * riseM) / lengthM : 0,
-    };
-  });
+  const measured = $derived(to ? tapeBetween(scene.ground, from, to) : null);
 
   function set(key: string, value: number | string) {
     if (!underlay || !measured || !to) return;
@@ -70,7 +60,7 @@
         0.005
           ? ', level'
           : `, ${long(Math.abs(measured.riseM))} ${measured.riseM > 0 ? 'up' : 'down'} (${trim(Math.abs(measured.slopePercent), 1)}%)`}.
-        Straight through the air {long(Math.hypot(measured.lengthM, measured.riseM))}.
+        Straight through the air {long(measured.airM)}.
       {/if}
       <button class="link" onclick={() => measuring.end()}>{underlay ? 'It fits' : 'Roll it up'}</button>
     </p>

@@ -96,14 +96,12 @@ export class Film {
   private playing = false;
   private laid = 0;
   private wanted = 1;
+  /** Shadows are those of another moment. */
   private stale = true;
   private ready = false;
   /** Of how large it is drawn. */
   private scale = 1;
 
-  /**
-   * `canvas`: what is drawn on.
-   */
   constructor(
     private readonly canvas: HTMLCanvasElement | OffscreenCanvas,
     private readonly options: FilmOptions,
@@ -142,7 +140,8 @@ export class Film {
     hurried = false,
   ): boolean {
     Object.assign(this, { views, papers, blur, playing, scale });
-    this.paper.hurry(hurried);
+    // Tones that were asked for are shown while it moves, too.
+    this.paper.hurry(hurried, blur.tone || depthTone.value > 0);
     if (views.length === 0) return false;
     const moved = this.paper.setSite(views[0].scene);
     const walked = this.paper.walkTo(momentAt(views[0].samples, views[0].row).tS);
@@ -166,7 +165,6 @@ export class Film {
       this.draw(view, null);
     });
     this.hand();
-    if (this.options.software && this.options.shadows && !hurried) this.getReady();
     return this.wanted > 1;
   }
 
@@ -199,9 +197,9 @@ export class Film {
     return this.laid < this.wanted;
   }
 
-  /** What a hurried frame is drawn with is made while nobody waits for it. */
-  private getReady(): void {
-    if (this.ready) return;
+  /** Makes what a hurried frame is drawn with: for when nobody waits for a picture. */
+  getReady(): void {
+    if (this.ready || !this.options.software || this.options.simple) return;
     this.ready = true;
     this.paper.hurry(true);
     this.renderer.compile(this.paper.scene, this.camera);

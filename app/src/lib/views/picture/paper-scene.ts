@@ -44,6 +44,9 @@ const MOST_TIMES = 60;
 /** A shot that lasts longer sees the sun move, s. */
 const LONG_S = 300;
 
+/** Half of what who goes stands on, beside its size. */
+const WALKER_FOOT = 0.2;
+
 /** What darkens the ground at its foot. */
 const stands = ({ kind, heightM }: Piece) => !PIECE_KINDS[kind].ground && heightM > 0.03;
 const footOf = ({ kind, xM, yM, zM, headingDeg, lengthM, depthM }: Piece): Foot => {
@@ -64,6 +67,7 @@ export class PaperScene {
   private readonly dome: SkyDome | null;
   private dim = false;
   private hurried = false;
+  private toned = false;
   private readonly looks = new WeakMap<Mesh, { fine: Material; hurried: Material }>();
   private roofed = false;
   private isIndoors = false;
@@ -168,9 +172,12 @@ export class PaperScene {
         };
         const mesh = this.stand(look(), material, hurried);
         mesh.matrixAutoUpdate = false;
-        const half = 0.8 * Math.min(piece.lengthM, piece.depthM);
-        if (!this.simple)
-          mesh.add(contactOf([{ xM: 0, yM: 0, zM: 0, headingDeg: 0, halfAcrossM: half / 4, halfAlongM: half / 4 }]));
+        if (!this.simple) {
+          const half = WALKER_FOOT * Math.min(piece.lengthM, piece.depthM);
+          const contact = contactOf([{ xM: 0, yM: 0, zM: 0, headingDeg: 0, halfAcrossM: half, halfAlongM: half }]);
+          this.merged.push(contact.geometry);
+          mesh.add(contact);
+        }
         this.walkers.push({ mesh, thing, look });
       } else {
         if (stands(piece)) feet.push(footOf(piece));
@@ -198,7 +205,7 @@ export class PaperScene {
     const roofs = this.simple ? [] : setup.pieces.filter(isRoof);
     this.roofed = roofs.length > 0;
     this.isIndoors = roofs.some((roof) => topAt(roof, toLocal(roof, about.xM, about.yM)) !== null);
-    this.hurry(this.hurried);
+    this.hurry(this.hurried, this.toned);
     this.shine(0);
     this.lightLamps(setup);
     return true;
@@ -281,23 +288,24 @@ export class PaperScene {
   }
 
   /**
-   * In a hurry there are no shadows and hardly any surfaces: they cost most of a frame without a graphics processor. Who
-   * is under a roof gets no light from above then.
+   * In a hurry there are no shadows and, unless tones are asked for (`toned`), hardly any surfaces: they cost most of a
+   * frame without a graphics processor. Who is under a roof gets no light from above then.
    */
-  hurry(hurried: boolean): void {
+  hurry(hurried: boolean, toned = false): void {
     if (this.simple) return;
     this.hurried = hurried;
+    this.toned = toned;
     this.sun.castShadow = !hurried;
     this.above.castShadow = !hurried && this.roofed;
     this.above.visible = !hurried || !this.isIndoors;
     for (const lamp of this.lamps) if (lamp.map) lamp.castShadow = !hurried;
-    this.ground.material = hurried ? hurriedGround : groundMaterial;
+    this.ground.material = hurried && !toned ? hurriedGround : groundMaterial;
     for (const child of this.standing.children) if (child instanceof Mesh) this.dress(child);
   }
 
   private dress(mesh: Mesh): void {
     const looks = this.looks.get(mesh);
-    if (looks) mesh.material = this.hurried ? looks.hurried : looks.fine;
+    if (looks) mesh.material = this.hurried && !this.toned ? looks.hurried : looks.fine;
   }
 
   /** Moves whoever walks to where they are at a moment of action; whether anybody does. */

@@ -102,7 +102,7 @@ export class PictureDesk {
     this.lastMs = performance.now();
     const tookMs = this.lastMs - from;
     if (moving) this.hold(tookMs);
-    if (more || hurried) this.rest = setTimeout(() => this.settle(), REST_MS);
+    this.rest = setTimeout(() => (hurried ? this.settle() : this.refine(more)), REST_MS);
     return tookMs;
   }
 
@@ -110,15 +110,16 @@ export class PictureDesk {
   private settle(): void {
     const { film, shown } = this;
     if (!film || !shown || shown.message.playing) return;
-    if (film.show(shown.views, shown.papers, shown.message.blur, false)) this.rest = setTimeout(() => this.refine());
+    const more = film.show(shown.views, shown.papers, shown.message.blur, false);
+    this.rest = setTimeout(() => this.refine(more));
   }
 
   async still(name: string, widthPx: number): Promise<Blob> {
     const { shown } = this;
     const index = shown?.names.indexOf(name) ?? -1;
     if (!shown || index < 0) throw new RangeError('There is no picture to take.');
-    const { width, height } = shown.papers[index];
-    const size = { width: widthPx, height: Math.round((widthPx * height) / width) };
+    const { delivery } = shown.views[index].scene;
+    const size = { width: widthPx, height: Math.round((widthPx * delivery.heightPx) / delivery.widthPx) };
     const canvas = new OffscreenCanvas(size.width, size.height);
     const film = new Film(canvas, {
       software: false,
@@ -129,9 +130,7 @@ export class PictureDesk {
     });
     try {
       film.setLook(shown.message.dim, shown.message.tint);
-      // Laid together from many looks it is smooth at its edges too.
-      film.show([shown.views[index]], [{ canvas, ...size }], shown.message.blur, false);
-      film.refine(Infinity);
+      if (film.show([shown.views[index]], [{ canvas, ...size }], shown.message.blur, false)) film.refine(Infinity);
       return await canvas.convertToBlob({ type: 'image/png' });
     } finally {
       film.dispose();
@@ -158,7 +157,11 @@ export class PictureDesk {
     else if (tookMs < PLAYED_MS * 0.8) this.finest = Math.min(1, this.finest * 1.06);
   }
 
-  private refine(): void {
-    if (this.film?.refine()) this.rest = setTimeout(() => this.refine());
+  /** A few looks more; when there are enough, time to get ready for what moves. */
+  private refine(more: boolean): void {
+    if (more) {
+      const goesOn = this.film?.refine() ?? false;
+      this.rest = setTimeout(() => this.refine(goesOn));
+    } else if (!this.shown?.message.playing) this.film?.getReady();
   }
 }

@@ -78,7 +78,8 @@ export class Pictures {
       seen.disconnect();
       this.sheets.delete(name);
       this.sent.delete(name);
-      if (this.given.delete(name) && !this.closed) void this.host.call((remote) => remote.drop(name)).catch(() => {});
+      // A worker that is gone has dropped it already, and says so with the next picture.
+      if (this.given.delete(name) && !this.closed) this.host.call((remote) => remote.drop(name)).catch(() => undefined);
     };
   };
 
@@ -128,7 +129,9 @@ export class Pictures {
         this.drawn ||= shown.length > 0;
       }
     } catch (error) {
-      if (!this.closed) this.problem = `${NO_DRAWING} ${(error as Error).message}`;
+      // The sheets went with the worker that had them.
+      if (!this.closed)
+        this.problem = `${NO_DRAWING} ${(error as Error).message} Leave this screen and come back to have it drawn again.`;
     }
     this.busy = false;
   }

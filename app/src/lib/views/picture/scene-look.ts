@@ -136,7 +136,8 @@ function tinted(colour: string, share: number, texture: Surface, hurried: boolea
       'varying vec3 onPiece;\n' +
       shader.vertexShader.replace('#include <begin_vertex>', '#include <begin_vertex>\nonPiece = position;');
     shader.fragmentShader =
-      'uniform float subjectM;\nuniform float depthTone;\nuniform float tintShare;\nuniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
+      'uniform float subjectM;\nuniform float depthTone;\nuniform float tintShare;\n' +
+      'uniform vec3 focusTone;\nvarying vec3 onPiece;\n' +
       SURFACE_FUNCTIONS +
       shader.fragmentShader.replace(
         '#include <color_fragment>',
@@ -147,7 +148,10 @@ function tinted(colour: string, share: number, texture: Surface, hurried: boolea
   return material;
 }
 
-/** Light of sun and sky, and the haze. `above`: how much of the sky's light comes from straight above, where a roof keeps it off. */
+/**
+ * Light of sun and sky, and the haze. `above`: how much of the sky's light comes from straight above, where a roof keeps
+ * it off.
+ */
 export const LIGHT = {
   sun: '#fff0d2',
   sunStrength: 2.3,

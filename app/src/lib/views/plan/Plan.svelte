@@ -16,6 +16,7 @@
   import PlanNames from './PlanNames.svelte';
   import PlanPieces from './PlanPieces.svelte';
   import { PlanView } from './plan-view.svelte';
+  import PlanZoom from './PlanZoom.svelte';
   import ScaleBar from './ScaleBar.svelte';
   import Shadows from './Shadows.svelte';
   import SunMarks from './SunMarks.svelte';
@@ -302,13 +303,7 @@
     {#if sun}<SunMarks {sun} {width} {height} />{/if}
     <ScaleBar {view} {width} {height} />
   </svg>
-  <div class="zoom">
-    <button class="quiet-button" onclick={() => view.by(1.4)} aria-label="Closer" title="Closer (wheel or pinch)"
-      >+</button
-    >
-    <button class="quiet-button" onclick={() => view.by(1 / 1.4)} aria-label="Farther" title="Farther">−</button>
-    <button class="quiet-button text-sm" onclick={fit} title="Show the whole move">Fit</button>
-  </div>
+  <PlanZoom {view} onfit={fit} />
 </div>
 
 <style>
@@ -344,13 +339,5 @@
   }
   .camera {
     pointer-events: none;
-  }
-  .zoom {
-    position: absolute;
-    top: 6px;
-    right: 6px;
-    display: flex;
-    border-radius: 999px;
-    background: color-mix(in srgb, var(--raised) 86%, transparent);
   }
 </style>

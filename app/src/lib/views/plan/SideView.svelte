@@ -9,6 +9,7 @@
   import { drag, type Drag } from '$lib/ui/drag';
   import { editing } from '$lib/ui/editing';
   import { PlanView } from './plan-view.svelte';
+  import PlanZoom from './PlanZoom.svelte';
   import ScaleBar from './ScaleBar.svelte';
 
   /** The place from the side: how high things are, how the ground rises, how high the camera goes. */
@@ -157,11 +158,7 @@
     <circle class="camera" cx={view.x(along(samples.xM[last], samples.yM[last]))} cy={view.y(samples.zM[last])} r="6" />
     <ScaleBar {view} {width} {height} north={false} />
   </svg>
-  <div class="zoom">
-    <button class="quiet-button" onclick={() => view.by(1.4)} aria-label="Closer">+</button>
-    <button class="quiet-button" onclick={() => view.by(1 / 1.4)} aria-label="Farther">−</button>
-    <button class="quiet-button text-sm" onclick={fit}>Fit</button>
-  </div>
+  <PlanZoom {view} onfit={fit} />
   <p class="from">
     <button class="quiet-button" onclick={onswap} aria-label="Plan and picture change places"
       ><ExpandOutline class="h-4 w-4" /></button
@@ -240,14 +237,6 @@
     fill: var(--ink);
     stroke: var(--raised);
     pointer-events: none;
-  }
-  .zoom {
-    position: absolute;
-    top: 6px;
-    right: 6px;
-    display: flex;
-    border-radius: 999px;
-    background: color-mix(in srgb, var(--raised) 86%, transparent);
   }
   .from {
     position: absolute;
