@@ -20,7 +20,7 @@ interface Screen {
 }
 const WORDS = ['Move', 'Time', 'Aim', 'Camera', 'Rig'] as const;
 const SCREENS: Screen[] = [
-  { name: 'Move', path: `${SHOT}shot-lane`, least: 20, words: WORDS },
+  { name: 'Move', path: `${SHOT}shot-lane`, least: 30, words: WORDS },
   {
     name: 'Move with a rack of focus, in feet',
     path: `${SHOT}shot-rack`,

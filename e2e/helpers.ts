@@ -12,9 +12,13 @@ export const verdict = (page: Page): Locator => page.getByRole('region', { name:
 
 export const sentence = (page: Page): Locator => page.getByRole('group', { name: 'The shot in one sentence' });
 
-/** Opens one of the words of the Move screen, under which the rest of a shot lies. */
-export const under = (page: Page, word: string): Promise<void> =>
-  page.getByRole('group', { name: 'More of this shot' }).getByRole('button', { name: word, exact: true }).click();
+/** Opens one of the words of the Move screen, under which the rest of a shot lies, and waits until its part is there. */
+export async function under(page: Page, word: string): Promise<void> {
+  const button = page.getByRole('group', { name: 'More of this shot' }).getByRole('button', { name: word, exact: true });
+  await button.click();
+  await expect(button).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('.words > *').first()).toBeAttached();
+}
 
 /** The middle of something on the page. */
 export async function middleOf(locator: Locator): Promise<{ x: number; y: number }> {
