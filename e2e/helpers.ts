@@ -14,7 +14,9 @@ export const sentence = (page: Page): Locator => page.getByRole('group', { name:
 
 /** Opens one of the words of the Move screen, under which the rest of a shot lies, and waits until its part is there. */
 export async function under(page: Page, word: string): Promise<void> {
-  const button = page.getByRole('group', { name: 'More of this shot' }).getByRole('button', { name: word, exact: true });
+  const button = page
+    .getByRole('group', { name: 'More of this shot' })
+    .getByRole('button', { name: word, exact: true });
   await button.click();
   await expect(button).toHaveAttribute('aria-pressed', 'true');
   await expect(page.locator('.words > *').first()).toBeAttached();
