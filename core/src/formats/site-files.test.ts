@@ -2,7 +2,7 @@ import { XMLParser } from 'fast-xml-parser';
 import geodesic from 'geographiclib-geodesic';
 import { describe, expect, it } from 'vitest';
 import { addPlace, takeInPieces } from '../edit';
-import { newPiece, newShoot, newShot, type Piece, type Shoot } from '../model';
+import { AS_ON_SITE, newPiece, newShoot, newShot, type Piece, type Shoot } from '../model';
 import { groundHeightM, groundPieces } from '../site';
 import { readHeightsCsv } from './heights-csv';
 import { readPieces, writePieces } from './pieces-json';
@@ -218,6 +218,29 @@ describe('heights of the ground', () => {
     const room = addPlace(shoot, 'room', 0, 0, idOf).site.pieces.slice(1);
     expect(room.map(({ zM }) => zM)).toEqual([1, 1, 1, 1, 3.6]);
     expect(new Set(room.map(({ group }) => group)).size).toBe(1);
+  });
+  it('what stood there stands on it, rides along and walks on it', () => {
+    const platform = { ...newPiece('slab', 'p', 'Platform', -5, 0, 0), lengthM: 2, depthM: 2, heightM: 1 };
+    const hers = { ...newPiece('figure', 'f', 'On the platform', -5, 0, 0), zM: 1 };
+    const lamp = { ...newPiece('post', 'l', 'On the table', 4, 0, 0), zM: 0.8, on: 't' };
+    const shoot = shootWith(newPiece('box', 't', 'Table', 4, 0, 0), platform, hers, lamp);
+    const [shot] = shoot.shots;
+    const point = (tS: number, xM: number) => ({ tS, xM, yM: 0, zM: 0 });
+    const walk = { pieceId: 'f', points: [point(0, 0), point(4, 8)], footing: 'drawn' as const, jumps: [] };
+    const staging = [{ ...AS_ON_SITE, pieceId: 't', place: { xM: 2, yM: 1, zM: 0 } }];
+    const { site, shots } = takeInPieces(
+      { ...shoot, shots: [{ ...shot, walks: [walk], staging }] },
+      readHeightsCsv(
+        rows((x) => 10 + 0.1 * x),
+        null,
+      ),
+      idOf,
+    );
+    // The lowest, at x = −10, counts as 0: the ground at x is (x + 10) / 10.
+    const heights = Object.fromEntries(site.pieces.map(({ id, zM }) => [id, zM]));
+    expect(heights).toMatchObject({ t: 1.4, l: 2.2, p: 0.5, f: 1.5 });
+    expect(shots[0].walks[0].points.map(({ zM }) => zM)).toEqual([1, 1.8]);
+    expect(shots[0].staging[0].place?.zM).toBe(1.2);
   });
   it.each([
     ['header must be x,y,z or lat,lon,z; it is a,b.', 'a,b\n1,2'],

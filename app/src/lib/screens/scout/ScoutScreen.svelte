@@ -76,7 +76,12 @@
 
   function take(site: { pieces: typeof shoot.site.pieces; place: typeof shoot.site.place; notes: string[] }) {
     if (!session.change(takeInPieces(shoot, site, () => newId('piece')))) return;
-    notes = [`${site.pieces.length} ${site.pieces.length === 1 ? 'piece' : 'pieces'} came in.`, ...site.notes];
+    const terrain = site.pieces.some(({ kind }) => kind === 'terrain');
+    notes = [
+      `${site.pieces.length} ${site.pieces.length === 1 ? 'piece' : 'pieces'} came in.`,
+      ...site.notes,
+      ...(terrain ? ['What stands or walks there, and the pivots of the moves, rose with the ground.'] : []),
+    ];
     open = 'ground';
   }
   async function lay(file: File) {

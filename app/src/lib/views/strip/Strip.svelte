@@ -49,6 +49,7 @@
     const column = every > 1 ? curve.column.filter((_, i) => i % every === 0) : curve.column;
     return (
       line<number>()
+        .digits(1)
         .defined((value) => !Number.isNaN(value))
         .x((_, i) => x((i * every) / rate))
         .y((value) => y(value))(column as unknown as number[]) ?? ''
