@@ -19,6 +19,7 @@ const ROOMS = [
   'edit',
   'reading',
   'search',
+  'sequence',
   'formats',
   'cli',
 ];

@@ -113,7 +113,7 @@ describe('as a program', () => {
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
     [
       ['fly', DEMO],
-      /^arc: command must be read, path, lens, focus, exposure, time, light, balance, stand, check, moves or schema; it is "fly"\.\n$/,
+      /^arc: command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, check, moves or schema; it is "fly"\.\n$/,
     ],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);

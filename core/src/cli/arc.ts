@@ -2,9 +2,11 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import * as z from 'zod';
 import {
+  boardJson,
   buildJson,
   exposureJson,
   focusJson,
+  joinsJson,
   lightJson,
   lensJson,
   movesJson,
@@ -13,6 +15,8 @@ import {
   Refusal,
   shootJsonSchema,
   timeJson,
+  writeCutCsv,
+  writeCutOtio,
   writePathCsv,
   writePathGltf,
 } from '../formats';
@@ -35,6 +39,9 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc time <shoot file> --shot <number>               seconds of action against seconds on screen, frames, card, buffer
   arc balance <shoot file> --build <number>           a sled or motor gimbal of the kit: balance, what to slide, checklist
   arc stand <shoot file> --build <number>             a jib, slider, arm, rope, drone or wheels: what stands and what it takes
+  arc board <shoot file>                              the shots in story order: sizes, direction, seconds in the cut
+  arc joins <shoot file>                              how each shot meets the next, judged
+  arc cut <shoot file> --format otio|csv              the cut as OpenTimelineIO JSON, or CSV with timecodes
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -51,10 +58,26 @@ export async function run(args: string[]): Promise<string> {
     throw Refusal.of('arguments', `arguments: "${rest[0]}" is one too many; quote a file name that has spaces.`);
   if (command === 'moves') return print({ moves: movesJson() });
   if (command === 'schema') return print(shootJsonSchema());
-  if (!['read', 'path', 'check', 'lens', 'focus', 'exposure', 'time', 'light', 'balance', 'stand'].includes(command))
+  if (
+    ![
+      'read',
+      'path',
+      'check',
+      'lens',
+      'focus',
+      'exposure',
+      'time',
+      'light',
+      'balance',
+      'stand',
+      'board',
+      'joins',
+      'cut',
+    ].includes(command)
+  )
     throw Refusal.of(
       'command',
-      'command must be read, path, lens, focus, exposure, time, light, balance, stand, check, moves or schema; it ' +
+      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, check, moves or schema; it ' +
         `is "${command}".`,
     );
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
@@ -79,6 +102,16 @@ export async function run(args: string[]): Promise<string> {
       return readingJson(number, shot, reading, cures);
     });
     return print({ shoot: shoot.name, shots });
+  }
+  if (command === 'board') return print(boardJson(shoot));
+  if (command === 'joins') return print(joinsJson(shoot));
+  if (command === 'cut') {
+    if (values.format === 'otio') return writeCutOtio(shoot);
+    if (values.format === 'csv') return writeCutCsv(shoot);
+    throw Refusal.of(
+      '--format',
+      `--format must be otio or csv; it is ${values.format === undefined ? 'missing' : `"${values.format}"`}.`,
+    );
   }
   if (command === 'light') {
     const at = values.at === undefined ? null : new Date(values.at);

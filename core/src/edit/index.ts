@@ -56,7 +56,17 @@ export {
 } from './pieces';
 export { setAsTold } from './set-as-told';
 export { showAt, takeCamera, takeFocalLength, takeLens, takeRig } from './setup';
-export { addShot, duplicateShot, removeShot, shiftShot } from './shots';
+export { type ShotRow, takeShotRows } from './shot-rows';
+export {
+  addShot,
+  duplicateShot,
+  fromOtherSide,
+  moveShots,
+  putInScene,
+  removeShot,
+  removeShots,
+  shiftShot,
+} from './shots';
 export { takeInPieces } from './take-in-site';
 export { putOn } from './put-on';
 export { asOnSite, bringOrLeave, stagePiece, withRidersOf } from './staging';

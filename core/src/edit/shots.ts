@@ -1,4 +1,5 @@
-import { newShot, type Shoot, type Shot } from '../model';
+import { legsOf, newShot, type Shoot, type Shot, withLeg } from '../model';
+import { mirrored, toTheOtherSide, turned } from './transform';
 
 /** The shoot with one of its shots changed. */
 export const withShot = (shoot: Shoot, shotId: string, edit: (shot: Shot) => Shot): Shoot => ({
@@ -32,3 +33,43 @@ export const removeShot = (shoot: Shoot, index: number): Shoot => ({
   ...shoot,
   shots: shoot.shots.filter((_, k) => k !== index),
 });
+
+/** Several shots moved together before another one (null: to the end), in the order they had. */
+export function moveShots(shoot: Shoot, ids: readonly string[], beforeId: string | null): Shoot {
+  const chosen = new Set(ids);
+  const moved = shoot.shots.filter(({ id }) => chosen.has(id));
+  // The first that stays at or behind the place that was pointed at.
+  const from = beforeId === null ? -1 : shoot.shots.findIndex(({ id }) => id === beforeId);
+  const anchor = from < 0 ? undefined : shoot.shots.slice(from).find(({ id }) => !chosen.has(id));
+  const rest = shoot.shots.filter(({ id }) => !chosen.has(id));
+  const at = anchor ? rest.indexOf(anchor) : rest.length;
+  return { ...shoot, shots: [...rest.slice(0, at), ...moved, ...rest.slice(at)] };
+}
+
+/** Several shots put into a scene of the story. */
+export const putInScene = (shoot: Shoot, ids: readonly string[], sceneName: string): Shoot => ({
+  ...shoot,
+  shots: shoot.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, sceneName } : shot)),
+});
+
+export const removeShots = (shoot: Shoot, ids: readonly string[]): Shoot => ({
+  ...shoot,
+  shots: shoot.shots.filter(({ id }) => !ids.includes(id)),
+});
+
+/** The same shot from the other side, behind it: the camera opposite, the move mirrored. */
+export function fromOtherSide(shoot: Shoot, index: number, id: string): Shoot {
+  const given = shoot.shots[index];
+  const round = legsOf(given).reduce(
+    (shot, _, i) => withLeg(shot, i, (leg) => ({ ...toTheOtherSide(leg), move: turned(mirrored(leg.move), 180) })),
+    given,
+  );
+  const shot: Shot = {
+    ...round,
+    id,
+    name: `${given.name}, from the other side`.slice(0, 120),
+    other: null,
+    variant: 'A',
+  };
+  return { ...shoot, shots: [...shoot.shots.slice(0, index + 1), shot, ...shoot.shots.slice(index + 1)] };
+}

@@ -8,7 +8,7 @@
 export { type Finding, type FindingId, kindOf, pictureFindings, rigFindings } from './all';
 export type { CureIdea } from './cure-ideas';
 export type { About } from './definition';
-export { percent, severity, speedWords, trimmedSeconds } from './finding';
+export { percent, type PictureGrade, severity, speedWords, trimmedSeconds } from './finding';
 export { type Approach, approachesOf } from './people/approaches';
 export { type Caution, cautionsOf } from './people/cautions';
 export { type Pass, passesOf, type Sweep, sweepsOf } from './people/passes';

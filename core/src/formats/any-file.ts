@@ -6,6 +6,7 @@ import { readPartsJson } from './parts-json';
 import { Refusal } from './refusal';
 import { readHeightsCsv } from './heights-csv';
 import { checkShoot } from './shoot-file';
+import { readShotsCsv } from './shots-csv';
 import { readSiteGeoJson } from './site-geojson';
 import { readSiteGpx } from './site-gpx';
 import { readWalkCsv } from './walk-csv';
@@ -39,6 +40,7 @@ function read(name: string, text: string, wanted: FileKind | null, landing: Land
     const points = /\.gpx$/i.test(name) || /<gpx[\s>]/i.test(head) ? readWalkGpx(text, landing) : readWalkCsv(text);
     return { kind: 'walk', points };
   }
+  if (wanted === 'shots') return { kind: 'shots', rows: readShotsCsv(text) };
   if (wanted === 'parts')
     return {
       kind: 'parts',
@@ -47,6 +49,8 @@ function read(name: string, text: string, wanted: FileKind | null, landing: Land
   if (wanted === null && /\.geojson$/i.test(name)) return { kind: 'site', site: readSiteGeoJson(text, place) };
   if (wanted === null && /\.csv$/i.test(name) && /^\uFEFF?\s*(x|lat)\s*[,;\t]/i.test(head))
     return { kind: 'site', site: readHeightsCsv(text, place) };
+  if (wanted === null && /\.csv$/i.test(name) && /^\uFEFF?\s*shot\s*[,;\t]/i.test(head))
+    return { kind: 'shots', rows: readShotsCsv(text) };
   if (wanted === null && /\.csv$/i.test(name))
     return /^\uFEFF?\s*t\s*[,;\t]/i.test(head)
       ? { kind: 'walk', points: readWalkCsv(text) }

@@ -1,23 +1,25 @@
+import type { ShotRow } from '../edit';
 import { clipped, type Part, type Shoot, type WalkPoint } from '../model';
 import type { OwnModel } from './model-glb';
 import { Refusal } from './refusal';
 import type { SiteFromEarth } from './site-features';
 
 /** What a file can be for. */
-export type FileKind = 'shoot' | 'parts' | 'walk' | 'model' | 'site';
+export type FileKind = 'shoot' | 'parts' | 'walk' | 'model' | 'site' | 'shots';
 
 /**
  * Most that a file of a kind may hold, MB. All that a person makes is far smaller, and each is read well within two
  * seconds.
  */
-export const MOST_MB: Record<FileKind, number> = { shoot: 8, parts: 1, walk: 3, model: 8, site: 4 };
+export const MOST_MB: Record<FileKind, number> = { shoot: 8, parts: 1, walk: 3, model: 8, site: 4, shots: 1 };
 
 export type FileContents =
   | { kind: 'shoot'; shoot: Shoot }
   | { kind: 'parts'; parts: Part[] }
   | { kind: 'walk'; points: WalkPoint[] }
   | { kind: 'model'; model: OwnModel }
-  | { kind: 'site'; site: SiteFromEarth };
+  | { kind: 'site'; site: SiteFromEarth }
+  | { kind: 'shots'; rows: ShotRow[] };
 
 const PICTURE = /\.(jpe?g|png|webp|gif|heic|avif|tiff?|bmp|svg)$/i;
 /** A model by its ending. */

@@ -6,6 +6,10 @@
  */
 export { readAnyFile } from './any-file';
 export { checkFile, type FileContents, type FileKind, MODEL_FILE, MOST_MB } from './file-limits';
+export { boardJson, joinsJson } from './board-json';
+export { writeCutCsv } from './cut-csv';
+export { writeCutOtio } from './cut-otio';
+export { writeShotsCsv } from './shots-csv';
 export { buildJson } from './build-json';
 export { jsonOf } from './json';
 export { exposureJson, focusJson, lensJson, timeJson } from './lens-json';

@@ -32,7 +32,7 @@ export { FELT_S, screenMotion } from './screen-motion';
 export type { PieceSeen } from './seen-pieces';
 export { steadied, type Steadied } from './steadied';
 export { shakeInFrame } from './shake';
-export { figureShare, shotSize, STANDING_M } from './shot-size';
+export { figureShare, type ShotSize, shotSize, STANDING_M } from './shot-size';
 export { shutterLook } from './shutter-look';
 export { logDimensionlessJerk, spectralArcLength } from './smoothness';
 export { stillPoints } from './still-points';

@@ -5,6 +5,7 @@ import { DEFAULT_RIGS } from './default-rigs';
 import type { Kit } from './kit';
 import { PLAIN_LOOK, USUAL_SET_UP, WHOLE, type Aim, type Shot } from './shot';
 import { SHOOT_FORMAT, SHOOT_VERSION, type Shoot } from './shoot';
+import { NO_STORY, UNTOLD } from './story';
 
 /**
  * A raw picture of about 20 megapixels and the pictures that a battery of such a camera takes: common practice, no
@@ -160,6 +161,7 @@ export function newShot(kit: Kit, id: string, name: string, subjectId: string | 
     id,
     name,
     note: '',
+    ...UNTOLD,
     subjectId,
     subjectPart: WHOLE,
     staging: [],
@@ -223,6 +225,7 @@ export function newShoot(id: string, name: string, shotId: string, kit: Kit = DE
     site: { pieces: [], place: null, underlays: [] },
     kit,
     shots: [newShot(kit, shotId, 'First shot', null)],
+    story: NO_STORY,
     limits: {},
   };
 }

@@ -22,11 +22,15 @@ import {
   WalkSchema,
   WaySchema,
 } from './shot';
+import { CutSchema, JoinSchema, StorySchema } from './story';
 import { SitePlaceSchema } from './place';
 
 /** What a person is told of the fields of the model, by the noun they belong to. */
 export const FIELDS = {
   after: factsOf(AfterSchema),
+  cut: factsOf(CutSchema),
+  join: factsOf(JoinSchema),
+  story: factsOf(StorySchema),
   setUp: factsOf(SetUpSchema),
   place: factsOf(SitePlaceSchema),
   lamp: factsOf(LampSchema),

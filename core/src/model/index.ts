@@ -170,6 +170,25 @@ export {
   withLeg,
 } from './shot';
 export { AS_ON_SITE, stagedIn, stagedPieces } from './staging';
+export {
+  type Cut,
+  CutSchema,
+  type Join,
+  JOIN_KINDS,
+  type JoinKind,
+  JoinSchema,
+  NO_STORY,
+  type Pattern,
+  PATTERN_MOVES,
+  PatternSchema,
+  type PatternShot,
+  PLAIN_JOIN,
+  type Purpose,
+  PurposeField,
+  type Story,
+  StorySchema,
+  UNTOLD,
+} from './story';
 export { clipped, idText, nameText } from './text';
 export { MOST_UNDERLAY_LETTERS, MOST_UNDERLAY_PIXELS, type Underlay, UnderlaySchema } from './underlay';
 export {

@@ -6,6 +6,7 @@ import { usualRig } from './usual-rig';
 import { RIG_KINDS, type Rig, type RigKind } from './kit';
 import { type PieceKind, SHINES } from './piece';
 import { PLAIN_LOOK, USUAL_SET_UP, WHOLE } from './shot';
+import { NO_STORY, UNTOLD } from './story';
 
 type Row = Record<string, unknown>;
 const isRow = (value: unknown): value is Row => typeof value === 'object' && value !== null && !Array.isArray(value);
@@ -327,6 +328,18 @@ function toVersion9(shoot: Row): Row {
   };
 }
 
+/** From version 9 to 10: shots have a place in a story, a stretch that is in the cut, and a way to meet the next. */
+function toVersion10(shoot: Row): Row {
+  return {
+    story: NO_STORY,
+    ...shoot,
+    version: 10,
+    shots: Array.isArray(shoot.shots)
+      ? shoot.shots.map((shot) => (isRow(shot) ? { ...UNTOLD, ...shot } : shot))
+      : shoot.shots,
+  };
+}
+
 /**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
@@ -341,5 +354,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 6) shoot = toVersion7(shoot);
   if (isRow(shoot) && shoot.version === 7) shoot = toVersion8(shoot);
   if (isRow(shoot) && shoot.version === 8) shoot = toVersion9(shoot);
+  if (isRow(shoot) && shoot.version === 9) shoot = toVersion10(shoot);
   return shoot;
 }

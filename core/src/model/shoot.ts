@@ -7,11 +7,12 @@ import { SitePlaceSchema, type SitePlace } from './place';
 import { stagedPieces } from './staging';
 import { checkReferences } from './references';
 import { ShotSchema, type Shot } from './shot';
+import { StorySchema } from './story';
 import { idText, nameText } from './text';
 import { type Underlay, UnderlaySchema } from './underlay';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 9;
+export const SHOOT_VERSION = 10;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
@@ -46,6 +47,7 @@ export const ShootSchema = z
     site: SiteSchema,
     kit: KitSchema,
     shots: z.array(ShotSchema).max(500),
+    story: StorySchema,
     /** Limits of the reading that differ from those that ship. */
     limits: OwnLimitsSchema,
   })

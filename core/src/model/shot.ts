@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { choice, number, whole, yesNo } from './facts';
 import { BenchSchema } from './bench';
+import { CutSchema, JoinSchema, PurposeField } from './story';
 import { MoveSchema } from './move';
 import { FigureSchema, PoseField } from './piece';
 import { idText, nameText } from './text';
@@ -284,6 +285,13 @@ export const ShotSchema = z.strictObject({
   id: idText,
   name: nameText(120),
   note: z.string().max(2000),
+  /** The scene of the story that it belongs to; shots of one name that follow each other are one scene. */
+  sceneName: z.string().max(60),
+  purpose: PurposeField,
+  /** What of it is in the cut; null: all of it. */
+  cut: CutSchema.nullable(),
+  /** How it meets the shot after it. */
+  join: JoinSchema,
   ...plan,
   bench: BenchSchema,
   variant: z.enum(['A', 'B']),

@@ -5,7 +5,7 @@ import { ShootSchema, SitePlaceSchema } from '@gentle-arc/core/model';
 /** What the page asks the worker that reads and writes files. */
 export const FileRequestSchema = z.object({
   file: z.instanceof(File),
-  wanted: z.enum(['shoot', 'parts', 'walk', 'model', 'site']).nullable(),
+  wanted: z.enum(['shoot', 'parts', 'walk', 'model', 'site', 'shots']).nullable(),
   landing: z.object({ xM: z.number(), yM: z.number(), zM: z.number(), place: SitePlaceSchema.nullish() }),
 });
 export type FileRequest = z.infer<typeof FileRequestSchema>;

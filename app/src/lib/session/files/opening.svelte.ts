@@ -58,6 +58,9 @@ class Opening {
     } else if (contents.kind === 'site') {
       if (takers.site) takers.site.take(contents.site);
       else this.problem = `“${file.name}” holds a place: drop it on the Scout screen of a shoot.`;
+    } else if (contents.kind === 'shots') {
+      if (takers.shots) takers.shots(contents.rows);
+      else this.problem = `“${file.name}” is a shot list: drop it on the board of a shoot, under Shots.`;
     } else if (takers.walk) takers.walk.take(contents.points);
     else this.problem = `“${file.name}” holds a walk: choose a piece on the Move screen of a shot, then drop it there.`;
   }

@@ -1,4 +1,5 @@
 import type { Landing, OwnModel, SiteFromEarth } from '@gentle-arc/core/formats';
+import type { ShotRow } from '@gentle-arc/core/edit';
 import type { Part, SitePlace, WalkPoint } from '@gentle-arc/core/model';
 
 /**
@@ -12,9 +13,11 @@ export interface Takers {
   model: ((model: OwnModel) => void) | null;
   /** A place: pieces on earth, heights of the ground. Coordinates go by where the site is. */
   site: { place: SitePlace | null; take: (site: SiteFromEarth) => void } | null;
+  /** A shot list. */
+  shots: ((rows: ShotRow[]) => void) | null;
 }
 
-export const takers: Takers = { walk: null, parts: null, photo: null, model: null, site: null };
+export const takers: Takers = { walk: null, parts: null, photo: null, model: null, site: null, shots: null };
 
 /** While a component is shown it takes these; call while it is being set up, with what may change read inside. */
 export function takeDropped(what: () => Partial<Takers>): void {

@@ -1,0 +1,26 @@
+/**
+ * The shots as a story: what of each is in the cut, how they meet, what the whole film comes to, and its timeline.
+ *
+ * @example
+ * joinsOf(shoot).find(({ grade }) => grade === 'jolt')?.findings[0].sentence; // the first cut that jolts, and why
+ */
+export { type BestCut, bestCut } from './best-frame';
+export { type Edge, edgeAt, edgeOf, type EdgeSubject } from './edge';
+export {
+  type BoardShot,
+  boardShot,
+  type Coverage,
+  coverageOf,
+  type FilmFinding,
+  filmFindings,
+  SEEN_SIDES,
+  SEEN_SIZES,
+  tickOf,
+} from './film';
+export { type JoinCure, joinCures } from './join-cures';
+export { type JoinFinding, kindWords } from './join-finding';
+export { judgeJoin, type JoinReading, joinsOf } from './joins';
+export { type PictureMotion, pictureMotion, speedOf } from './picture-motion';
+export { dropsFrames, timecode } from './timecode';
+export { filmRateHz, filmSeconds, type FilmStretch, shownAt, timelineOf } from './timeline';
+export { cutFrames, type CutFrames, cutSeconds, Tellings, type Told, tell } from './told';

@@ -1,0 +1,69 @@
+import type { Shoot, Shot } from '../model';
+import { type Samples, sampleShot } from '../motion';
+import { type Scene, sceneOf } from '../scene';
+
+/** A shot as the cut has it: compiled, sampled as it is shown, and which of its frames are in the cut. */
+export interface Told {
+  shot: Shot;
+  scene: Scene;
+  samples: Samples;
+  frames: CutFrames;
+}
+
+/** Frames of a shot from its first on: `first` is the first in the cut, `end` the first after it. */
+export interface CutFrames {
+  first: number;
+  end: number;
+  /** All that the shot has. */
+  whole: number;
+  rateHz: number;
+  /** The cut asks for more than the shot has: it is shortened to what is there. */
+  short: boolean;
+}
+
+/** Which frames of a shot of so many are in its cut; one frame at least. */
+export function cutFrames({ cut }: Pick<Shot, 'cut'>, whole: number, rateHz: number): CutFrames {
+  if (cut === null) return { first: 0, end: whole, whole, rateHz, short: false };
+  const wished = { first: Math.round(cut.inS * rateHz), end: Math.round(cut.outS * rateHz) };
+  const first = Math.min(wished.first, whole - 1);
+  const end = Math.min(Math.max(wished.end, first + 1), whole);
+  return { first, end, whole, rateHz, short: wished.end > whole || wished.first >= whole };
+}
+
+/** How long a shot is in the cut, s. */
+export const cutSeconds = ({ first, end, rateHz }: CutFrames): number => (end - first) / rateHz;
+
+/** Tells a shot of a valid shoot. */
+export function tell(shoot: Shoot, shot: Shot): Told {
+  const scene = sceneOf(shoot, shot);
+  const samples = sampleShot(scene);
+  // The last row is the end of the last frame.
+  const frames = cutFrames(shot, Math.max(1, samples.count - 1), samples.frameRateHz);
+  return { shot, scene, samples, frames };
+}
+
+type Around = Pick<Shoot, 'site' | 'kit' | 'delivery' | 'limits'>;
+
+/** Shots told once for as long as they, the site and the kit are the same objects. */
+export class Tellings {
+  private readonly kept = new Map<Shot, { around: Around; told: Told }>();
+
+  constructor(private readonly most = 60) {}
+
+  tell(shoot: Shoot, shot: Shot): Told {
+    const known = this.kept.get(shot);
+    const same =
+      known &&
+      known.around.site === shoot.site &&
+      known.around.kit === shoot.kit &&
+      known.around.delivery === shoot.delivery &&
+      known.around.limits === shoot.limits;
+    if (same) return known.told;
+    const told = tell(shoot, shot);
+    this.kept.delete(shot);
+    this.kept.set(shot, { around: shoot, told });
+    const [oldest] = this.kept.keys();
+    if (this.kept.size > this.most && oldest) this.kept.delete(oldest);
+    return told;
+  }
+}
