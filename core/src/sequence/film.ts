@@ -169,7 +169,11 @@ function runs(labels: readonly (string | null)[], least: number): { label: strin
 const span = (numbers: readonly number[]): string => `${numbers[0]} to ${numbers[numbers.length - 1]}`;
 
 /** What the whole film comes to. Empty without shots. */
-export function filmFindings(shoot: Shoot, told: readonly Told[], board: readonly BoardShot[]): FilmFinding[] {
+export function filmFindings(
+  shoot: Shoot,
+  told: readonly Pick<Told, 'shot' | 'frames'>[],
+  board: readonly BoardShot[],
+): FilmFinding[] {
   if (board.length === 0) return [];
   const { shots } = shoot;
   const lengthS = filmSeconds(timelineOf(told));

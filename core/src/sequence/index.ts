@@ -19,7 +19,8 @@ export {
 } from './film';
 export { type JoinCure, joinCures } from './join-cures';
 export { type JoinFinding, kindWords } from './join-finding';
-export { judgeJoin, type JoinReading, joinsOf } from './joins';
+export { type Ends, endsOf, judgeEnds, judgeJoin, type JoinReading, joinsOf } from './joins';
+export { type Answers, layOut, patternFrom, PATTERNS } from './patterns';
 export { type PictureMotion, pictureMotion, speedOf } from './picture-motion';
 export { dropsFrames, timecode } from './timecode';
 export { filmRateHz, filmSeconds, type FilmStretch, shownAt, timelineOf } from './timeline';

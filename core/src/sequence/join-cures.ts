@@ -1,6 +1,6 @@
 import { type Finding, severity } from '../findings';
 import { toTheOtherSide, turned, withTiming } from '../edit';
-import { type Cut, type Leg, legsOf, type Shoot, type Shot, ShotSchema, trim, withLeg } from '../model';
+import { type Cut, type Leg, legsOf, PLAIN_JOIN, type Shoot, type Shot, ShotSchema, trim, withLeg } from '../model';
 import { readShot } from '../reading';
 import { turnWithin } from './edge';
 import { JOIN_LIMITS, type JoinFindingId } from './join-finding';
@@ -278,7 +278,7 @@ export function joinCures(shoot: Shoot, index: number): JoinCure[] {
 function worsened(shoot: Shoot, shots: readonly Shot[], changed: Shot, known: Map<string, Finding[]>): string[] {
   const was = shots.find(({ id }) => id === changed.id);
   if (!was) return [];
-  const plan = ({ cut: _cut, join: _join, ...rest }: Shot) => JSON.stringify(rest);
+  const plan = (shot: Shot) => JSON.stringify({ ...shot, cut: null, join: PLAIN_JOIN });
   if (plan(was) === plan(changed)) return [];
   const before = known.get(was.id) ?? readShot(shoot, was).findings;
   known.set(was.id, before);

@@ -37,10 +37,27 @@ const JUDGES: ((joined: Joined) => JoinFinding[])[] = [
   judgeHandles,
 ];
 
+/** A shot as its joins need it: what of it is in the cut, and what is seen at both ends of that. */
+export interface Ends extends Pick<Told, 'shot' | 'frames'> {
+  in: Edge;
+  out: Edge;
+}
+
+export const endsOf = (told: Told): Ends => ({
+  shot: told.shot,
+  frames: told.frames,
+  in: edgeOf(told, 'in'),
+  out: edgeOf(told, 'out'),
+});
+
 /** Judges how two told shots meet: the kind is what the first says of it. */
-export function judgeJoin(one: Told, other: Told, handlesS: number): JoinReading {
+export const judgeJoin = (one: Told, other: Told, handlesS: number): JoinReading =>
+  judgeEnds({ ...one, out: edgeOf(one, 'out') }, { ...other, in: edgeOf(other, 'in') }, handlesS);
+
+/** The same of two shots whose ends are known. */
+export function judgeEnds(one: Omit<Ends, 'in'>, other: Omit<Ends, 'out'>, handlesS: number): JoinReading {
   const { kind } = one.shot.join;
-  const [from, to] = [edgeOf(one, 'out'), edgeOf(other, 'in')];
+  const [from, to] = [one.out, other.in];
   const joined: Joined = { kind, from, to, fromFrames: one.frames, toFrames: other.frames, handlesS };
   const findings = JUDGES.flatMap((judge) => judge(joined)).sort((a, b) => severity(b) - severity(a));
   return {

@@ -13,7 +13,7 @@ export interface FilmStretch {
 }
 
 /** The film from its first frame to its last: every shot's cut in the order of the story, and black between. */
-export function timelineOf(told: readonly Told[]): FilmStretch[] {
+export function timelineOf(told: readonly Pick<Told, 'shot' | 'frames'>[]): FilmStretch[] {
   const film: FilmStretch[] = [];
   let atS = 0;
   told.forEach(({ frames, shot }, index) => {

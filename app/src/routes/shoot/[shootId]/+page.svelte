@@ -1,8 +1,8 @@
 <script lang="ts">
-  import ShotList from '$lib/screens/shots/ShotList.svelte';
+  import BoardScreen from '$lib/screens/shots/BoardScreen.svelte';
   import { openStore } from '$lib/session/store/context';
 
   const store = openStore();
 </script>
 
-<ShotList {store} />
+<BoardScreen {store} />

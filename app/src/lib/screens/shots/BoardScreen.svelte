@@ -1,0 +1,336 @@
+<script lang="ts">
+  import { onDestroy, tick } from 'svelte';
+  import { goto } from '$app/navigation';
+  import { PlaySolid } from 'flowbite-svelte-icons';
+  import { dragHandleZone } from 'svelte-dnd-action';
+  import { addShot } from '@gentle-arc/core/edit';
+  import { type Shoot, type Shot, trim } from '@gentle-arc/core/model';
+  import { filmSeconds } from '@gentle-arc/core/sequence';
+  import { moveHref } from '$lib/session/links';
+  import { newId } from '$lib/session/store/new-id';
+  import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import TextField from '$lib/ui/TextField.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import WordBar from '$lib/ui/WordBar.svelte';
+  import { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
+  import { LiveBoard } from '$lib/workers/live-board.svelte';
+  import BoardRow from './BoardRow.svelte';
+  import ChosenShots from './ChosenShots.svelte';
+  import { FilmHead } from './film-head.svelte';
+  import FilmPlayer from './FilmPlayer.svelte';
+  import FilmWords from './FilmWords.svelte';
+  import JoinLine from './JoinLine.svelte';
+  import JoinWords from './JoinWords.svelte';
+  import PatternWords from './PatternWords.svelte';
+  import TakeAway from './TakeAway.svelte';
+
+  /** The shots as a story: each with its frames, how they meet, the film that they make. */
+  type Word = 'film' | 'lay' | 'away' | 'shots' | 'join';
+  let { store }: { store: ShootStore } = $props();
+
+  const { shoot } = $derived(store);
+  const live = new LiveBoard();
+  const frames = new ShotFrames();
+  const head = new FilmHead();
+  let open = $state<Word>('film');
+  let chosenIds: string[] = $state.raw([]);
+  /** The first of the two shots that meet where the join is looked at. */
+  let joinId: string | null = $state(null);
+  let playing = $state(false);
+  let coverOf: string | null = $state(null);
+  /** The shoot as it was when the join was opened. */
+  let before: Shoot | null = $state.raw(null);
+  let showsBefore = $state(false);
+  /** The order while a row is being dragged; the shoot's own order otherwise. */
+  let dragged: Shot[] | null = $state.raw(null);
+
+  const rows = $derived(dragged ?? shoot.shots);
+  const { story } = $derived(live);
+  const told = $derived(new Map((story?.board ?? []).map((row) => [row.shotId, row])));
+  const joins = $derived(new Map((story?.joins ?? []).map((row) => [`${row.fromId} ${row.toId}`, row])));
+  const there = $derived(chosenIds.filter((id) => shoot.shots.some((shot) => shot.id === id)));
+  const joinAt = $derived(shoot.shots.findIndex(({ id }) => id === joinId));
+  const joinOpen = $derived(joinAt >= 0 && joinAt + 1 < shoot.shots.length);
+  const shown: Word = $derived(
+    (open === 'shots' && there.length === 0) || (open === 'join' && !joinOpen) ? 'film' : open,
+  );
+  const WORDS = $derived([
+    { word: 'film' as const, name: 'Film' },
+    { word: 'lay' as const, name: 'Lay out' },
+    { word: 'away' as const, name: 'Take away' },
+    ...(there.length > 0
+      ? [{ word: 'shots' as const, name: there.length > 1 ? `${there.length} shots` : 'Shot' }]
+      : []),
+    ...(joinOpen ? [{ word: 'join' as const, name: 'Join' }] : []),
+  ]);
+
+  $effect(() => void live.ask(shoot, coverOf));
+  onDestroy(() => {
+    live.close();
+    frames.close();
+    head.close();
+  });
+
+  /** What is played: the film as it is, or as it was when the join was opened. */
+  const earlier = new LiveBoard();
+  onDestroy(() => earlier.close());
+  $effect(() => {
+    if (showsBefore && before) void earlier.ask(before, null);
+  });
+  const playedShoot = $derived(showsBefore && before ? before : shoot);
+  const playedFilm = $derived((showsBefore && before ? earlier.story?.film : story?.film) ?? []);
+  const hasBefore = $derived(before !== null && before !== shoot && open === 'join');
+
+  function choose(id: string, also: boolean) {
+    const had = there.includes(id);
+    if (also || there.length > 1) chosenIds = had ? there.filter((row) => row !== id) : [...there, id];
+    else chosenIds = had ? [] : [id];
+    open = 'shots';
+  }
+  function openJoin(shot: Shot) {
+    if (joinId !== shot.id || before === null) before = shoot;
+    showsBefore = false;
+    joinId = shot.id;
+    open = 'join';
+  }
+  function play() {
+    playing = true;
+    head.loop = null;
+    head.play();
+  }
+  const AROUND_S = 1.5;
+  function playJoin() {
+    const stretch = story?.film.findLast(({ index }) => index === joinAt);
+    if (!story || !stretch) return;
+    playing = true;
+    const next = story.film.find(({ index }) => index === joinAt + 1);
+    const end = filmSeconds(story.film);
+    head.fit(story.film);
+    head.loop = {
+      fromS: Math.max(0, stretch.fromS, stretch.toS - AROUND_S),
+      toS: Math.min(end, (next?.fromS ?? stretch.toS) + AROUND_S),
+    };
+    head.to(head.loop.fromS);
+    head.play();
+  }
+  function stop() {
+    head.pause();
+    head.loop = null;
+    showsBefore = false;
+    playing = false;
+  }
+
+  function add() {
+    const id = newId('shot');
+    if (store.change(addShot(shoot, id))) void goto(moveHref(shoot.id, id));
+  }
+  function drop(shots: Shot[]) {
+    dragged = null;
+    const moved = shots.findIndex((shot, i) => shot.id !== shoot.shots[i]?.id);
+    if (moved < 0) return;
+    store.change({ ...shoot, shots });
+  }
+  /** Where a scene begins: a name that the shot before does not have. */
+  const beginsScene = (i: number) => rows[i].sceneName !== '' && rows[i].sceneName !== (rows[i - 1]?.sceneName ?? '');
+  function renameScene(i: number, name: string) {
+    const was = rows[i].sceneName;
+    let to = i;
+    while (to < rows.length && rows[to].sceneName === was) to += 1;
+    const ids = rows.slice(i, to).map(({ id }) => id);
+    store.change({
+      ...shoot,
+      shots: shoot.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, sceneName: name } : shot)),
+    });
+  }
+  async function show(number: number) {
+    stop();
+    await tick();
+    document.querySelector(`[data-number="${number}"]`)?.scrollIntoView({ block: 'center' });
+    const shot = shoot.shots[number - 1];
+    if (shot) chosenIds = [shot.id];
+  }
+</script>
+
+<main class="screen">
+  <div class="large">
+    <div class="head">
+      <h1 class="font-display text-3xl">Shots</h1>
+      <p class="text-soft">
+        {rows.length}
+        {rows.length === 1 ? 'shot' : 'shots'}{story ? `, ${trim(filmSeconds(story.film), 0)} s in the cut` : ''}
+      </p>
+      <span class="flex-1"></span>
+      {#if !playing && rows.length > 0}<button class="main-button" onclick={play}
+          ><PlaySolid class="h-4 w-4" /> Play the film</button
+        >{/if}
+    </div>
+    {#if live.problem}<Trouble>{live.problem}</Trouble>{/if}
+    {#if frames.problem}<Trouble>{frames.problem}</Trouble>{/if}
+    {#if playing}
+      <FilmPlayer
+        shoot={playedShoot}
+        film={playedFilm}
+        {head}
+        was={hasBefore ? showsBefore : null}
+        onwas={(was) => (showsBefore = was)}
+        onclose={stop}
+      />
+    {:else}
+      {#if rows.length === 0}
+        <p class="mt-6 text-soft">
+          No shots yet. Add the first: you will see it through the lens at once. Or let a set be laid out, under
+          <button class="link" onclick={() => (open = 'lay')}>Lay out</button>.
+        </p>
+      {/if}
+      <ol
+        aria-label="Shots in order"
+        use:dragHandleZone={{ items: rows, flipDurationMs: 120, dropTargetStyle: {} }}
+        onconsider={(event: CustomEvent<{ items: Shot[] }>) => (dragged = event.detail.items)}
+        onfinalize={(event: CustomEvent<{ items: Shot[] }>) => drop(event.detail.items)}
+      >
+        {#each rows as shot, i (shot.id)}
+          {@const next = rows[i + 1]}
+          <li data-number={i + 1}>
+            {#if beginsScene(i)}
+              <TextField
+                class="scene-name"
+                label="Scene that begins with shot {i + 1}"
+                most={60}
+                blank
+                value={shot.sceneName}
+                onchange={(name) => renameScene(i, name)}
+              />
+            {/if}
+            <BoardRow
+              {shoot}
+              {shot}
+              number={i + 1}
+              told={told.get(shot.id) ?? null}
+              grade={live.grades.get(shot.id) ?? null}
+              {frames}
+              chosen={there.includes(shot.id)}
+              onchoose={(also) => choose(shot.id, also)}
+            />
+            {#if next && !dragged}
+              <JoinLine
+                {shot}
+                nextName={next.name}
+                join={joins.get(`${shot.id} ${next.id}`) ?? null}
+                open={shown === 'join' && joinId === shot.id}
+                onopen={() => openJoin(shot)}
+              />
+            {/if}
+          </li>
+        {/each}
+      </ol>
+      <button class="main-button mt-4 mb-6" onclick={add}>Add a shot</button>
+    {/if}
+  </div>
+  <div class="right">
+    <WordBar label="More of this film" words={WORDS} open={shown} onopen={(word) => (open = word)} />
+    <div class="words">
+      {#if shown === 'film'}<FilmWords
+          {store}
+          {story}
+          {coverOf}
+          oncover={(id) => (coverOf = id)}
+          onshow={(number) => void show(number)}
+        />
+      {:else if shown === 'lay'}<PatternWords {store} onlaid={(ids) => (chosenIds = ids)} />
+      {:else if shown === 'away'}<TakeAway {store} {story} {frames} />
+      {:else if shown === 'shots'}<ChosenShots {store} ids={there} onchosen={(ids) => (chosenIds = ids)} />
+      {:else if joinOpen}
+        <JoinWords
+          {store}
+          index={joinAt}
+          join={joins.get(`${shoot.shots[joinAt].id} ${shoot.shots[joinAt + 1].id}`) ?? null}
+          {live}
+          {frames}
+          onplay={playJoin}
+        />
+      {/if}
+    </div>
+  </div>
+</main>
+
+<style>
+  .screen {
+    display: flex;
+    gap: 1.2rem;
+    height: calc(100dvh - 3rem);
+    padding: 0 1rem 0;
+  }
+  .large {
+    flex: 2.2;
+    min-width: 0;
+    overflow-y: auto;
+    padding-right: 0.3rem;
+  }
+  .head {
+    position: sticky;
+    top: 0;
+    z-index: 2;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0.2rem 1rem;
+    padding: 0.3rem 0;
+    background: var(--paper);
+  }
+  .right {
+    flex: 1;
+    min-width: 21rem;
+    max-width: 28rem;
+    display: flex;
+    flex-direction: column;
+    gap: 0.4rem;
+  }
+  .words {
+    flex: 1;
+    min-height: 0;
+    overflow-y: auto;
+    padding: 0 0.3rem 1rem 0;
+  }
+  li {
+    background: var(--paper);
+    content-visibility: auto;
+    contain-intrinsic-size: auto 140px;
+  }
+  li :global(.scene-name) {
+    width: 100%;
+    margin: 0.7rem 0 0.2rem;
+    padding: 0.1rem 0.4rem;
+    border: 0;
+    border-bottom: 2px solid var(--subject);
+    background: transparent;
+    color: inherit;
+    font-family: var(--font-display);
+    font-size: 1.15rem;
+  }
+  .link {
+    color: var(--subject);
+    text-decoration: underline;
+    cursor: pointer;
+  }
+  @media (max-width: 799px) {
+    .screen {
+      flex-direction: column;
+      height: auto;
+      padding: 0 0.75rem 1rem;
+    }
+    .large {
+      overflow: visible;
+    }
+    .right {
+      position: sticky;
+      bottom: 0;
+      z-index: 3;
+      min-width: 0;
+      max-width: none;
+      max-height: 46dvh;
+      padding-bottom: 0.4rem;
+      border-top: 1px solid var(--hairline);
+      background: var(--paper);
+    }
+  }
+</style>

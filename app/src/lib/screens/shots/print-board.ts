@@ -1,0 +1,77 @@
+import type { Shoot } from '@gentle-arc/core/model';
+import { trim } from '@gentle-arc/core/model';
+import { kindWords } from '@gentle-arc/core/sequence';
+import type { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
+import type { Story } from '$lib/workers/board-messages';
+import { movesOf, sizeWords } from './board-words';
+
+const FRAME_PX = 420;
+
+const el = (tag: string, text: string, look = ''): HTMLElement => {
+  const made = document.createElement(tag);
+  made.textContent = text;
+  made.className = look;
+  return made;
+};
+
+const STYLE = `
+  @page { size: A4 portrait; margin: 11mm; }
+  body { margin: 0; font: 10pt/1.25 sans-serif; color: #000; }
+  .page { display: grid; gap: 5mm; height: 272mm; break-after: page; }
+  .page:last-child { break-after: auto; }
+  .six { grid-template: repeat(3, 1fr) / repeat(2, 1fr); }
+  .twelve { grid-template: repeat(4, 1fr) / repeat(3, 1fr); font-size: 8pt; gap: 4mm; }
+  .shot { min-width: 0; overflow: hidden; }
+  canvas, .none { display: block; width: 100%; border: 0.3mm solid #000; box-sizing: border-box; }
+  .none { height: 30mm; }
+  .small { display: flex; gap: 1mm; margin-top: 1mm; }
+  .small canvas { width: 50%; }
+  b { display: block; margin-top: 1mm; }
+  p { margin: 0.5mm 0; }
+`;
+
+/** Prints the board, so many shots to a page: the middle of each large, its start and its end under it. */
+export async function printBoard(shoot: Shoot, story: Story, frames: ShotFrames, count: number): Promise<void> {
+  const page = document.createElement('iframe');
+  page.title = 'Board to print';
+  page.style.cssText = 'position:fixed;width:0;height:0;border:0';
+  document.body.append(page);
+  const inside = page.contentDocument;
+  const window_ = page.contentWindow;
+  if (!inside || !window_) return;
+  inside.head.append(el('style', STYLE), el('title', shoot.name));
+  for (let from = 0; from < story.board.length; from += count) {
+    const sheet = el('div', '', `page ${count === 6 ? 'six' : 'twelve'}`);
+    for (const told of story.board.slice(from, from + count)) {
+      const shot = shoot.shots.find(({ id }) => id === told.shotId);
+      if (!shot) continue;
+      const cell = el('div', '', 'shot');
+      const bitmap = await frames.ask(shoot, shot, told.rows, FRAME_PX, false, () => true);
+      if (bitmap) {
+        const canvases = told.rows.map((_, i) => {
+          const high = Math.round(bitmap.height / told.rows.length);
+          const canvas = inside.createElement('canvas');
+          Object.assign(canvas, { width: bitmap.width, height: high });
+          canvas.getContext('2d')?.drawImage(bitmap, 0, i * high, bitmap.width, high, 0, 0, bitmap.width, high);
+          return canvas;
+        });
+        const small = el('div', '', 'small');
+        small.append(canvases[0], canvases[2]);
+        cell.append(canvases[1], small);
+      } else cell.append(el('div', '', 'none'));
+      cell.append(
+        el('b', `${told.number} ${shot.name}`),
+        el(
+          'p',
+          `${shot.sceneName ? `${shot.sceneName} · ` : ''}${movesOf(shot)} · ${sizeWords(told)} · ${trim(told.cutS, 1)} s`,
+        ),
+        el('p', told.number < story.board.length ? `then: ${kindWords(shot.join.kind)}` : 'the end'),
+      );
+      if (shot.note) cell.append(el('p', shot.note.slice(0, 160)));
+      sheet.append(cell);
+    }
+    inside.body.append(sheet);
+  }
+  window_.addEventListener('afterprint', () => page.remove());
+  window_.print();
+}

@@ -1,0 +1,50 @@
+import * as z from 'zod';
+import type { KeepsShoot } from '$lib/workers/kept-shoot';
+
+/** What is asked of the worker that draws frames of many shots. */
+
+export const FramesQuestionSchema = z.object({
+  shotId: z.string(),
+  rows: z.array(z.number().int().min(0)).min(1).max(64),
+  widthPx: z.number().int().min(16).max(4096),
+  dim: z.boolean(),
+});
+export type FramesQuestion = z.infer<typeof FramesQuestionSchema>;
+
+/** One frame of the film to be written: of a shot, or black. */
+export const FilmFrameSchema = z.object({ shotId: z.string().nullable(), row: z.number().int().min(0) });
+export const VideoQuestionSchema = z.object({
+  format: z.enum(['webm', 'mp4']),
+  widthPx: z.number().int().min(64).max(3840),
+  rateHz: z.number().positive(),
+  /** Black frames are so many times as wide as high. */
+  frames: z
+    .array(FilmFrameSchema.extend({ words: z.string() }))
+    .min(1)
+    .max(200_000),
+  /** The thirds, and the words of each frame, in the picture. */
+  guides: z.boolean(),
+  words: z.boolean(),
+});
+export type VideoQuestion = z.infer<typeof VideoQuestionSchema>;
+
+export const StillsQuestionSchema = z.object({
+  widthPx: z.number().int().min(64).max(3840),
+  stills: z
+    .array(FilmFrameSchema.extend({ name: z.string() }))
+    .min(1)
+    .max(2000),
+});
+export type StillsQuestion = z.infer<typeof StillsQuestionSchema>;
+
+export interface FramesWorker extends KeepsShoot {
+  /** Whether this worker can draw at all. */
+  start(): Promise<boolean>;
+  /** Frames of one shot, drawn one above the other on one sheet. */
+  frames(question: FramesQuestion): Promise<ImageBitmap>;
+  /** The film as a video file; a sentence where this browser cannot write it. Null when it was called off. */
+  video(question: VideoQuestion, onStep: (done: number, of: number) => void): Promise<Blob | string | null>;
+  /** Frames as PNG files in one zip; null when it was called off. */
+  stills(question: StillsQuestion, onStep: (done: number, of: number) => void): Promise<Blob | null>;
+  callOff(): Promise<void>;
+}

@@ -1,0 +1,56 @@
+import { type Samples, sampleShot } from '@gentle-arc/core/motion';
+import type { Shoot, Shot } from '@gentle-arc/core/model';
+import { type Scene, sceneOf } from '@gentle-arc/core/scene';
+import { Film } from '$lib/views/picture/film';
+
+/** Compiled shots that are kept: neighbours in the film follow each other. */
+const MOST_KEPT = 4;
+const PLAIN = { lens: false, motion: false, tone: false };
+
+/** Draws frames of a shoot's shots on one canvas, whatever shot each is of. */
+export class ShotFilm {
+  readonly canvas = new OffscreenCanvas(16, 16);
+  private readonly film: Film;
+  private readonly kept = new Map<Shot, { shoot: Shoot; scene: Scene; samples: Samples }>();
+
+  /** `fine`: as a picture to be taken away; otherwise as cheap as can be where there is no graphics processor. */
+  constructor(software: boolean, fine: boolean) {
+    this.film = new Film(this.canvas, { software, simple: software && !fine, shadows: fine, dpr: 1, direct: true });
+  }
+
+  /** How high a frame of a delivery is for its width, px. */
+  static heightOf({ delivery }: Pick<Shoot, 'delivery'>, widthPx: number): number {
+    return Math.round((widthPx * delivery.heightPx) / delivery.widthPx);
+  }
+
+  /** Draws frames of a shot, the first at the top. */
+  draw(shoot: Shoot, shot: Shot, rows: readonly number[], widthPx: number, dim: boolean): void {
+    const { scene, samples } = this.compiled(shoot, shot);
+    const size = { canvas: this.canvas, width: widthPx, height: ShotFilm.heightOf(shoot, widthPx) };
+    this.film.setLook(dim, false);
+    const views = rows.map((row) => ({ scene, samples, row: Math.min(row, samples.count - 1) }));
+    this.film.show(
+      views,
+      views.map(() => size),
+      PLAIN,
+      false,
+    );
+  }
+
+  dispose(): void {
+    this.film.dispose();
+  }
+
+  private compiled(shoot: Shoot, shot: Shot) {
+    const known = this.kept.get(shot);
+    if (known?.shoot.site === shoot.site && known.shoot.kit === shoot.kit && known.shoot.delivery === shoot.delivery)
+      return known;
+    const scene = sceneOf(shoot, shot);
+    const made = { shoot, scene, samples: sampleShot(scene) };
+    this.kept.delete(shot);
+    this.kept.set(shot, made);
+    const [oldest] = this.kept.keys();
+    if (this.kept.size > MOST_KEPT && oldest) this.kept.delete(oldest);
+    return made;
+  }
+}

@@ -1,0 +1,145 @@
+import * as Comlink from 'comlink';
+import type { Shoot, Shot } from '@gentle-arc/core/model';
+import { ShootWorkerHost } from '$lib/workers/host';
+import type { FramesWorker, StillsQuestion, VideoQuestion } from './frames-messages';
+
+/** What is drawn of a shot, kept as long as nothing that shows in it differs. */
+interface Kept {
+  key: string;
+  around: Pick<Shoot, 'site' | 'kit' | 'delivery'>;
+  bitmap: ImageBitmap;
+}
+const MOST_KEPT = 600;
+/** Kept from screen to screen. */
+const kept = new Map<string, Kept>();
+
+const sameAround = (a: Kept['around'], b: Kept['around']) =>
+  a.site === b.site && a.kit === b.kit && a.delivery === b.delivery;
+
+/** Of a shot's fields, those that show: not its name, nor what the story says of it. */
+const keyOf = (shot: Shot, rows: readonly number[], widthPx: number, dim: boolean): string =>
+  JSON.stringify([{ ...shot, name: '', note: '', sceneName: '', purpose: '', cut: 0, join: 0 }, rows, widthPx, dim]);
+
+/**
+ * Frames of many shots, drawn in the background by a worker, one shot after the other: those asked for last come first,
+ * for they are the ones in sight.
+ */
+export class ShotFrames {
+  /** This browser cannot draw them. */
+  unable = $state(false);
+  problem: string | null = $state(null);
+
+  private readonly host = new ShootWorkerHost<FramesWorker>(
+    () => new Worker(new URL('./frames.worker.ts', import.meta.url), { type: 'module' }),
+    'Drawing the frames',
+  );
+  private able: Promise<boolean> | null = null;
+  private waiting: { work: () => Promise<void>; wanted: () => boolean }[] = [];
+  private busy = false;
+  private closed = false;
+
+  /** What of a shot is drawn already, if anything. */
+  known(shoot: Shoot, shot: Shot, rows: readonly number[], widthPx: number, dim: boolean): ImageBitmap | null {
+    const row = kept.get(`${shoot.id} ${shot.id} ${widthPx}`);
+    return row?.key === keyOf(shot, rows, widthPx, dim) && sameAround(row.around, shoot) ? row.bitmap : null;
+  }
+
+  /** Draws frames of a shot when its turn comes; `wanted`: whether they are still. Resolves to null when not. */
+  ask(
+    shoot: Shoot,
+    shot: Shot,
+    rows: readonly number[],
+    widthPx: number,
+    dim: boolean,
+    wanted: () => boolean,
+  ): Promise<ImageBitmap | null> {
+    const known = this.known(shoot, shot, rows, widthPx, dim);
+    if (known) return Promise.resolve(known);
+    return new Promise((resolve) => {
+      const work = async () => {
+        if (!wanted() || !(await this.canDraw())) {
+          resolve(null);
+          return;
+        }
+        const bitmap = await this.host.ask(shoot, (remote) =>
+          remote.frames({ shotId: shot.id, rows: [...rows], widthPx, dim }),
+        );
+        const id = `${shoot.id} ${shot.id} ${widthPx}`;
+        kept.delete(id);
+        const { site, kit, delivery } = shoot;
+        kept.set(id, { key: keyOf(shot, rows, widthPx, dim), around: { site, kit, delivery }, bitmap });
+        const [oldest] = kept.keys();
+        if (kept.size > MOST_KEPT && oldest) kept.delete(oldest);
+        resolve(bitmap);
+      };
+      this.waiting.push({ work, wanted });
+      void this.run();
+    });
+  }
+
+  /** The film as a video; see the worker. */
+  async video(shoot: Shoot, question: VideoQuestion, onStep: (done: number, of: number) => void) {
+    if (!(await this.canDraw())) return NO_DRAWING;
+    return this.host.ask(
+      shoot,
+      (remote) => remote.video(question, Comlink.proxy(onStep)) as Promise<Blob | string | null>,
+    );
+  }
+
+  async stills(shoot: Shoot, question: StillsQuestion, onStep: (done: number, of: number) => void) {
+    if (!(await this.canDraw())) return NO_DRAWING;
+    return this.host.ask(shoot, (remote) => remote.stills(question, Comlink.proxy(onStep)) as Promise<Blob | null>);
+  }
+
+  callOff(): void {
+    void this.host.call((remote) => remote.callOff()).catch(() => undefined);
+  }
+
+  close(): void {
+    this.closed = true;
+    this.waiting = [];
+    this.host.end();
+  }
+
+  private canDraw(): Promise<boolean> {
+    this.able ??= this.begin();
+    return this.able;
+  }
+
+  private async begin(): Promise<boolean> {
+    if (!('OffscreenCanvas' in window)) this.unable = true;
+    else
+      try {
+        this.unable = !(await this.host.call((remote) => remote.start()));
+      } catch (error) {
+        if ((error as Error).name !== 'WorkerGone') throw error;
+        this.unable = true;
+      }
+    return !this.unable;
+  }
+
+  private async run(): Promise<void> {
+    if (this.busy) return;
+    this.busy = true;
+    for (let next = this.next(); next && !this.closed; next = this.next())
+      try {
+        await next.work();
+        this.problem = null;
+      } catch (error) {
+        if (!this.closed) this.problem = `Frames could not be drawn. ${(error as Error).message}`;
+      }
+    this.busy = false;
+  }
+
+  /** What is not wanted any more is passed over; of the rest the first. */
+  private next() {
+    const wanted = this.waiting.findIndex((row) => row.wanted());
+    const [gone] = [this.waiting.slice(0, Math.max(0, wanted === -1 ? this.waiting.length : wanted))];
+    for (const row of gone) void row.work();
+    this.waiting = this.waiting.slice(gone.length);
+    return this.waiting.shift();
+  }
+}
+
+const NO_DRAWING =
+  'This browser cannot draw in three dimensions, so there are no frames to take. The cut can be taken as OpenTimelineIO or CSV.';
