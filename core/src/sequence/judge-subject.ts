@@ -78,7 +78,7 @@ export function judgeSize(joined: Joined): JoinFinding[] {
       id: 'size',
       grade: alike ? 'jolt' : times > 14 ? 'ripple' : 'calm',
       sentence: alike
-        ? `${a.name} is ${sizes}, from ${trim(turnDeg, 0)}° beside: too alike, it jumps.`
+        ? `${a.name} is ${sizes}, only ${trim(turnDeg, 0)}° further round: too alike, it jumps.`
         : `${a.name} is ${sizes}, ${trim(turnDeg, 0)}° round${times > 14 ? ': so great a step loses them' : ''}.`,
       reason: 'A cut within one subject changes its size clearly, or goes round it by 30° and more.',
       value: alike ? turnDeg : times,

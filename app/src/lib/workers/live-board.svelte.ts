@@ -7,6 +7,8 @@ import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
 import type { BoardWorker, Story } from './board-messages';
 
+const REST_MS = 1200;
+
 const start = (what: string) =>
   new ShootWorkerHost<BoardWorker>(
     () => new Worker(new URL('./board.worker.ts', import.meta.url), { type: 'module' }),
@@ -45,6 +47,9 @@ export class LiveBoard {
       tell(await this.teller.ask(shoot, (remote) => remote.story({ coverOf }, Comlink.proxy(tell))));
       if (number !== this.asked || this.closed) return;
       this.problem = null;
+      // Frames that are in sight are drawn first.
+      await new Promise((resolve) => setTimeout(resolve, REST_MS));
+      if (number !== this.asked || this.closed) return;
       const onGrade = (shotId: string, grade: PictureGrade) => {
         if (number === this.asked) this.grades.set(shotId, grade);
       };

@@ -37,6 +37,8 @@
   /** The first of the two shots that meet where the join is looked at. */
   let joinId: string | null = $state(null);
   let playing = $state(false);
+  /** On a phone the words beside the board lie folded at its foot. */
+  let folded = $state(true);
   let coverOf: string | null = $state(null);
   /** The shoot as it was when the join was opened. */
   let before: Shoot | null = $state.raw(null);
@@ -86,12 +88,18 @@
     if (also || there.length > 1) chosenIds = had ? there.filter((row) => row !== id) : [...there, id];
     else chosenIds = had ? [] : [id];
     open = 'shots';
+    folded = false;
   }
   function openJoin(shot: Shot) {
     if (joinId !== shot.id || before === null) before = shoot;
     showsBefore = false;
     joinId = shot.id;
     open = 'join';
+    folded = false;
+  }
+  function turnTo(word: Word) {
+    folded = word === shown && !folded;
+    open = word;
   }
   function play() {
     playing = true;
@@ -179,7 +187,7 @@
       {#if rows.length === 0}
         <p class="mt-6 text-soft">
           No shots yet. Add the first: you will see it through the lens at once. Or let a set be laid out, under
-          <button class="link" onclick={() => (open = 'lay')}>Lay out</button>.
+          <button class="link" onclick={() => turnTo('lay')}>Lay out</button>.
         </p>
       {/if}
       <ol
@@ -227,8 +235,8 @@
     {/if}
   </div>
   <div class="right">
-    <WordBar label="More of this film" words={WORDS} open={shown} onopen={(word) => (open = word)} />
-    <div class="words">
+    <WordBar label="More of this film" words={WORDS} open={shown} onopen={turnTo} />
+    <div class="words" class:folded>
       {#if shown === 'film'}<FilmWords
           {store}
           {story}
@@ -327,10 +335,13 @@
       z-index: 3;
       min-width: 0;
       max-width: none;
-      max-height: 46dvh;
+      max-height: 52dvh;
       padding-bottom: 0.4rem;
       border-top: 1px solid var(--hairline);
       background: var(--paper);
+    }
+    .words.folded {
+      display: none;
     }
   }
 </style>

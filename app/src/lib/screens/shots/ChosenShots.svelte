@@ -100,6 +100,7 @@
 <style>
   .words {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.6rem;
   }
   .words :global(.name) {
@@ -124,5 +125,8 @@
     justify-self: start;
     margin-top: 1rem;
     color: var(--near);
+  }
+  .words :global(.quiet-button) {
+    box-shadow: inset 0 0 0 1px var(--hairline);
   }
 </style>

@@ -123,6 +123,7 @@
 <style>
   .words {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.6rem;
   }
   li {

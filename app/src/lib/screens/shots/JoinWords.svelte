@@ -162,11 +162,12 @@
 <style>
   .words {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.5rem;
   }
   .pair {
     display: grid;
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: 0.5rem;
   }
   figcaption {
@@ -216,5 +217,8 @@
     .cure {
       min-height: 2.75rem;
     }
+  }
+  .words :global(.quiet-button) {
+    box-shadow: inset 0 0 0 1px var(--hairline);
   }
 </style>

@@ -152,6 +152,7 @@
 <style>
   .words {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.5rem;
   }
   .question {
@@ -189,5 +190,8 @@
   .said {
     border-left: 4px solid var(--subject);
     padding-left: 0.6rem;
+  }
+  .words :global(.quiet-button) {
+    box-shadow: inset 0 0 0 1px var(--hairline);
   }
 </style>

@@ -204,6 +204,7 @@
 <style>
   .words {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 0.45rem;
   }
   h2 {
@@ -231,5 +232,8 @@
     .ticks label {
       min-height: 2.75rem;
     }
+  }
+  .words :global(.quiet-button) {
+    box-shadow: inset 0 0 0 1px var(--hairline);
   }
 </style>
