@@ -13,10 +13,10 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   projects: [
     // What is drawn through the lens is drawn, in software, which takes most of a test's time; the other screens' tests do without.
-    { name: 'picture', workers: 1, testMatch: /(move|lens|picture)\.spec\.ts/ },
+    { name: 'picture', workers: 1, testMatch: /(move|lens|picture|film)\.spec\.ts/ },
     {
       name: 'screens',
-      testIgnore: /(move|lens|picture)\.spec\.ts/,
+      testIgnore: /(move|lens|picture|film)\.spec\.ts/,
       use: { launchOptions: { executablePath: CHROMIUM, args: [...CHROMIUM_ARGS, '--disable-3d-apis'] } },
     },
   ],

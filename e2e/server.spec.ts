@@ -18,7 +18,7 @@ test('POST /api/reading answers with the reading of every shot', async ({ reques
   const answer = await request.post('/api/reading', { ...post, data: demo });
   expect(answer.status()).toBe(200);
   const { shots } = (await answer.json()) as { shots: { findings: { id: string; grade: string }[] }[] };
-  expect(shots).toHaveLength(36);
+  expect(shots).toHaveLength(44);
   expect(shots[1].findings[0]).toMatchObject({ id: 'stop', grade: 'jolt' });
 });
 
@@ -163,7 +163,7 @@ test('a server that is told to stop finishes the reading that runs', async () =>
   server.kill('SIGTERM');
   const answer = await running;
   expect(answer.status).toBe(200);
-  expect(((await answer.json()) as { shots: unknown[] }).shots).toHaveLength(36);
+  expect(((await answer.json()) as { shots: unknown[] }).shots).toHaveLength(44);
   await gone;
 });
 

@@ -55,29 +55,6 @@ test('an own shoot from empty ground: pieces, walk, subject, and everything is t
   await expect(wall).toBeVisible();
 });
 
-test('shots are added, duplicated, reordered and deleted in the list, and each can be undone', async ({ page }) => {
-  await page.goto('/shoot/first-flush');
-  const names = () =>
-    page.getByLabel(/^Name of shot/).evaluateAll((inputs) => inputs.map((input) => (input as HTMLInputElement).value));
-  const [first, second] = await names().then(async (all) =>
-    all.length ? all : (await page.getByLabel('Name of shot 8').waitFor(), await names()),
-  );
-  await page.getByRole('button', { name: `Later: ${first}` }).click();
-  expect((await names()).slice(0, 2)).toEqual([second, first]);
-  await page.getByRole('button', { name: `Duplicate ${first}` }).click();
-  expect((await names())[2]).toBe(`${first}, again`);
-  await page.getByRole('button', { name: `Delete ${second}` }).click();
-  expect(await names()).not.toContain(second);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  expect((await names()).slice(0, 2)).toEqual([first, second]);
-  await page.getByRole('button', { name: 'Add a shot' }).click();
-  await expect(verdict(page)).toBeVisible();
-  await page.getByRole('link', { name: 'Shots' }).click();
-  await expect(page.getByLabel('Name of shot 37')).toHaveValue('Shot 37');
-});
-
 test('export, delete, import: the shoot comes back unchanged; a malformed file is refused and nothing is lost', async ({
   page,
 }) => {

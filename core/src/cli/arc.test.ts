@@ -70,7 +70,7 @@ describe('arc path and check', () => {
     });
   });
   it('says that a file is in order', async () => {
-    expect(JSON.parse(await run(['check', DEMO]))).toMatchObject({ valid: true, name: 'First Flush', shots: 36 });
+    expect(JSON.parse(await run(['check', DEMO]))).toMatchObject({ valid: true, name: 'First Flush', shots: 44 });
   });
 });
 
@@ -108,7 +108,7 @@ describe('as a program', () => {
     [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
     [
       ['path', DEMO, '--shot', '99', '--format', 'csv'],
-      /^arc: --shot must be a whole number from 1 to 36; it is "99"\.\n$/,
+      /^arc: --shot must be a whole number from 1 to 44; it is "99"\.\n$/,
     ],
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
     [
@@ -193,7 +193,7 @@ describe('arc lens, focus, exposure and time', () => {
       ['exposure', DEMO, '--shot', '1', '--iso', 'fast'],
       '--iso must be numbers from 6 to 1000000 with commas between them; "fast" is not.',
     ],
-    [['focus', DEMO], '--shot is missing: choose a shot from 1 to 36.'],
+    [['focus', DEMO], '--shot is missing: choose a shot from 1 to 44.'],
   ])('%j is refused with a sentence', async (args, sentence) => {
     await expect(run(args)).rejects.toThrow(sentence);
   });

@@ -41,7 +41,7 @@ describe('what can be read of a shoot that is out of order', () => {
       });
       expect(salvage?.shoot.shots[0].focalLengthMm).toBe(1);
       expect(salvage?.shoot.shots[1].lensId).toBe(demo.kit.lenses[0].id);
-      expect(salvage?.shoot.shots).toHaveLength(35);
+      expect(salvage?.shoot.shots).toHaveLength(43);
       expect(salvage?.shoot.site.pieces).toHaveLength(demo.site.pieces.length - 1);
       expect(salvage?.left).toHaveLength(5);
       expect(salvage?.left).toContain('shots[0].focalLengthMm must be at least 1; it is -1. It is 1 now.');

@@ -79,7 +79,7 @@ export function judgeLight({ kind, from, to }: Joined): JoinFinding[] {
   ];
 }
 
-export function judgeRate({ from, to }: Joined): JoinFinding[] {
+export function judgeRate({ kind, from, to }: Joined): JoinFinding[] {
   const found: JoinFinding[] = [];
   if (Math.abs(from.rateHz - to.rateHz) > 0.01)
     found.push({
@@ -93,7 +93,7 @@ export function judgeRate({ from, to }: Joined): JoinFinding[] {
     });
   const times = Math.max(from.openShare, to.openShare) / Math.max(1e-6, Math.min(from.openShare, to.openShare));
   const open = (share: number) => `${trim(share * 360, 0)}°`;
-  if (found.length === 0 && times > 2.2)
+  if (found.length === 0 && times > 2.2 && kind !== 'black')
     found.push({
       id: 'rate',
       grade: 'ripple',

@@ -194,7 +194,7 @@
     >
     <FilePicker
       class="quiet-button"
-      label="Shot list as CSV"
+      label="Shot list to take in"
       accept=".csv,text/csv"
       onfile={(file) => opening.take(file, 'shots')}>Take a shot list in…</FilePicker
     >

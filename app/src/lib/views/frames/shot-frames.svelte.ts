@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Shoot, Shot } from '@gentle-arc/core/model';
+import { hasWebGl2 } from '$lib/views/picture/webgl';
 import { ShootWorkerHost } from '$lib/workers/host';
 import type { FramesWorker, StillsQuestion, VideoQuestion } from './frames-messages';
 
@@ -107,7 +108,7 @@ export class ShotFrames {
   }
 
   private async begin(): Promise<boolean> {
-    if (!('OffscreenCanvas' in window)) this.unable = true;
+    if (!('OffscreenCanvas' in window) || !hasWebGl2()) this.unable = true;
     else
       try {
         this.unable = !(await this.host.call((remote) => remote.start()));

@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs';
+import { unzipSync } from 'fflate';
+import { ALL_FORMATS, BufferSource, EncodedPacketSink, Input } from 'mediabunny';
+import { expect, test } from '@playwright/test';
+
+test.setTimeout(180_000);
+
+test('frames are drawn; a shot is taken away as video, and as pictures that its frames are like', async ({ page }) => {
+  await page.goto('/shoot/first-flush');
+  await expect(page.locator('li canvas.drawn').nth(3)).toBeAttached({ timeout: 30_000 });
+  await page
+    .getByRole('group', { name: 'More of this film' })
+    .getByRole('button', { name: 'Take away', exact: true })
+    .click();
+  const away = page.getByRole('region', { name: 'Take away' });
+  await away.getByLabel('What is taken away').selectOption({ label: '37 Whip off the table' });
+  await away.getByLabel('How large').selectOption('640');
+  await away.getByLabel('Kind of video').selectOption('webm');
+  const take = async (name: string) => {
+    const download = page.waitForEvent('download', { timeout: 90_000 });
+    await away.getByRole('button', { name, exact: true }).click();
+    return readFileSync(await (await download).path());
+  };
+  const video = await take('Video as');
+  const input = new Input({ formats: ALL_FORMATS, source: new BufferSource(new Uint8Array(video)) });
+  const track = await input.getPrimaryVideoTrack();
+  expect([track?.displayWidth, track?.displayHeight]).toEqual([640, 360]);
+  if (!track) return;
+  const stamps: number[] = [];
+  for await (const { timestamp } of new EncodedPacketSink(track).packets()) stamps.push(timestamp);
+  // In the cut from 0.6 to 2 s, at 24 frames a second.
+  expect(stamps).toHaveLength(34);
+  expect(await input.computeDuration()).toBeCloseTo(34 / 24, 1);
+
+  const stills = unzipSync(new Uint8Array(await take('Frames as PNG in a zip')));
+  const [first] = Object.keys(stills);
+  expect(Object.keys(stills)).toHaveLength(3);
+  expect(first).toBe('037-whip-off-the-table-1-start.png');
+  // An empty page may show what is handed to it.
+  const other = await page.context().newPage();
+  const apart = await other.evaluate(
+    async ([film, still]) => {
+      const pixels = async (source: HTMLVideoElement | HTMLImageElement) => {
+        const paper = new OffscreenCanvas(64, 36).getContext('2d');
+        paper?.drawImage(source, 0, 0, 64, 36);
+        return paper?.getImageData(0, 0, 64, 36).data ?? new Uint8ClampedArray();
+      };
+      const image = new Image();
+      image.src = `data:image/png;base64,${still}`;
+      await image.decode();
+      const shown = document.createElement('video');
+      shown.src = `data:video/webm;base64,${film}`;
+      await new Promise((resolve, reject) => {
+        shown.onloadeddata = resolve;
+        shown.onerror = reject;
+      });
+      const seen = new Promise((resolve) => shown.requestVideoFrameCallback(resolve));
+      shown.currentTime = 0.01;
+      await seen;
+      const [a, b] = [await pixels(shown), await pixels(image)];
+      return a.reduce((sum, value, i) => sum + Math.abs(value - b[i]), 0) / a.length;
+    },
+    [video.toString('base64'), Buffer.from(stills[first]).toString('base64')],
+  );
+  expect(apart).toBeLessThan(6);
+});
+
+test('a video is called off', async ({ page }) => {
+  await page.goto('/shoot/first-flush');
+  await page
+    .getByRole('group', { name: 'More of this film' })
+    .getByRole('button', { name: 'Take away', exact: true })
+    .click();
+  const away = page.getByRole('region', { name: 'Take away' });
+  await away.getByRole('button', { name: 'Video as', exact: true }).click();
+  await away.getByRole('button', { name: 'Call it off' }).click();
+  await expect(away.getByText('The video was called off.')).toBeVisible({ timeout: 30_000 });
+  await expect(away.getByRole('button', { name: 'Video as', exact: true })).toBeEnabled();
+});
