@@ -188,10 +188,8 @@ test('a place can be scouted before there is any shot', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start an own shoot' }).click();
   await page.getByRole('link', { name: 'Shots' }).click();
-  await page
-    .getByRole('button', { name: /^Delete/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: 'Choose First shot' }).click();
+  await page.getByRole('button', { name: 'Delete this shot' }).click();
   await page.getByRole('link', { name: 'Scout' }).click();
   await expect(page.getByText('There is no shot yet.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Add a piece' }).click();

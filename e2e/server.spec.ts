@@ -174,7 +174,7 @@ test('docs/licences.md lists what ships, each under terms that are free for all,
   expect(Object.keys(shipped).length).toBeGreaterThan(30);
   for (const [key, terms] of Object.entries(shipped)) {
     expect(listed).toMatch(new RegExp(`\\| ${key.split(' ')[0].replace('/', '\\/')} +\\| ${terms} +\\|`));
-    expect(['MIT', 'ISC', 'Apache-2.0', 'BSD-2-Clause', 'BSD-3-Clause', '0BSD', 'OFL-1.1']).toContain(terms);
+    expect(['MIT', 'ISC', 'Apache-2.0', 'BSD-2-Clause', 'BSD-3-Clause', '0BSD', 'OFL-1.1', 'MPL-2.0']).toContain(terms);
   }
   expect(Object.keys(shipped).join()).not.toContain('apexcharts');
   expect(file('package-lock.json')).not.toMatch(/"node_modules\/apexcharts": \{\s+"version": "[1-9]\d*\./);

@@ -8,7 +8,8 @@ const PORT = 4392;
 const SHOT = '/shoot/first-flush/shot';
 const VIEWS = [
   { name: 'home', path: '/' },
-  { name: 'shots', path: '/shoot/first-flush' },
+  { name: 'shots', path: '/shoot/first-flush', press: [/^Join: The yard tips over/], restMs: 5000 },
+  { name: 'shots-phone', path: '/shoot/first-flush', phone: true, restMs: 3000 },
   { name: 'move-calm', path: `${SHOT}/shot-rows`, atS: 2.6 },
   { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc', 'Hide and show'] },
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
@@ -28,7 +29,6 @@ const VIEWS = [
   { name: 'move-sharp', path: `${SHOT}/shot-rack`, atS: 5, look: { sharpTone: true } },
   { name: 'lens', path: `${SHOT}/shot-sorting/lens`, forward: 100 },
   { name: 'lens-bench', path: `${SHOT}/shot-overtake/lens`, at: 'Focus' },
-  { name: 'lens-phone', path: `${SHOT}/shot-map/lens`, at: 'Light', phone: true },
   { name: 'move-aim', path: `${SHOT}/shot-face`, atS: 6, press: ['Aim'] },
   { name: 'move-carried', path: `${SHOT}/shot-bar`, atS: 3 },
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
@@ -44,7 +44,7 @@ const browser = await chromium.launch({
   executablePath: CHROMIUM,
   args: CHROMIUM_ARGS,
 });
-for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look } of VIEWS.filter(
+for (const { name, path, restMs, atS, dim, phone, press, open, afterS, forward, at, look } of VIEWS.filter(
   ({ name }) => wanted.length === 0 || wanted.includes(name),
 )) {
   const context = await browser.newContext({
@@ -75,7 +75,7 @@ for (const { name, path, atS, dim, phone, press, open, afterS, forward, at, look
     await page.waitForTimeout(3000);
     await page.getByRole('region', { name: at }).evaluate((section) => section.scrollIntoView({ block: 'start' }));
   }
-  await page.waitForTimeout(1500);
+  await page.waitForTimeout(restMs ?? 1500);
   await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
   await context.close();
 }

@@ -145,9 +145,25 @@ export function judgeSpin({ kind, from, to }: Joined): JoinFinding[] {
   return [{ ...common, grade, sentence: grade === 'calm' ? `${said}: one turn.` : `${said}.`, reason }];
 }
 
-/** The horizon at a cut. */
+/** The horizon at a cut, and how it turns. */
 export function judgeRoll({ kind, from, to }: Joined): JoinFinding[] {
   if (kind === 'spin' || kind === 'black') return [];
+  const [a, b] = [from.motion.turnDegps, to.motion.turnDegps];
+  if (Math.abs(a - b) > L.spinDegps && kind !== 'dark' && kind !== 'whip') {
+    const turns = (degps: number) =>
+      Math.abs(degps) < 1 ? 'does not turn' : `turns at ${trim(Math.abs(degps), 0)}°/s`;
+    return [
+      {
+        id: 'roll',
+        grade: Math.abs(a - b) > L.spinDegps * 3 ? 'jolt' : 'ripple',
+        sentence: `The picture ${turns(a)} before the cut and ${turns(b)} after it${a * b < 0 ? ', the other way' : ''}.`,
+        reason: 'A turn that is cut off is felt as a jerk: let it end, or let the next shot turn on.',
+        value: Math.abs(a - b),
+        limit: L.spinDegps,
+        unit: '°/s',
+      },
+    ];
+  }
   const off = Math.abs(turnWithin(from.rollDeg - to.rollDeg));
   if (off <= L.rollDeg) return [];
   const hidden = kind === 'dark' || kind === 'whip' || kind === 'ground';

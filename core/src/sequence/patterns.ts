@@ -1,5 +1,6 @@
 import { chooseMove, frameSubject, type Framing, takeRig, takeSubject, turned, withTiming } from '../edit';
 import {
+  type Move,
   newShot,
   type Pattern,
   type PatternShot,
@@ -120,19 +121,35 @@ function planned(shoot: Shoot, row: PatternShot, subject: Piece, flown: boolean,
   shot = { ...shot, timing: withTiming(shot.timing, 'durationS', row.durationS), purpose: row.purpose };
   shot = { ...shot, join: { ...shot.join, kind: row.join } };
   const valid = (next: Shot): Shot => (ShotSchema.safeParse(next).success ? next : shot);
+  shot = valid({ ...shot, move: atHeight(shot.move, subject, flown) });
+  // What is filmed straight from above is as large as the height makes it.
+  if (row.move === 'overheadSlide') return shot;
   // Seen from so far round the front where it begins.
   const seen = edgeOf(tell(shoot, shot), 'in').subject;
-  if (seen && row.move !== 'overheadSlide') {
-    const byDeg = turnWithin(row.fromDeg - seen.fromFrontDeg);
-    shot = valid({ ...shot, move: turned(shot.move, byDeg) });
-  }
-  // As large as is wished where it begins and, where that is another distance, grows or shrinks from there.
-  const wish = { size: SIZE_FOR[row.size], side: 'middle', by: 'distance' } as const;
-  const end = row.move === 'push' ? 'end' : 'start';
-  const framed = frameSubject(shoot, shot, { ...wish, end });
-  if (framed.trouble === null) return valid({ ...framed.shot, name });
-  const byLens = frameSubject(shoot, shot, { ...wish, end, by: 'lens' });
-  return valid(byLens.shot);
+  if (seen) shot = valid({ ...shot, move: turned(shot.move, turnWithin(row.fromDeg - seen.fromFrontDeg)) });
+  // As large as is wished where it ends, coming closer, and else where it begins.
+  const wish = { size: SIZE_FOR[row.size], side: 'middle', end: row.move === 'push' ? 'end' : 'start' } as const;
+  const framed = frameSubject(shoot, shot, { ...wish, by: 'distance' });
+  if (framed.trouble !== null) return valid(frameSubject(shoot, shot, { ...wish, by: 'lens' }).shot);
+  return valid({ ...framed.shot, move: spread(framed.shot.move) });
+}
+
+/** A small thing is filmed from its own height, a person from where the move is usually made; flown it is from above. */
+function atHeight(move: Move, { kind, lengthM, depthM, heightM }: Piece, flown: boolean): Move {
+  if (!('heightM' in move)) return move;
+  const sizeM = Math.max(lengthM, depthM, heightM);
+  const cm = (m: number) => Math.round(m * 100) / 100;
+  if (move.kind === 'overheadSlide') return { ...move, heightM: cm(3 + 2.5 * sizeM) };
+  if (flown) return { ...move, heightM: cm(2 + 1.5 * heightM) };
+  return kind === 'figure' ? move : { ...move, heightM: cm(Math.max(0.05, Math.min(1.6, heightM * 0.6))) };
+}
+
+/** A push comes from, and a pull goes to, nearly twice as far as it is framed at. */
+function spread(move: Move): Move {
+  const times = 1.9;
+  const cm = (m: number) => Math.round(m * 100) / 100;
+  if (move.kind === 'push') return { ...move, fromDistanceM: cm(move.toDistanceM * times) };
+  return move.kind === 'pull' ? { ...move, toDistanceM: cm(move.fromDistanceM * times) } : move;
 }
 
 /**

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { chooseMove } from '../edit';
-import { type Move, newPiece, newShoot, newShot, type Shoot, type Shot } from '../model';
+import { type Move, newPiece, newShoot, newShot, PatternSchema, problemsIn, type Shoot, type Shot } from '../model';
 import {
   boardShot,
   bestCut,
@@ -13,6 +13,9 @@ import {
   filmSeconds,
   joinCures,
   judgeJoin,
+  layOut,
+  patternFrom,
+  PATTERNS,
   joinsOf,
   pictureMotion,
   shownAt,
@@ -276,6 +279,66 @@ describe('every kind of join', () => {
   });
 });
 
+describe('cures, followed to the letter', () => {
+  const still = (id: string, move: object, change: Partial<Shot> = {}) => {
+    const shot = shotOf(id, { kind: 'still', ...move } as Move, change);
+    return { ...shot, timing: { ...shot.timing, durationS: 5 } };
+  };
+  const at = (shot: Shot, u: number): Shot => ({ ...shot, aim: { ...shot.aim, place: { u, v: 0 } } });
+  const roll = (id: string, deg: number, change: Partial<Shot> = {}) =>
+    shotOf(id, { kind: 'roll', fromDeg: 0, toDeg: deg } as Move, change);
+  const wall = { ...newPiece('box', 'wall', 'Wall', 0, -4.6, 0), headingDeg: 90, lengthM: 6, depthM: 0.4, heightM: 4 };
+  const tilts = (id: string, from: number, to: number, change: Partial<Shot> = {}) => {
+    const shot = shotOf(id, { kind: 'tilt', fromDeg: from, toDeg: to } as Move, { subjectId: null, ...change });
+    return { ...shot, timing: { ...shot.timing, durationS: 5 } };
+  };
+  it.each<[string, Shot[], Shoot['site']['pieces'], string]>([
+    ['spin', [roll('a', 90, meeting('spin')), roll('b', -90)], [ANSA], 'Mirror the move of “b”'],
+    ['roll', [roll('a', 90), still('b', { distanceM: 9 })], [ANSA], 'black'],
+    [
+      'dark',
+      [still('a', { bearingDeg: 180, distanceM: 5.5 }, meeting('dark')), still('b', { bearingDeg: 0, distanceM: 9 })],
+      [ANSA, wall],
+      'Make it a plain cut',
+    ],
+    ['ground', [tilts('a', -85, 20, meeting('ground')), tilts('b', -85, -80)], [], 'Cut out of “a”'],
+    ['place', [at(still('a', {}, meeting('place')), 0.2), at(still('b', { distanceM: 9 }), -0.2)], [ANSA], 'plain cut'],
+    ['size', [still('a', { bearingDeg: 180 }), still('b', { bearingDeg: 190 })], [ANSA], 'further'],
+    ['line', [still('a', { bearingDeg: 90 }), still('b', { bearingDeg: 270, distanceM: 9 })], [ANSA], 'Film “b” from'],
+    ['eye', [at(still('a', {}), 0.4), at(still('b', { distanceM: 9 }), -0.4)], [ANSA], 'black'],
+    [
+      'motion',
+      [
+        shotOf('a', { kind: 'pan', fromDeg: -60, toDeg: 60 } as Move),
+        shotOf('b', { kind: 'pan', fromDeg: 60, toDeg: -60 } as Move),
+      ],
+      [ANSA],
+      'Mirror',
+    ],
+    [
+      'light',
+      [still('a', {}), still('b', { distanceM: 9 }, { light: { ev100: 8, iso: 100, at: null } })],
+      [ANSA],
+      'light',
+    ],
+    ['rate', [still('a', {}), still('b', { distanceM: 9 }, { shutterDeg: 20 })], [ANSA], 'shutter'],
+    ['short', [still('a', {}, { cut: { inS: 0, outS: 20 } }), still('b', { distanceM: 9 })], [ANSA], 'Use all'],
+  ])('%s', (id, shots, pieces, wanted) => {
+    const shoot = shootOf(shots, pieces);
+    const before = finding(joinsOf(shoot)[0], id);
+    expect(before?.grade).not.toBe('calm');
+    expect(before).toBeDefined();
+    const cures = joinCures(shoot, 0).filter(({ findingId }) => findingId === id);
+    expect(cures.map(({ instruction }) => instruction).join('; ')).toContain(wanted);
+    for (const cure of cures) {
+      const byId = new Map(cure.shots.map((shot) => [shot.id, shot]));
+      const [after] = joinsOf({ ...shoot, shots: shots.map((shot) => byId.get(shot.id) ?? shot) });
+      const left = finding(after, id)?.grade ?? 'calm';
+      expect(left, cure.instruction).toBe(cure.removes ? 'calm' : 'ripple');
+    }
+  });
+});
+
 describe('the cut', () => {
   it('is frames of the shot, one at least, and never more than there are', () => {
     fc.assert(
@@ -406,5 +469,53 @@ describe('the film as a whole', () => {
     const shoot = shootOf([near('a', 4), near('b', 8)]);
     const [one, other] = shoot.shots.map((shot) => tell(shoot, shot));
     expect(judgeJoin(one, other, 1)).toEqual(judgeJoin(one, other, 1));
+  });
+});
+
+describe('a first set from a pattern', () => {
+  const answers = { who: 'Mira', where: 'Harbour', happens: 'She mends a net', ending: 'She leaves' };
+  const pieces = [ANSA, newPiece('lorry', 'lorry', 'Lorry', 20, 5, 0), newPiece('tin', 'tin', 'Tin', -6, 2, 0.8)];
+  it.each(PATTERNS.flatMap((row) => pieces.map((piece) => [row.name, row, piece] as const)))(
+    '%s is planned in order about whatever stands there',
+    (_name, pattern, piece) => {
+      const empty = { ...shootOf([], pieces), shots: [] };
+      let count = 0;
+      const { shoot, ids } = layOut(empty, pattern, piece.id, answers, () => `new-${(count += 1)}`);
+      expect(ids).toHaveLength(pattern.shots.length);
+      expect(problemsIn(shoot)).toEqual([]);
+      // Seen, where it is framed at all, and from about where the pattern wants it.
+      shoot.shots.forEach((shot, i) => {
+        const told = tell(shoot, shot);
+        const first = edgeOf(told, 'in');
+        expect(boardShot(told, 1).sizes.some((size) => size !== null)).toBe(true);
+        if (pattern.shots[i].move === 'overheadSlide') return;
+        const off =
+          (((((first.subject?.fromFrontDeg ?? NaN) - pattern.shots[i].fromDeg + 540) % 360) + 360) % 360) - 180;
+        expect(Math.abs(off)).toBeLessThan(12);
+      });
+      expect(shoot.shots[0].note).toBe('Harbour');
+      expect(shoot.shots.at(-1)?.note).toBe('She leaves');
+    },
+  );
+  it('of a figure the sizes come as they were asked for', () => {
+    const pattern = PATTERNS.find(({ id }) => id === 'arrival') ?? PATTERNS[0];
+    let count = 0;
+    const { shoot } = layOut({ ...shootOf([]), shots: [] }, pattern, 'ansa', answers, () => `n-${(count += 1)}`);
+    const sizes = shoot.shots.map((shot, i) => {
+      const which = pattern.shots[i].move === 'push' ? 'out' : 'in';
+      return edgeOf(tell(shoot, shot), which).subject?.size;
+    });
+    expect(sizes[0]).toBe('wide');
+    expect(sizes[4]).toMatch(/close-up/);
+  });
+  it('a board becomes a pattern that lays out the like', () => {
+    let count = 0;
+    const idOf = () => `n-${(count += 1)}`;
+    const { shoot, ids } = layOut({ ...shootOf([]), shots: [] }, PATTERNS[0], 'ansa', answers, idOf);
+    const own = patternFrom(shoot, ids, 'own', 'Own');
+    expect(PatternSchema.safeParse(own).success).toBe(true);
+    expect(own.shots.map(({ move, purpose }) => [move, purpose])).toEqual(
+      PATTERNS[0].shots.map(({ move, purpose }) => [move, purpose]),
+    );
   });
 });

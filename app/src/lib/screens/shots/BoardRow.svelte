@@ -32,7 +32,7 @@
   <span class="handle" use:dragHandle aria-label="Move {shot.name}" title="Drag to another place"
     ><DotsVerticalOutline class="h-5 w-5" /></span
   >
-  <a class="open" href={moveHref(shoot.id, shot.id)} aria-label="Open {shot.name}">
+  <a class="open" href={moveHref(shoot.id, shot.id)}>
     <span class="frames"><FrameStrip {shoot} {shot} rows={told?.rows ?? null} count={3} {frames} /></span>
     <span class="what">
       <span class="name"

@@ -104,6 +104,7 @@
   function play() {
     playing = true;
     head.loop = null;
+    head.fit(story?.film ?? []);
     head.play();
   }
   const AROUND_S = 1.5;
@@ -168,7 +169,7 @@
         {rows.length === 1 ? 'shot' : 'shots'}{story ? `, ${trim(filmSeconds(story.film), 0)} s in the cut` : ''}
       </p>
       <span class="flex-1"></span>
-      {#if !playing && rows.length > 0}<button class="main-button" onclick={play}
+      {#if !playing && rows.length > 0}<button class="main-button" disabled={!story} onclick={play}
           ><PlaySolid class="h-4 w-4" /> Play the film</button
         >{/if}
     </div>

@@ -21,7 +21,8 @@
   );
 </script>
 
-<button class="join" aria-pressed={open} aria-label="Join: {shot.name} to {nextName}" onclick={onopen}>
+<button class="join" aria-pressed={open} onclick={onopen}>
+  <span class="sr-only">Join: {shot.name} to {nextName}:</span>
   <span class="kind" class:plain={shot.join.kind === 'cut'}>{kind}</span>
   {#if join}<GradeMark grade={join.grade} />{/if}
   {#if trouble}<span class="said">{trouble.sentence}</span>{/if}
