@@ -53,9 +53,11 @@ export function judgePlace(joined: Joined): JoinFinding[] {
       id: 'eye',
       grade: leap > L.eyeLeap * 2 ? 'jolt' : leap > L.eyeLeap ? 'ripple' : 'calm',
       sentence:
-        place(a) === place(b) && leap < L.eyeLeap
-          ? `The eye stays ${place(a) === 'middle' ? 'in the middle' : `at the ${place(a)}`}, within ${percent(leap)} of the width.`
-          : `The eye goes from the ${place(a)} to the ${place(b)}, ${percent(leap)} of the width.`,
+        leap < 0.005
+          ? 'The eye stays where it is.'
+          : place(a) === place(b) && leap < L.eyeLeap
+            ? `The eye stays ${place(a) === 'middle' ? 'in the middle' : `at the ${place(a)}`}, within ${percent(leap)} of the width.`
+            : `The eye goes from the ${place(a)} to the ${place(b)}, ${percent(leap)} of the width.`,
       reason: 'Whoever must look for the subject after a cut misses its first half second.',
       value: leap,
       limit: L.eyeLeap,

@@ -217,11 +217,17 @@ describe('every kind of join', () => {
     expect(joinCures(shoot, 0).length).toBeGreaterThan(0);
   });
   it('ground into ground, sky into sky, and neither', () => {
-    const tilt = (id: string, deg: number, change: Partial<Shot> = {}) =>
+    const looking = (id: string, deg: number, change: Partial<Shot> = {}) =>
       shotOf(id, { kind: 'tilt', fromDeg: deg, toDeg: deg } as Move, { subjectId: null, ...change });
-    expect(finding(firstJoin([tilt('a', -80, meeting('ground')), tilt('b', -85)], []), 'ground')?.grade).toBe('calm');
-    expect(finding(firstJoin([tilt('a', 75, meeting('ground')), tilt('b', 80)], []), 'ground')?.grade).toBe('calm');
-    expect(finding(firstJoin([tilt('a', -80, meeting('ground')), tilt('b', 75)], []), 'ground')?.grade).toBe('jolt');
+    expect(finding(firstJoin([looking('a', -80, meeting('ground')), looking('b', -85)], []), 'ground')?.grade).toBe(
+      'calm',
+    );
+    expect(finding(firstJoin([looking('a', 75, meeting('ground')), looking('b', 80)], []), 'ground')?.grade).toBe(
+      'calm',
+    );
+    expect(finding(firstJoin([looking('a', -80, meeting('ground')), looking('b', 75)], []), 'ground')?.grade).toBe(
+      'jolt',
+    );
   });
   it('spin into spin: one way, one speed', () => {
     const spin = (id: string, deg: number, change: Partial<Shot> = {}) =>
@@ -288,7 +294,7 @@ describe('cures, followed to the letter', () => {
   const roll = (id: string, deg: number, change: Partial<Shot> = {}) =>
     shotOf(id, { kind: 'roll', fromDeg: 0, toDeg: deg } as Move, change);
   const wall = { ...newPiece('box', 'wall', 'Wall', 0, -4.6, 0), headingDeg: 90, lengthM: 6, depthM: 0.4, heightM: 4 };
-  const tilts = (id: string, from: number, to: number, change: Partial<Shot> = {}) => {
+  const panned = (id: string, from: number, to: number, change: Partial<Shot> = {}) => {
     const shot = shotOf(id, { kind: 'tilt', fromDeg: from, toDeg: to } as Move, { subjectId: null, ...change });
     return { ...shot, timing: { ...shot.timing, durationS: 5 } };
   };
@@ -301,7 +307,7 @@ describe('cures, followed to the letter', () => {
       [ANSA, wall],
       'Make it a plain cut',
     ],
-    ['ground', [tilts('a', -85, 20, meeting('ground')), tilts('b', -85, -80)], [], 'Cut out of “a”'],
+    ['ground', [panned('a', -85, 20, meeting('ground')), panned('b', -85, -80)], [], 'Cut out of “a”'],
     ['place', [at(still('a', {}, meeting('place')), 0.2), at(still('b', { distanceM: 9 }), -0.2)], [ANSA], 'plain cut'],
     ['size', [still('a', { bearingDeg: 180 }), still('b', { bearingDeg: 190 })], [ANSA], 'further'],
     ['line', [still('a', { bearingDeg: 90 }), still('b', { bearingDeg: 270, distanceM: 9 })], [ANSA], 'Film “b” from'],

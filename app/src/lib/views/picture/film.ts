@@ -262,7 +262,8 @@ export class Film {
     const look = k === null ? null : lookOfMany(k, this.wanted);
     const at = look && blur.motion ? row + look.share * openRows(scene, samples, row) : row;
     const moment = momentAt(samples, at);
-    if (look && blur.motion) this.paper.walkTo(moment.tS);
+    // Pictures beside each other may be of different moments.
+    if ((look && blur.motion) || this.views.length > 1) this.paper.walkTo(moment.tS);
     standAt(camera, moment, samples);
     if (scene.carries && samples.plain) {
       this.paper.walkTo(moment.tS);
