@@ -1,5 +1,6 @@
 import { turnWithin } from './edge';
-import { type PictureMotion, pictureMotion } from './picture-motion';
+import { JOIN_LIMITS } from './join-finding';
+import { type PictureMotion, pictureMotion, speedOf } from './picture-motion';
 import type { Told } from './told';
 
 /** Where two shots could be cut so that their motions agree: searched over the end of one and the beginning of the other. */
@@ -58,14 +59,27 @@ function looks(told: Told, from: number, to: number, which: 'in' | 'out'): Look[
   return rows;
 }
 
+/** Where two whips or two turns are to be one, only what whips or turns is looked at; all where nothing does. */
+function wantedOf({ shot }: Told): (looks: Look[]) => Look[] {
+  const does = ({ motions: [near] }: Look): boolean =>
+    shot.join.kind === 'whip'
+      ? speedOf(near) >= JOIN_LIMITS.whipSpeed
+      : shot.join.kind !== 'spin' || Math.abs(near.turnDegps) >= JOIN_LIMITS.spinDegps;
+  return (rows) => {
+    const found = rows.filter(does);
+    return found.length > 0 ? found : rows;
+  };
+}
+
 /** The best frames to cut two told shots at. A still stretch fits a still one: of equals the least is cut away. */
 export function bestCut(one: Told, other: Told): BestCut {
   const { rateHz: f, first: inOfOne, whole } = one.frames;
   const { rateHz: g, first: inNow, end: endOfOther } = other.frames;
   const outFrom = Math.max(inOfOne + Math.round(LEAST_S * f), whole - Math.round(WITHIN_S * f));
-  const outs = looks(one, Math.min(outFrom, whole - 1), whole - 1, 'out');
+  const wanted = wantedOf(one);
+  const outs = wanted(looks(one, Math.min(outFrom, whole - 1), whole - 1, 'out'));
   const lastIn = Math.min(Math.round(WITHIN_S * g), endOfOther - Math.round(LEAST_S * g));
-  const ins = looks(other, 0, Math.max(0, lastIn), 'in');
+  const ins = wanted(looks(other, 0, Math.max(0, lastIn), 'in'));
   const [endOfA] = outs.slice(-1);
   const fits = (a: Look, b: Look) => misfit(a, b) + 0.004 * (endOfA.screenS - a.screenS + b.screenS);
   const found = outs.map((a) => {

@@ -79,8 +79,12 @@
   $effect(() => {
     if (showsBefore && before) void earlier.ask(before, null);
   });
-  const playedShoot = $derived(showsBefore && before ? before : shoot);
-  const playedFilm = $derived((showsBefore && before ? earlier.story?.film : story?.film) ?? []);
+  // A film that is not all there yet would take the head back to its end.
+  const showing = $derived(
+    showsBefore && before && earlier.story?.whole ? { shoot: before, story: earlier.story } : null,
+  );
+  const playedShoot = $derived(showing?.shoot ?? shoot);
+  const playedFilm = $derived((showing?.story ?? story)?.film ?? []);
   const hasBefore = $derived(before !== null && before !== shoot && open === 'join');
 
   function choose(id: string, also: boolean) {

@@ -22,10 +22,10 @@ const STYLE = `
   .six { grid-template: repeat(3, 1fr) / repeat(2, 1fr); }
   .twelve { grid-template: repeat(4, 1fr) / repeat(3, 1fr); font-size: 8pt; gap: 4mm; }
   .shot { min-width: 0; overflow: hidden; }
-  canvas, .none { display: block; width: 100%; border: 0.3mm solid #000; box-sizing: border-box; }
+  canvas, .none { display: block; max-width: 84%; max-height: 44mm; border: 0.3mm solid #000; box-sizing: border-box; }
   .none { height: 30mm; }
   .small { display: flex; gap: 1mm; margin-top: 1mm; }
-  .small canvas { width: 50%; }
+  .small canvas { max-width: 41.6%; max-height: 22mm; }
   b { display: block; margin-top: 1mm; }
   p { margin: 0.5mm 0; }
 `;
