@@ -1,4 +1,5 @@
 import { type JoinKind, newShot, type Purpose, type Shoot, type Shot } from '../model';
+import { lengthOnScreenS } from '../motion';
 import { withTiming } from './timing';
 
 /** One row of a shot list; null: as it is planned. */
@@ -46,18 +47,22 @@ export function takeShotRows(
   return { shoot: { ...shoot, shots: [...shots, ...left] }, added, left: left.map(({ name }) => name) };
 }
 
-function told(shot: Shot, row: ShotRow): Shot {
+/** A cut needs some length: what ends before it begins is a tenth of a second long. */
+const between = (inS: number, outS: number) => ({ inS, outS: outS > inS ? outS : inS + 0.1 });
+
+function told(given: Shot, row: ShotRow): Shot {
+  const shot =
+    row.durationS === null ? given : { ...given, timing: withTiming(given.timing, 'durationS', row.durationS) };
   const { cutInS, cutOutS } = row;
   const cut =
     cutInS === null && cutOutS === null
       ? shot.cut
-      : { inS: cutInS ?? 0, outS: cutOutS ?? Math.max((cutInS ?? 0) + 0.1, shot.cut?.outS ?? 86_400) };
+      : between(cutInS ?? shot.cut?.inS ?? 0, cutOutS ?? shot.cut?.outS ?? lengthOnScreenS(shot));
   return {
     ...shot,
     name: row.name,
     sceneName: row.sceneName ?? shot.sceneName,
     purpose: row.purpose ?? shot.purpose,
-    timing: row.durationS === null ? shot.timing : withTiming(shot.timing, 'durationS', row.durationS),
     focalLengthMm: row.focalLengthMm ?? shot.focalLengthMm,
     cut,
     join: { kind: row.kind ?? shot.join.kind, blackS: row.blackS ?? shot.join.blackS },

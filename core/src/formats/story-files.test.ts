@@ -149,6 +149,13 @@ describe('a shot list', () => {
   ])('%s', (sentence, text) => {
     expect(() => readShotsCsv(text)).toThrow(sentence);
   });
+  it('where it says only one end of a cut, the other stays, or is the shot’s own', () => {
+    const take = (text: string) => takeShotRows(demo, readShotsCsv(text), () => 'new').shoot.shots[0].cut;
+    expect(take('name,cut_in_s\nThe taste,2\n')).toEqual({ inS: 2, outS: 11 });
+    expect(take('name,cut_out_s\nThe taste,4\n')).toEqual({ inS: 0, outS: 4 });
+    expect(take('name,cut_out_s\nPast her shoulder,8\n')).toEqual({ inS: 3, outS: 8 });
+    expect(take('name,cut_in_s,duration_s\nThe taste,2,6\n')).toEqual({ inS: 2, outS: 6 });
+  });
   it('is known by its first column', () => {
     expect(readAnyFile('list.csv', writeShotsCsv(demo), null, { xM: 0, yM: 0, zM: 0 }).kind).toBe('shots');
   });

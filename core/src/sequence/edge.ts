@@ -57,8 +57,8 @@ export interface EdgeSubject {
   xM: number;
   yM: number;
   headingDeg: number;
-  /** How fast it goes on the site, m/s, and across the screen, frame widths a second to the right. */
-  speedMps: number;
+  /** How fast it is seen to go: metres of the site a second on screen, and frame widths a second to the right. */
+  paceMps: number;
   rightwards: number;
 }
 
@@ -185,7 +185,7 @@ function subjectAt({ scene, samples }: Told, row: number, from: number, to: numb
     xM,
     yM,
     headingDeg,
-    speedMps: (walkedM / forS) * samples.slow[row],
+    paceMps: walkedM / forS,
     rightwards: (uTo - uFrom) / forS,
   };
 }

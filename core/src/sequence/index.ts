@@ -6,17 +6,9 @@
  */
 export { type BestCut, bestCut } from './best-frame';
 export { type Edge, edgeAt, edgeOf, type EdgeSubject } from './edge';
-export {
-  type BoardShot,
-  boardShot,
-  type Coverage,
-  coverageOf,
-  type FilmFinding,
-  filmFindings,
-  SEEN_SIDES,
-  SEEN_SIZES,
-  tickOf,
-} from './film';
+export { type BoardShot, boardShot, SEEN_SIDES, SEEN_SIZES } from './board-shot';
+export { type Coverage, coverageOf, tickOf } from './coverage';
+export { type FilmFinding, filmFindings } from './film';
 export { type JoinCure, joinCures } from './join-cures';
 export { type JoinFinding, kindWords } from './join-finding';
 export { type Ends, endsOf, judgeEnds, judgeJoin, type JoinReading, joinsOf } from './joins';

@@ -121,7 +121,7 @@ export function judgeLine(joined: Joined): JoinFinding[] {
   const after = sideOfLine(line.between ? line.xM : b.xM, line.between ? line.yM : b.yM, turned, to.cameraM);
   const hidden = kind === 'black' || kind === 'dark';
   const common = { id: 'line' as const, value: after * before, limit: 0, unit: 'side' };
-  const walks = !line.between && (a.speedMps > 0.3 || b.speedMps > 0.3);
+  const walks = !line.between && (a.paceMps > 0.3 || b.paceMps > 0.3);
   if (before * after >= 0)
     return [
       {
@@ -167,17 +167,17 @@ export function judgeAction({ kind, from, to }: Joined): JoinFinding[] {
       },
     ];
   const offM = Math.hypot(a.xM - b.xM, a.yM - b.yM);
-  const offMps = Math.abs(a.speedMps - b.speedMps);
+  const offMps = Math.abs(a.paceMps - b.paceMps);
   const offDeg = Math.abs(turnWithin(a.headingDeg - b.headingDeg));
   if (offM <= L.actionM && offMps <= L.actionMps && offDeg <= 30) {
-    const still = a.speedMps < 0.1 && b.speedMps < 0.1;
+    const still = a.paceMps < 0.1 && b.paceMps < 0.1;
     return [
       {
         ...common,
         grade: still ? 'ripple' : 'calm',
         sentence: still
           ? `${a.name} stands still on both sides: there is no action to cut on.`
-          : `${a.name} goes on where it was, within ${trim(offM, 1)} m, at ${trim(b.speedMps, 1)} m/s.`,
+          : `${a.name} goes on where it was, within ${trim(offM, 1)} m, at ${trim(b.paceMps, 1)} m/s.`,
         reason,
         value: offM,
       },
@@ -185,7 +185,9 @@ export function judgeAction({ kind, from, to }: Joined): JoinFinding[] {
   }
   const what = [
     ...(offM > L.actionM ? [`is ${trim(offM, 1)} m from where it was`] : []),
-    ...(offMps > L.actionMps ? [`goes at ${trim(b.speedMps, 1)} m/s where it went at ${trim(a.speedMps, 1)} m/s`] : []),
+    ...(offMps > L.actionMps
+      ? [`is seen to go at ${trim(b.paceMps, 1)} m/s where it went at ${trim(a.paceMps, 1)} m/s`]
+      : []),
     ...(offDeg > 30 ? [`is turned by ${trim(offDeg, 0)}°`] : []),
   ];
   return [

@@ -194,6 +194,7 @@
           reading={live.reading}
           {playhead}
           {chosenId}
+          cut={shot.cut}
           joinsS={motion.legs.slice(1).map(({ fromS }) => playingOf(shot, motion.durationS).screenAt(fromS))}
         />
       </div>

@@ -2,24 +2,21 @@
   import { onDestroy, tick } from 'svelte';
   import { goto } from '$app/navigation';
   import { PlaySolid } from 'flowbite-svelte-icons';
-  import { dragHandleZone } from 'svelte-dnd-action';
   import { addShot } from '@gentle-arc/core/edit';
   import { type Shoot, type Shot, trim } from '@gentle-arc/core/model';
   import { filmSeconds } from '@gentle-arc/core/sequence';
   import { moveHref } from '$lib/session/links';
   import { newId } from '$lib/session/store/new-id';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
-  import TextField from '$lib/ui/TextField.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import WordBar from '$lib/ui/WordBar.svelte';
   import { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
   import { LiveBoard } from '$lib/workers/live-board.svelte';
-  import BoardRow from './BoardRow.svelte';
+  import BoardList from './BoardList.svelte';
   import ChosenShots from './ChosenShots.svelte';
   import { FilmHead } from './film-head.svelte';
   import FilmPlayer from './FilmPlayer.svelte';
   import FilmWords from './FilmWords.svelte';
-  import JoinLine from './JoinLine.svelte';
   import JoinWords from './JoinWords.svelte';
   import PatternWords from './PatternWords.svelte';
   import TakeAway from './TakeAway.svelte';
@@ -43,12 +40,9 @@
   /** The shoot as it was when the join was opened. */
   let before: Shoot | null = $state.raw(null);
   let showsBefore = $state(false);
-  /** The order while a row is being dragged; the shoot's own order otherwise. */
-  let dragged: Shot[] | null = $state.raw(null);
 
-  const rows = $derived(dragged ?? shoot.shots);
+  const rows = $derived(shoot.shots);
   const { story } = $derived(live);
-  const told = $derived(new Map((story?.board ?? []).map((row) => [row.shotId, row])));
   const joins = $derived(new Map((story?.joins ?? []).map((row) => [`${row.fromId} ${row.toId}`, row])));
   const there = $derived(chosenIds.filter((id) => shoot.shots.some((shot) => shot.id === id)));
   const joinAt = $derived(shoot.shots.findIndex(({ id }) => id === joinId));
@@ -137,24 +131,6 @@
     const id = newId('shot');
     if (store.change(addShot(shoot, id))) void goto(moveHref(shoot.id, id));
   }
-  function drop(shots: Shot[]) {
-    dragged = null;
-    const moved = shots.findIndex((shot, i) => shot.id !== shoot.shots[i]?.id);
-    if (moved < 0) return;
-    store.change({ ...shoot, shots });
-  }
-  /** Where a scene begins: a name that the shot before does not have. */
-  const beginsScene = (i: number) => rows[i].sceneName !== '' && rows[i].sceneName !== (rows[i - 1]?.sceneName ?? '');
-  function renameScene(i: number, name: string) {
-    const was = rows[i].sceneName;
-    let to = i;
-    while (to < rows.length && rows[to].sceneName === was) to += 1;
-    const ids = rows.slice(i, to).map(({ id }) => id);
-    store.change({
-      ...shoot,
-      shots: shoot.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, sceneName: name } : shot)),
-    });
-  }
   async function show(number: number) {
     stop();
     await tick();
@@ -189,53 +165,16 @@
         onclose={stop}
       />
     {:else}
-      {#if rows.length === 0}
-        <p class="mt-6 text-soft">
-          No shots yet. Add the first: you will see it through the lens at once. Or let a set be laid out, under
-          <button class="link" onclick={() => turnTo('lay')}>Lay out</button>.
-        </p>
-      {/if}
-      <ol
-        aria-label="Shots in order"
-        use:dragHandleZone={{ items: rows, flipDurationMs: 120, dropTargetStyle: {} }}
-        onconsider={(event: CustomEvent<{ items: Shot[] }>) => (dragged = event.detail.items)}
-        onfinalize={(event: CustomEvent<{ items: Shot[] }>) => drop(event.detail.items)}
-      >
-        {#each rows as shot, i (shot.id)}
-          {@const next = rows[i + 1]}
-          <li data-number={i + 1}>
-            {#if beginsScene(i)}
-              <TextField
-                class="scene-name"
-                label="Scene that begins with shot {i + 1}"
-                most={60}
-                blank
-                value={shot.sceneName}
-                onchange={(name) => renameScene(i, name)}
-              />
-            {/if}
-            <BoardRow
-              {shoot}
-              {shot}
-              number={i + 1}
-              told={told.get(shot.id) ?? null}
-              grade={live.grades.get(shot.id) ?? null}
-              {frames}
-              chosen={there.includes(shot.id)}
-              onchoose={(also) => choose(shot.id, also)}
-            />
-            {#if next && !dragged}
-              <JoinLine
-                {shot}
-                nextName={next.name}
-                join={joins.get(`${shot.id} ${next.id}`) ?? null}
-                open={shown === 'join' && joinId === shot.id}
-                onopen={() => openJoin(shot)}
-              />
-            {/if}
-          </li>
-        {/each}
-      </ol>
+      <BoardList
+        {store}
+        {live}
+        {frames}
+        chosenIds={there}
+        joinId={shown === 'join' ? joinId : null}
+        onchoose={choose}
+        onjoin={openJoin}
+        onlay={() => turnTo('lay')}
+      />
       <button class="main-button mt-4 mb-6" onclick={add}>Add a shot</button>
     {/if}
   </div>
@@ -303,27 +242,6 @@
     min-height: 0;
     overflow-y: auto;
     padding: 0 0.3rem 1rem 0;
-  }
-  li {
-    background: var(--paper);
-    content-visibility: auto;
-    contain-intrinsic-size: auto 140px;
-  }
-  li :global(.scene-name) {
-    width: 100%;
-    margin: 0.7rem 0 0.2rem;
-    padding: 0.1rem 0.4rem;
-    border: 0;
-    border-bottom: 2px solid var(--subject);
-    background: transparent;
-    color: inherit;
-    font-family: var(--font-display);
-    font-size: 1.15rem;
-  }
-  .link {
-    color: var(--subject);
-    text-decoration: underline;
-    cursor: pointer;
   }
   @media (max-width: 799px) {
     .screen {

@@ -51,13 +51,13 @@
   const change = (shot: Shot, edit: (row: Shot) => Shot) => store.changeShot(shot.id, edit);
   const setJoin = (part: Partial<Join>) => change(from, (row) => ({ ...row, join: { ...row.join, ...part } }));
 
+  const round = (s: number) => Math.round(s * 100) / 100;
   const lengthS = (shot: Shot) => lengthOnScreenS(shot);
   const cutOf = (shot: Shot) => {
     const whole = Math.max(1, rowCount(lengthS(shot), shot.frameRateHz) - 1);
     const { first, end, rateHz } = cutFrames(shot, whole, shot.frameRateHz);
-    return { inS: first / rateHz, outS: end / rateHz };
+    return { inS: round(first / rateHz), outS: round(end / rateHz) };
   };
-  const round = (s: number) => Math.round(s * 100) / 100;
   const setCut = (shot: Shot, part: { inS?: number; outS?: number }) =>
     change(shot, (row) => ({ ...row, cut: { ...cutOf(row), ...part } }));
 
@@ -111,7 +111,7 @@
         min={round(cutOf(from).inS + 0.1)}
         max={round(lengthS(from))}
         step={0.1}
-        value={round(cutOf(from).outS)}
+        value={cutOf(from).outS}
         onchange={(outS) => setCut(from, { outS })}
       />
       of {trim(lengthS(from), 1)} s, the second comes in at <NumberField
@@ -120,7 +120,7 @@
         min={0}
         max={Math.max(0, round(cutOf(to).outS - 0.1))}
         step={0.1}
-        value={round(cutOf(to).inS)}
+        value={cutOf(to).inS}
         onchange={(inS) => setCut(to, { inS })}
       />.
     </p>

@@ -24,6 +24,7 @@
 
   const { shoot } = $derived(store);
   const SIZES = [640, 1280, 1920];
+  const MOST_FRAMES = 200_000;
   let widthPx = $state(1280);
   let format = $state<'webm' | 'mp4'>('mp4');
   /** Which shot; null: the whole cut. */
@@ -80,9 +81,13 @@
   const stem = $derived(`${fileName(shoot.name)}${only < 0 ? '' : `-${fileName(shoot.shots[only].name)}`}`);
   function video() {
     if (!story) return;
-    const { film } = story;
+    const asked = filmFrames(story.film);
+    if (asked.frames.length > MOST_FRAMES) {
+      said = `The cut has ${asked.frames.length} frames; a video holds ${MOST_FRAMES} at most. Take it shot by shot.`;
+      return;
+    }
     void work('The video', `${stem}.${format}`, (tell) =>
-      frames.video(shoot, { format, widthPx, guides, words, ...filmFrames(film) }, tell),
+      frames.video(shoot, { format, widthPx, guides, words, ...asked }, tell),
     );
   }
   function stills() {

@@ -22,8 +22,8 @@ const keyOf = (shot: Shot, rows: readonly number[], widthPx: number, dim: boolea
   JSON.stringify([{ ...shot, name: '', note: '', sceneName: '', purpose: '', cut: 0, join: 0 }, rows, widthPx, dim]);
 
 /**
- * Frames of many shots, drawn in the background by a worker, one shot after the other: those asked for last come first,
- * for they are the ones in sight.
+ * Frames of many shots, drawn in the background by a worker, one shot after the other; what has left the sight before
+ * its turn came is passed over.
  */
 export class ShotFrames {
   /** This browser cannot draw them. */

@@ -16,12 +16,14 @@
     playhead: Playhead;
     /** Where one move passes into the next, s on screen. */
     joinsS?: number[];
+    /** What of it is in the cut, s on screen; null: all of it. */
+    cut?: { inS: number; outS: number } | null;
     /** The row at the playhead, where the playhead counts in another shot's frames. */
     row?: number;
     /** The finding that is pointed at. */
     chosenId?: string | null;
   }
-  let { samples, reading, playhead, joinsS = [], row: given, chosenId = null }: Props = $props();
+  let { samples, reading, playhead, joinsS = [], cut = null, row: given, chosenId = null }: Props = $props();
 
   let width = $state(600);
   const LEFT = 122;
@@ -123,6 +125,15 @@
         <path d={path(lane, curve, tops[i])} stroke={curve.colour} stroke-dasharray={curve.dash} />
       {/each}
     {/each}
+    {#if cut}
+      {@const [from, to] = [Math.min(cut.inS, durationS), Math.min(cut.outS, durationS)]}
+      <rect class="away" x={x(0)} width={x(from) - x(0)} y={MARKS} height={height - MARKS - 16}
+        ><title>before the cut</title></rect
+      >
+      <rect class="away" x={x(to)} width={x(durationS) - x(to)} y={MARKS} height={height - MARKS - 16}
+        ><title>after the cut</title></rect
+      >
+    {/if}
     {#each troubles as finding (finding.id)}
       {#if finding.id === chosenId}<rect
           class="chosen"
@@ -189,6 +200,10 @@
   }
   .knob {
     fill: var(--ink);
+  }
+  .away {
+    fill: var(--hairline);
+    opacity: 0.55;
   }
   .chosen {
     fill: color-mix(in srgb, var(--far) 24%, transparent);
