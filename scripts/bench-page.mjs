@@ -142,5 +142,36 @@ async function measured(threeD, manyPieces) {
   say(`${how}: playing`, played, 0);
   await browser.close();
 }
+/** How long the board takes: its rows, the frames in sight, those of all shots; and coming back to it. */
+async function board() {
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const drawn = (least) =>
+    page.waitForFunction((n) => document.querySelectorAll('li canvas.drawn').length >= n, least, { timeout: 120_000 });
+  const since = (fromMs) => `${((Date.now() - fromMs) / 1000).toFixed(1)} s`;
+  await page.goto(`http://localhost:${PORT}/shoot/first-flush/kit`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  for (const what of ['opened', 'opened again']) {
+    const fromMs = Date.now();
+    await page.getByRole('link', { name: 'Shots' }).click();
+    await page.locator('ol li').first().waitFor();
+    const rows = since(fromMs);
+    await drawn(5);
+    const seen = since(fromMs);
+    await page.setViewportSize({ width: 1280, height: 8000 });
+    await page.addStyleTag({ content: '.screen, .large { height: auto !important; overflow: visible !important; }' });
+    const count = await page.locator('ol li').count();
+    await drawn(count);
+    console.log(
+      `board of ${count} shots, ${what}:`.padEnd(58) +
+        ` rows after ${rows}, frames in sight ${seen}, all ${since(fromMs)}`,
+    );
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.getByRole('link', { name: 'Kit' }).click();
+    await page.waitForTimeout(1000);
+  }
+  await browser.close();
+}
+await board();
 for (const many of [false, true]) for (const threeD of [false, true]) await measured(threeD, many);
 server.kill();

@@ -34,7 +34,9 @@
   let progress: { what: string; done: number; of: number } | null = $state.raw(null);
   let said: string | null = $state(null);
 
-  onDestroy(() => frames.callOff());
+  onDestroy(() => {
+    if (progress) frames.callOff();
+  });
 
   const only = $derived(shotId === null ? -1 : shoot.shots.findIndex(({ id }) => id === shotId));
   const whole = $derived(story?.whole === true && shoot.shots.length > 0);
