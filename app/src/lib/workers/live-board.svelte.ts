@@ -7,7 +7,7 @@ import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
 import type { BoardWorker, Story } from './board-messages';
 
-const REST_MS = 1200;
+const REST_MS = 400;
 
 const start = (what: string) =>
   new ShootWorkerHost<BoardWorker>(
@@ -27,6 +27,9 @@ export class LiveBoard {
   private readonly reader = start('Reading the shots');
   private asked = 0;
   private closed = false;
+
+  /** `drawing`: frames are being drawn, which is what a person waits for first. */
+  constructor(private readonly drawing: () => boolean = () => false) {}
 
   readonly cures = new Latest<{ shoot: Shoot; index: number }, JoinCure[]>(({ shoot, index }) =>
     this.reader.ask(shoot, (remote) => remote.cures({ index })),
@@ -48,7 +51,8 @@ export class LiveBoard {
       if (number !== this.asked || this.closed) return;
       this.problem = null;
       // Frames that are in sight are drawn first.
-      await new Promise((resolve) => setTimeout(resolve, REST_MS));
+      do await new Promise((resolve) => setTimeout(resolve, REST_MS));
+      while (this.drawing() && number === this.asked && !this.closed);
       if (number !== this.asked || this.closed) return;
       const onGrade = (shotId: string, grade: PictureGrade) => {
         if (number === this.asked) this.grades.set(shotId, grade);

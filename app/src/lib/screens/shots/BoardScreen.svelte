@@ -26,8 +26,8 @@
   let { store }: { store: ShootStore } = $props();
 
   const { shoot } = $derived(store);
-  const live = new LiveBoard();
   const frames = new ShotFrames();
+  const live = new LiveBoard(() => frames.busy);
   const head = new FilmHead();
   let open = $state<Word>('film');
   let chosenIds: string[] = $state.raw([]);

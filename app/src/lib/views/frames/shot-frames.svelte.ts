@@ -36,7 +36,8 @@ export class ShotFrames {
   );
   private able: Promise<boolean> | null = null;
   private waiting: { work: () => Promise<void>; wanted: () => boolean }[] = [];
-  private busy = false;
+  /** Frames are being drawn. */
+  busy = false;
   private closed = false;
 
   /** What of a shot is drawn already, if anything. */
