@@ -1,7 +1,6 @@
 import Papa from 'papaparse';
 import type { Shoot } from '../model';
-import { lengthOnScreenS, rowCount } from '../motion';
-import { cutFrames, filmRateHz, kindWords, timecode } from '../sequence';
+import { framesOf, filmRateHz, kindWords, timecode } from '../sequence';
 import { plainCell } from './csv-text';
 
 /** The cut as CSV, one row a shot: where it stands in the film and what of it is shown, as timecodes and seconds. */
@@ -9,8 +8,7 @@ export function writeCutCsv(shoot: Shoot): string {
   const filmHz = filmRateHz(shoot);
   let at = 0;
   const rows = shoot.shots.map((shot, i) => {
-    const whole = Math.max(1, rowCount(lengthOnScreenS(shot), shot.frameRateHz) - 1);
-    const { first, end, rateHz } = cutFrames(shot, whole, shot.frameRateHz);
+    const { first, end, rateHz } = framesOf(shot);
     const from = at;
     at += Math.round(((end - first) / rateHz) * filmHz);
     const to = at;

@@ -1,6 +1,5 @@
 import type { Shoot } from '../model';
-import { cutFrames, filmRateHz, kindWords } from '../sequence';
-import { lengthOnScreenS, rowCount } from '../motion';
+import { framesOf, filmRateHz, kindWords } from '../sequence';
 
 /**
  * The cut as OpenTimelineIO JSON, after the file format specification and the serialized data of the Academy Software
@@ -18,8 +17,7 @@ const range = (start: number, frames: number, rate: number) => ({
 export function writeCutOtio(shoot: Shoot): string {
   const rateHz = filmRateHz(shoot);
   const children = shoot.shots.flatMap((shot, i) => {
-    const whole = Math.max(1, rowCount(lengthOnScreenS(shot), shot.frameRateHz) - 1);
-    const { first, end, rateHz: rate } = cutFrames(shot, whole, shot.frameRateHz);
+    const { first, end, whole, rateHz: rate } = framesOf(shot);
     const clip = {
       OTIO_SCHEMA: 'Clip.2',
       name: shot.name,

@@ -49,7 +49,7 @@ describe('a join', () => {
   });
   it('a matched action goes at the pace that is seen: slow motion on one side breaks it', () => {
     const [a, b] = [by('shot-cut-walk'), by('shot-cut-walk-on')];
-    const quick = (shot: Shot): Shot => ({
+    const halved = (shot: Shot): Shot => ({
       ...shot,
       walks: shot.walks.map((walk) => ({
         ...walk,
@@ -58,8 +58,10 @@ describe('a join', () => {
       timing: { ...shot.timing, durationS: 2 },
     });
     const action = (one: Shot, other: Shot) => joinsOf(pair(one, other))[0].findings.find(({ id }) => id === 'action');
-    expect(action(quick(a), quick(b))?.grade).toBe('calm');
-    expect(action(quick(a), { ...quick(b), captureRateHz: 96 })?.sentence).toMatch(/is seen to go at 0.\d m\/s where/);
+    expect(action(halved(a), halved(b))?.grade).toBe('calm');
+    expect(action(halved(a), { ...halved(b), captureRateHz: 96 })?.sentence).toMatch(
+      /is seen to go at 0.\d m\/s where/,
+    );
   });
 });
 

@@ -44,8 +44,9 @@ export interface EdgeSubject {
   name: string;
   /** It is a person or an animal, or something that goes. */
   goes: boolean;
-  /** Middle of the part that the shot is after: frame widths right of the centre, frame heights up. */
+  /** Middle of the part that the shot is after: frame widths right of the centre and up, and frame heights up. */
   u: number;
+  w: number;
   v: number;
   shown: boolean;
   /** Frame heights that a standing figure there would fill, and what that size is called. */
@@ -57,9 +58,8 @@ export interface EdgeSubject {
   xM: number;
   yM: number;
   headingDeg: number;
-  /** How fast it is seen to go: metres of the site a second on screen, and frame widths a second to the right. */
+  /** How fast it is seen to go: metres of the site a second on screen. */
   paceMps: number;
-  rightwards: number;
 }
 
 /** What looks somewhere, or goes somewhere, has a line of action. */
@@ -149,19 +149,9 @@ function subjectAt({ scene, samples }: Told, row: number, from: number, to: numb
   const { subject, part } = scene;
   if (!subject || !part) return null;
   const out: InPicture = { u: 0, w: 0, depthM: 0 };
-  const at = (k: number) =>
-    project(
-      samples.cameras,
-      k * CAMERA_SIZE,
-      samples.subjectXM[k],
-      samples.subjectYM[k],
-      samples.subjectZM[k] + part.heightM / 2,
-      out,
-    );
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
-  const [uFrom, uTo] = [at(from).u, at(to).u];
-  at(row);
   const [xM, yM] = [samples.subjectXM[row], samples.subjectYM[row]];
+  project(samples.cameras, row * CAMERA_SIZE, xM, yM, samples.subjectZM[row] + part.heightM / 2, out);
   const headingDeg = scene.headingAt(samples.tS[row]);
   const bearingDeg = Math.atan2(samples.xM[row] - xM, samples.yM[row] - yM) * DEG;
   const forS = Math.max(1e-6, samples.screenS[to] - samples.screenS[from]);
@@ -176,6 +166,7 @@ function subjectAt({ scene, samples }: Told, row: number, from: number, to: numb
     name: subject.name,
     goes: LOOKS.has(PIECE_KINDS[subject.kind].group),
     u: out.u,
+    w: out.w,
     v: out.w * aspect,
     shown: out.depthM > 0 && Math.abs(out.u) <= 0.5 && Math.abs(out.w * aspect) <= 0.5,
     share,
@@ -186,7 +177,6 @@ function subjectAt({ scene, samples }: Told, row: number, from: number, to: numb
     yM,
     headingDeg,
     paceMps: walkedM / forS,
-    rightwards: (uTo - uFrom) / forS,
   };
 }
 

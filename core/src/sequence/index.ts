@@ -14,6 +14,6 @@ export { type JoinFinding, kindWords } from './join-finding';
 export { type Ends, endsOf, judgeEnds, judgeJoin, type JoinReading, joinsOf } from './joins';
 export { type Answers, layOut, patternFrom, PATTERNS } from './patterns';
 export { type PictureMotion, pictureMotion, speedOf } from './picture-motion';
-export { dropsFrames, timecode } from './timecode';
+export { timecode } from './timecode';
 export { filmRateHz, filmSeconds, type FilmStretch, shownAt, timelineOf } from './timeline';
-export { cutFrames, type CutFrames, cutSeconds, Tellings, type Told, tell } from './told';
+export { cutFrames, type CutFrames, cutSeconds, framesOf, Tellings, type Told, tell } from './told';

@@ -69,15 +69,25 @@ export function* candidates(one: Told, other: Told, join: JoinReading): Generato
     const outS = round1(one.frames.end / one.frames.rateHz - byS);
     const later = withCut(other, { inS });
     if (later)
-      yield { helps: MOVED, like: 'later', instruction: `Cut into ${named(b)} ${byS} s later`, shots: [later] };
+      yield {
+        helps: MOVED,
+        like: 'later',
+        instruction: `Cut into ${named(b)} ${byS} s later, at ${inS} s`,
+        shots: [later],
+      };
     const earlier = withCut(one, { outS });
     if (earlier)
-      yield { helps: MOVED, like: 'earlier', instruction: `Cut out of ${named(a)} ${byS} s earlier`, shots: [earlier] };
+      yield {
+        helps: MOVED,
+        like: 'earlier',
+        instruction: `Cut out of ${named(a)} ${byS} s earlier, at ${outS} s`,
+        shots: [earlier],
+      };
     if (earlier && later)
       yield {
         helps: MOVED,
         like: 'both',
-        instruction: `Cut out of ${named(a)} ${byS} s earlier and into ${named(b)} ${byS} s later`,
+        instruction: `Cut out of ${named(a)} at ${outS} s and into ${named(b)} at ${inS} s`,
         shots: [earlier, later],
       };
   }

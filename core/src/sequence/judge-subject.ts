@@ -31,7 +31,7 @@ export function judgePlace(joined: Joined): JoinFinding[] {
       },
     ];
   if (!a?.shown || !b?.shown || hides(joined)) return [];
-  const leap = Math.hypot(a.u - b.u, ((a.v - b.v) * 9) / 16);
+  const leap = Math.hypot(a.u - b.u, a.w - b.w);
   if (kind === 'place')
     return [
       {
@@ -39,10 +39,10 @@ export function judgePlace(joined: Joined): JoinFinding[] {
         grade: leap > L.matchedPlace * 2.5 ? 'jolt' : leap > L.matchedPlace ? 'ripple' : 'calm',
         sentence:
           leap > L.matchedPlace
-            ? `${a.name} leaves at the ${place(a)} and ${b.name} comes in at the ${place(b)}, ${percent(leap)} of the width apart: they ` +
-              'do not take one place.'
+            ? `${a.name} leaves at the ${place(a)} and ${b.name} comes in at the ${place(b)}, ` +
+              `${percent(leap)} of the width apart: they do not take one place.`
             : `${b.name} takes the place of ${a.name}, within ${percent(leap)} of the width.`,
-        reason: 'Matched within a twentieth of the frame the eye does not stir at all.',
+        reason: `Within ${percent(L.matchedPlace)} of the frame the eye does not stir at all.`,
         value: leap,
         limit: L.matchedPlace,
         unit: 'frame widths',
@@ -56,7 +56,8 @@ export function judgePlace(joined: Joined): JoinFinding[] {
         leap < 0.005
           ? 'The eye stays where it is.'
           : place(a) === place(b) && leap < L.eyeLeap
-            ? `The eye stays ${place(a) === 'middle' ? 'in the middle' : `at the ${place(a)}`}, within ${percent(leap)} of the width.`
+            ? `The eye stays ${place(a) === 'middle' ? 'in the middle' : `at the ${place(a)}`}, ` +
+              `within ${percent(leap)} of the width.`
             : `The eye goes from the ${place(a)} to the ${place(b)}, ${percent(leap)} of the width.`,
       reason: 'Whoever must look for the subject after a cut misses its first half second.',
       value: leap,

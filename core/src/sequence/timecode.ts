@@ -11,9 +11,6 @@ const dropOf = (rateHz: number): number | null => {
   return null;
 };
 
-/** Whether a rate is counted with dropped numbers. */
-export const dropsFrames = (rateHz: number): boolean => dropOf(rateHz) !== null;
-
 /**
  * The timecode of a frame, counted from 0: `00:00:10:12`. At 29.97 and 59.94 with dropped numbers, told by a semicolon:
  * of each minute but the tenth the first two (four) numbers are left out, so that it keeps to the clock.

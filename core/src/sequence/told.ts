@@ -1,5 +1,5 @@
 import type { Shoot, Shot } from '../model';
-import { type Samples, sampleShot } from '../motion';
+import { lengthOnScreenS, rowCount, type Samples, sampleShot } from '../motion';
 import { type Scene, sceneOf } from '../scene';
 
 /** A shot as the cut has it: compiled, sampled as it is shown, and which of its frames are in the cut. */
@@ -29,6 +29,10 @@ export function cutFrames({ cut }: Pick<Shot, 'cut'>, whole: number, rateHz: num
   const end = Math.min(Math.max(wished.end, first + 1), whole);
   return { first, end, whole, rateHz, short: wished.end > whole || wished.first >= whole };
 }
+
+/** The same of a shot that is not compiled. */
+export const framesOf = (shot: Shot): CutFrames =>
+  cutFrames(shot, Math.max(1, rowCount(lengthOnScreenS(shot), shot.frameRateHz) - 1), shot.frameRateHz);
 
 /** How long a shot is in the cut, s. */
 export const cutSeconds = ({ first, end, rateHz }: CutFrames): number => (end - first) / rateHz;

@@ -2,8 +2,8 @@
   import { onDestroy } from 'svelte';
   import { severity } from '@gentle-arc/core/findings';
   import { FIELDS, JOIN_KINDS, type Join, JoinSchema, numberFact, type Shot, trim } from '@gentle-arc/core/model';
-  import { cutFrames, kindWords } from '@gentle-arc/core/sequence';
-  import { lengthOnScreenS, rowCount } from '@gentle-arc/core/motion';
+  import { framesOf, kindWords } from '@gentle-arc/core/sequence';
+  import { lengthOnScreenS } from '@gentle-arc/core/motion';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import GradeMark from '$lib/ui/GradeMark.svelte';
@@ -54,8 +54,7 @@
   const round = (s: number) => Math.round(s * 100) / 100;
   const lengthS = (shot: Shot) => lengthOnScreenS(shot);
   const cutOf = (shot: Shot) => {
-    const whole = Math.max(1, rowCount(lengthS(shot), shot.frameRateHz) - 1);
-    const { first, end, rateHz } = cutFrames(shot, whole, shot.frameRateHz);
+    const { first, end, rateHz } = framesOf(shot);
     return { inS: round(first / rateHz), outS: round(end / rateHz) };
   };
   const setCut = (shot: Shot, part: { inS?: number; outS?: number }) =>

@@ -95,6 +95,8 @@
   function stills() {
     if (!story) return;
     const rows = story.board.filter((_, i) => only < 0 || i === only);
+    const stemOf = (number: number) =>
+      `${String(number).padStart(3, '0')}-${fileName(shoot.shots[number - 1].name).slice(0, 60)}`;
     const NAMES = ['start', 'middle', 'end'];
     void work('The zip of frames', `${stem}-frames.zip`, (tell) =>
       frames.stills(
@@ -105,7 +107,7 @@
             at.map((row, i) => ({
               shotId: id,
               row,
-              name: `${String(number).padStart(3, '0')}-${fileName(shoot.shots[number - 1].name).slice(0, 60)}-${i + 1}-${NAMES[i]}.png`,
+              name: `${stemOf(number)}-${i + 1}-${NAMES[i]}.png`,
             })),
           ),
         },

@@ -17,7 +17,6 @@ export const VideoQuestionSchema = z.object({
   format: z.enum(['webm', 'mp4']),
   widthPx: z.number().int().min(64).max(3840),
   rateHz: z.number().positive(),
-  /** Black frames are so many times as wide as high. */
   frames: z
     .array(FilmFrameSchema.extend({ words: z.string() }))
     .min(1)

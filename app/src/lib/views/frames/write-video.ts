@@ -34,7 +34,10 @@ export async function writeVideo(
   try {
     const codec = await getFirstEncodableVideoCodec([...CODECS[format]], { width, height });
     if (!codec)
-      return `This browser cannot write ${format === 'mp4' ? 'MP4' : 'WebM'} at ${width} × ${height}: take the other format, or a smaller size.`;
+      return (
+        `This browser cannot write ${format === 'mp4' ? 'MP4' : 'WebM'} at ${width} × ${height}: take the other format, ` +
+        'or a smaller size.'
+      );
     const target = new BufferTarget();
     const output = new Output({ format: format === 'mp4' ? new Mp4OutputFormat() : new WebMOutputFormat(), target });
     const source = new CanvasSource(sheet.canvas, { codec, bitrate: QUALITY_HIGH, keyFrameInterval: KEY_EVERY_S });
