@@ -57,19 +57,11 @@ export {
 export { setAsTold } from './set-as-told';
 export { showAt, takeCamera, takeFocalLength, takeLens, takeRig } from './setup';
 export { type ShotRow, takeShotRows } from './shot-rows';
-export {
-  addShot,
-  duplicateShot,
-  fromOtherSide,
-  moveShots,
-  putInScene,
-  removeShot,
-  removeShots,
-  shiftShot,
-} from './shots';
+export { addShot, duplicateShot, fromOtherSide, moveShots, putInScene, removeShots } from './shots';
 export { takeInPieces } from './take-in-site';
 export { putOn } from './put-on';
 export { asOnSite, bringOrLeave, stagePiece, withRidersOf } from './staging';
+export { renameScene, tickOff, withShots } from './story';
 export { startLight } from './start-light';
 export { addUnderlay, changeUnderlay, fittedUnderlay, removeUnderlay } from './underlays';
 export { takeSubject } from './subject';

@@ -3,7 +3,7 @@ import { newPiece } from '../model';
 import { demoShoot } from '../testing/demo';
 import { patchBetween, patched } from './patch';
 import { addPiece, removePiece } from './pieces';
-import { duplicateShot, removeShot, shiftShot, withShot } from './shots';
+import { duplicateShot, moveShots, removeShots, withShot } from './shots';
 
 const demo = demoShoot();
 const sent = (before: typeof demo, after: typeof demo) => {
@@ -15,8 +15,8 @@ describe('a change on its way to a worker', () => {
   it.each([
     ['a shot changed', withShot(demo, demo.shots[3].id, (shot) => ({ ...shot, note: 'x' }))],
     ['a shot copied', duplicateShot(demo, 2, 'copy')],
-    ['a shot earlier', shiftShot(demo, 5, -3)],
-    ['a shot taken away', removeShot(demo, 0)],
+    ['a shot earlier', moveShots(demo, [demo.shots[5].id], demo.shots[2].id)],
+    ['a shot taken away', removeShots(demo, [demo.shots[0].id])],
     ['a piece put', addPiece(demo, 'post', 'new-post', 1, 2)],
     ['a piece taken away', removePiece(demo, demo.site.pieces[1].id)],
     [

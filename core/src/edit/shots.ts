@@ -21,19 +21,6 @@ export function duplicateShot(shoot: Shoot, index: number, id: string): Shoot {
   return { ...shoot, shots: [...shots.slice(0, index + 1), copy, ...shots.slice(index + 1)] };
 }
 
-/** A shot earlier or later in the order. */
-export function shiftShot(shoot: Shoot, index: number, by: number): Shoot {
-  const shots = [...shoot.shots];
-  const [shot] = shots.splice(index, 1);
-  shots.splice(index + by, 0, shot);
-  return { ...shoot, shots };
-}
-
-export const removeShot = (shoot: Shoot, index: number): Shoot => ({
-  ...shoot,
-  shots: shoot.shots.filter((_, k) => k !== index),
-});
-
 /** Several shots moved together before another one (null: to the end), in the order they had. */
 export function moveShots(shoot: Shoot, ids: readonly string[], beforeId: string | null): Shoot {
   const chosen = new Set(ids);
@@ -57,19 +44,18 @@ export const removeShots = (shoot: Shoot, ids: readonly string[]): Shoot => ({
   shots: shoot.shots.filter(({ id }) => !ids.includes(id)),
 });
 
-/** The same shot from the other side, behind it: the camera opposite, the move mirrored. */
-export function fromOtherSide(shoot: Shoot, index: number, id: string): Shoot {
+/**
+ * The same shot from the other side, behind it: the camera opposite, the move mirrored. Null where its first move has no
+ * other side: one that goes straight before or behind somebody.
+ */
+export function fromOtherSide(shoot: Shoot, index: number, id: string): Shoot | null {
   const given = shoot.shots[index];
   const round = legsOf(given).reduce(
     (shot, _, i) => withLeg(shot, i, (leg) => ({ ...toTheOtherSide(leg), move: turned(mirrored(leg.move), 180) })),
     given,
   );
-  const shot: Shot = {
-    ...round,
-    id,
-    name: `${given.name}, from the other side`.slice(0, 120),
-    other: null,
-    variant: 'A',
-  };
+  if (JSON.stringify(round.move) === JSON.stringify(given.move)) return null;
+  const name = `${given.name}, from the other side`.slice(0, 120);
+  const shot: Shot = { ...round, id, name, other: null, variant: 'A' };
   return { ...shoot, shots: [...shoot.shots.slice(0, index + 1), shot, ...shoot.shots.slice(index + 1)] };
 }

@@ -109,9 +109,12 @@ export { type SitePlace, SitePlaceSchema } from './place';
 export { pathText, type Problem, problemsOf } from './problems';
 export { holesOf, partsOfSentence } from './sentence';
 export {
+  type Around,
+  aroundOf,
   type Delivery,
   DeliverySchema,
   type Raster,
+  sameAround,
   type Setup,
   setupOf,
   type Shoot,

@@ -55,6 +55,20 @@ export const ShootSchema = z
     checkReferences(shoot, (path, message) => context.addIssue({ code: 'custom', path, message })),
   );
 
+/** What a shot's computation follows from besides its own fields. */
+export type Around = Pick<Shoot, 'site' | 'kit' | 'delivery' | 'limits'>;
+
+/** Whether it is the same, by identity: a shoot is never changed in place. What lies under the plan is no part of it. */
+export const sameAround = (a: Around, b: Around): boolean =>
+  a.site.pieces === b.site.pieces &&
+  a.site.place === b.site.place &&
+  a.kit === b.kit &&
+  a.delivery === b.delivery &&
+  a.limits === b.limits;
+
+/** That of a shoot, without its shots: whoever keeps it does not keep them. */
+export const aroundOf = ({ site, kit, delivery, limits }: Shoot): Around => ({ site, kit, delivery, limits });
+
 export type Delivery = z.infer<typeof DeliverySchema>;
 export type Raster = Pick<Delivery, 'widthPx' | 'heightPx'>;
 export type Site = z.infer<typeof SiteSchema>;

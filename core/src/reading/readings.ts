@@ -1,11 +1,8 @@
-import type { Shoot, Shot, Units } from '../model';
+import { type Around, aroundOf, sameAround, type Shoot, type Shot, type Units } from '../model';
 import { readShot, type Reading } from './read-shot';
 
 /** So many readings are kept: a reading of 10 s at 60 a second is about a megabyte. */
 const MOST_KEPT = 60;
-
-/** What a reading follows from besides the shot's own fields. */
-type Around = Pick<Shoot, 'site' | 'kit' | 'delivery' | 'limits'>;
 
 /**
  * Readings kept by their plan, so that a board, a day or a finder can ask for many again and again: a shot that is the
@@ -16,20 +13,12 @@ export class Readings {
 
   read(shoot: Shoot, shot: Shot, units: Units = 'metric'): Reading {
     const known = this.kept.get(shot);
-    if (known && known.units === units && isSame(known.around, shoot)) return known.reading;
+    if (known && known.units === units && sameAround(known.around, shoot)) return known.reading;
     const reading = readShot(shoot, shot, units);
-    const { site, kit, delivery, limits } = shoot;
     this.kept.delete(shot);
-    this.kept.set(shot, { around: { site, kit, delivery, limits }, units, reading });
+    this.kept.set(shot, { around: aroundOf(shoot), units, reading });
     const [oldest] = this.kept.keys();
     if (this.kept.size > MOST_KEPT && oldest) this.kept.delete(oldest);
     return reading;
   }
 }
-
-const isSame = (a: Around, b: Around): boolean =>
-  a.site.pieces === b.site.pieces &&
-  a.site.place === b.site.place &&
-  a.kit === b.kit &&
-  a.delivery === b.delivery &&
-  a.limits === b.limits;

@@ -15,5 +15,5 @@ export { type Ends, endsOf, judgeEnds, judgeJoin, type JoinReading, joinsOf } fr
 export { type Answers, layOut, patternFrom, PATTERNS } from './patterns';
 export { type PictureMotion, pictureMotion, speedOf } from './picture-motion';
 export { timecode } from './timecode';
-export { filmRateHz, filmSeconds, type FilmStretch, shownAt, timelineOf } from './timeline';
+export { filmRateHz, filmSeconds, type FilmFrame, type FilmStretch, framesAt, shownAt, timelineOf } from './timeline';
 export { cutFrames, type CutFrames, cutSeconds, framesOf, Tellings, type Told, tell } from './told';

@@ -1,4 +1,5 @@
 import { type Finding, severity } from '../findings';
+import { withShots } from '../edit';
 import { PLAIN_JOIN, type Shoot, type Shot, ShotSchema } from '../model';
 import { readShot } from '../reading';
 import { candidates } from './join-candidates';
@@ -59,8 +60,7 @@ export function joinCures(shoot: Shoot, index: number): JoinCure[] {
         !(candidate.like === 'both' && (removed.has(`${id} later`) || removed.has(`${id} earlier`))),
     );
     if (helps.length === 0 || candidate.shots.some((shot) => !ShotSchema.safeParse(shot).success)) continue;
-    const byId = new Map(candidate.shots.map((shot) => [shot.id, shot]));
-    const next: Shoot = { ...shoot, shots: shots.map((shot) => byId.get(shot.id) ?? shot) };
+    const next = withShots(shoot, candidate.shots);
     const after = judged(next, index);
     if (!after) continue;
     const now = severities(after);

@@ -37,6 +37,27 @@ export function shownAt(film: readonly FilmStretch[], filmS: number): { stretch:
   return { stretch, row: stretch.first + Math.min(frame, Math.max(0, frames - 1)) };
 }
 
+/** One frame of a film that is taken away. */
+export interface FilmFrame {
+  /** Which shot, from 0; null for black. */
+  index: number | null;
+  row: number;
+  /** s from the first frame that is taken. */
+  atS: number;
+}
+
+/** Every frame at a rate, of all of the film or of one shot's stretch; one at least, none of an empty film. */
+export function framesAt(film: readonly FilmStretch[], rateHz: number, only: number | null = null): FilmFrame[] {
+  const stretch = only === null ? null : film.find(({ index }) => index === only);
+  if (film.length === 0 || stretch === undefined) return [];
+  const [fromS, toS] = stretch ? [stretch.fromS, stretch.toS] : [0, filmSeconds(film)];
+  return Array.from({ length: Math.max(1, Math.round((toS - fromS) * rateHz)) }, (_, k) => {
+    // A hair into the frame: a cut falls on its first moment.
+    const at = shownAt(film, fromS + k / rateHz + 1e-6);
+    return { index: at?.stretch.index ?? null, row: at?.row ?? 0, atS: k / rateHz };
+  });
+}
+
 export const filmSeconds = (film: readonly FilmStretch[]): number => film.at(-1)?.toS ?? 0;
 
 /** The rate that most of the film is shown at, Hz; 24 without shots. */

@@ -1,4 +1,4 @@
-import type { Shoot, Shot } from '../model';
+import { type Around, aroundOf, sameAround, type Shoot, type Shot } from '../model';
 import { lengthOnScreenS, rowCount, type Samples, sampleShot } from '../motion';
 import { type Scene, sceneOf } from '../scene';
 
@@ -46,8 +46,6 @@ export function tell(shoot: Shoot, shot: Shot): Told {
   return { shot, scene, samples, frames };
 }
 
-type Around = Pick<Shoot, 'site' | 'kit' | 'delivery' | 'limits'>;
-
 /** Shots told once for as long as they, the site and the kit are the same objects. */
 export class Tellings {
   private readonly kept = new Map<Shot, { around: Around; told: Told }>();
@@ -56,16 +54,10 @@ export class Tellings {
 
   tell(shoot: Shoot, shot: Shot): Told {
     const known = this.kept.get(shot);
-    const same =
-      known &&
-      known.around.site === shoot.site &&
-      known.around.kit === shoot.kit &&
-      known.around.delivery === shoot.delivery &&
-      known.around.limits === shoot.limits;
-    if (same) return known.told;
+    if (known && sameAround(known.around, shoot)) return known.told;
     const told = tell(shoot, shot);
     this.kept.delete(shot);
-    this.kept.set(shot, { around: shoot, told });
+    this.kept.set(shot, { around: aroundOf(shoot), told });
     const [oldest] = this.kept.keys();
     if (this.kept.size > this.most && oldest) this.kept.delete(oldest);
     return told;

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { type PictureGrade, severity } from '@gentle-arc/core/findings';
-import { PLAIN_JOIN, type Shoot, type Shot } from '@gentle-arc/core/model';
+import { type Around, aroundOf, PLAIN_JOIN, sameAround, type Shoot, type Shot } from '@gentle-arc/core/model';
 import { readShot } from '@gentle-arc/core/reading';
 import {
   bestCut,
@@ -27,7 +27,6 @@ import { KeptShoot } from './kept-shoot';
 const TELL_MS = 150;
 const kept = new KeptShoot();
 
-type Around = Pick<Shoot, 'site' | 'kit' | 'delivery' | 'limits'>;
 interface Chapter {
   board: BoardShot;
   ends: Ends;
@@ -42,15 +41,9 @@ let asking = 0;
 const breathe = () => new Promise((resolve) => setTimeout(resolve));
 
 /** Forgets what another site or kit would change. */
-function settle({ site, kit, delivery, limits }: Shoot): void {
-  const same =
-    around?.site.pieces === site.pieces &&
-    around.site.place === site.place &&
-    around.kit === kit &&
-    around.delivery === delivery &&
-    around.limits === limits;
-  if (same) return;
-  around = { site, kit, delivery, limits };
+function settle(shoot: Shoot): void {
+  if (around && sameAround(around, shoot)) return;
+  around = aroundOf(shoot);
   chapters = new WeakMap();
   grades.clear();
 }

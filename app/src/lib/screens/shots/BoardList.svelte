@@ -1,5 +1,6 @@
 <script lang="ts">
   import { dragHandleZone } from 'svelte-dnd-action';
+  import { renameScene } from '@gentle-arc/core/edit';
   import type { Shot } from '@gentle-arc/core/model';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -36,16 +37,6 @@
   }
   /** Where a scene begins: a name that the shot before does not have. */
   const beginsScene = (i: number) => rows[i].sceneName !== '' && rows[i].sceneName !== (rows[i - 1]?.sceneName ?? '');
-  function renameScene(i: number, name: string) {
-    const was = rows[i].sceneName;
-    let to = i;
-    while (to < rows.length && rows[to].sceneName === was) to += 1;
-    const ids = rows.slice(i, to).map(({ id }) => id);
-    store.change({
-      ...shoot,
-      shots: shoot.shots.map((shot) => (ids.includes(shot.id) ? { ...shot, sceneName: name } : shot)),
-    });
-  }
 </script>
 
 {#if rows.length === 0}
@@ -70,7 +61,7 @@
           most={60}
           blank
           value={shot.sceneName}
-          onchange={(name) => renameScene(i, name)}
+          onchange={(name) => store.change(renameScene(shoot, i, name))}
         />
       {/if}
       <BoardRow

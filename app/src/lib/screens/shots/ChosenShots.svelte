@@ -4,6 +4,7 @@
   import { newId } from '$lib/session/store/new-id';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Choice from '$lib/ui/Choice.svelte';
+  import { notice } from '$lib/ui/notice.svelte';
   import TextField from '$lib/ui/TextField.svelte';
 
   /** What can be done with the shots that are chosen. */
@@ -31,7 +32,9 @@
   }
   function otherSide() {
     const id = newId('shot');
-    added(fromOtherSide(shoot, firstAt, id), id);
+    const next = fromOtherSide(shoot, firstAt, id);
+    if (next) added(next, id);
+    else notice.say(`“${first.name}” goes straight before or behind who walks: it has no other side.`);
   }
   const earlier = () => store.change(moveShots(shoot, ids, shoot.shots[firstAt - 1].id));
   const later = () => store.change(moveShots(shoot, ids, shoot.shots[lastAt + 2]?.id ?? null));

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tickOff } from '@gentle-arc/core/edit';
   import { FIELDS, numberFact } from '@gentle-arc/core/model';
   import { SEEN_SIDES, SEEN_SIZES, tickOf } from '@gentle-arc/core/sequence';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
@@ -33,19 +34,6 @@
     behind: 'from behind',
     above: 'from above',
   };
-
-  function tick(side: (typeof SEEN_SIDES)[number], size: (typeof SEEN_SIZES)[number]) {
-    if (!coverage) return;
-    const id = tickOf(coverage.subjectId, side, size);
-    const { ticked } = shoot.story;
-    store.change({
-      ...shoot,
-      story: {
-        ...shoot.story,
-        ticked: ticked.includes(id) ? ticked.filter((row) => row !== id) : [...ticked, id],
-      },
-    });
-  }
 </script>
 
 <section aria-label="The film" class="words">
@@ -107,7 +95,8 @@
                     aria-pressed={ticked}
                     aria-label="{SIDE_WORDS[side]}, {size}: {ticked ? 'ticked off' : 'not covered'}"
                     title={ticked ? 'Ticked off: press to untick' : 'Nobody has covered this: press to tick it off'}
-                    onclick={() => tick(side, size)}>{ticked ? '✓' : ''}</button
+                    onclick={() => store.change(tickOff(shoot, tickOf(coverage.subjectId, side, size)))}
+                    >{ticked ? '✓' : ''}</button
                   >
                 {/if}
               </td>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
+  import { withShots } from '@gentle-arc/core/edit';
   import { severity } from '@gentle-arc/core/findings';
   import { FIELDS, JOIN_KINDS, type Join, JoinSchema, numberFact, type Shot, trim } from '@gentle-arc/core/model';
   import { framesOf, kindWords } from '@gentle-arc/core/sequence';
@@ -63,10 +64,7 @@
   const least = numberFact(FIELDS.join, 'blackS');
   const kinds = JOIN_KINDS.map((value) => ({ value, name: kindWords(value) }));
 
-  function take(shots: readonly Shot[]) {
-    const byId = new Map(shots.map((shot) => [shot.id, shot]));
-    store.change({ ...shoot, shots: shoot.shots.map((shot) => byId.get(shot.id) ?? shot) });
-  }
+  const take = (shots: readonly Shot[]) => store.change(withShots(shoot, shots));
   function takeBest() {
     if (!best) return;
     const { outS, inS } = best.best;

@@ -2,7 +2,7 @@
   import { onDestroy } from 'svelte';
   import { writeCutCsv, writeCutOtio, writeShotsCsv } from '@gentle-arc/core/formats';
   import { takeShotRows, type ShotRow } from '@gentle-arc/core/edit';
-  import { filmRateHz, filmSeconds, shownAt } from '@gentle-arc/core/sequence';
+  import { filmRateHz, framesAt } from '@gentle-arc/core/sequence';
   import { opening } from '$lib/session/files/opening.svelte';
   import { takeDropped } from '$lib/session/files/takers.svelte';
   import { newId } from '$lib/session/store/new-id';
@@ -41,26 +41,15 @@
   const only = $derived(shotId === null ? -1 : shoot.shots.findIndex(({ id }) => id === shotId));
   const whole = $derived(story?.whole === true && shoot.shots.length > 0);
 
-  const shotAt = (index: number | null) => (index === null ? null : shoot.shots[index]);
-  /** Every frame of what is taken away, at the film's rate. */
+  /** Every frame of what is taken away, at the film's rate, with the words that may be burnt in. */
   function filmFrames(film: Story['film']) {
     const rateHz = filmRateHz(shoot);
-    const stretch = only < 0 ? null : film.find(({ index }) => index === only);
-    const [fromS, toS] = stretch ? [stretch.fromS, stretch.toS] : [0, filmSeconds(film)];
-    const count = Math.max(1, Math.round((toS - fromS) * rateHz));
-    return {
-      rateHz,
-      frames: Array.from({ length: count }, (_, k) => {
-        const filmS = fromS + k / rateHz + 1e-6;
-        const at = shownAt(film, filmS);
-        const shot = shotAt(at?.stretch.index ?? null);
-        return {
-          shotId: shot?.id ?? null,
-          row: at?.row ?? 0,
-          words: `${shot ? `${shoot.shots.indexOf(shot) + 1} ${shot.name}` : 'black'}   ${(filmS - fromS).toFixed(1)} s`,
-        };
-      }),
-    };
+    const frames = framesAt(film, rateHz, only < 0 ? null : only).map(({ index, row, atS }) => {
+      const shot = index === null ? null : shoot.shots[index];
+      const name = shot && index !== null ? `${index + 1} ${shot.name}` : 'black';
+      return { shotId: shot?.id ?? null, row, words: `${name}   ${atS.toFixed(1)} s` };
+    });
+    return { rateHz, frames };
   }
 
   async function work(

@@ -41,7 +41,8 @@ export class FilmHead {
   /** To the cut before or after. */
   toCut(by: -1 | 1): void {
     const cuts = this.film.map(({ fromS }) => fromS);
-    this.to((by > 0 ? cuts.find((s) => s > this.filmS + 0.02) : cuts.findLast((s) => s < this.filmS - 0.02)) ?? 0);
+    const next = by > 0 ? cuts.find((s) => s > this.filmS + 0.02) : cuts.findLast((s) => s < this.filmS - 0.02);
+    this.to(next ?? (by > 0 ? this.lengthS : 0));
   }
 
   toggle(): void {

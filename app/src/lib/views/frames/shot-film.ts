@@ -1,5 +1,5 @@
 import { type Samples, sampleShot } from '@gentle-arc/core/motion';
-import type { Shoot, Shot } from '@gentle-arc/core/model';
+import { type Around, aroundOf, sameAround, type Shoot, type Shot } from '@gentle-arc/core/model';
 import { type Scene, sceneOf } from '@gentle-arc/core/scene';
 import { Film } from '$lib/views/picture/film';
 
@@ -11,7 +11,7 @@ const PLAIN = { lens: false, motion: false, tone: false };
 export class ShotFilm {
   readonly canvas = new OffscreenCanvas(16, 16);
   private readonly film: Film;
-  private readonly kept = new Map<Shot, { shoot: Shoot; scene: Scene; samples: Samples }>();
+  private readonly kept = new Map<Shot, { around: Around; scene: Scene; samples: Samples }>();
 
   /** `fine`: as a picture to be taken away; otherwise as cheap as can be where there is no graphics processor. */
   constructor(software: boolean, fine: boolean) {
@@ -43,10 +43,9 @@ export class ShotFilm {
 
   private compiled(shoot: Shoot, shot: Shot) {
     const known = this.kept.get(shot);
-    if (known?.shoot.site === shoot.site && known.shoot.kit === shoot.kit && known.shoot.delivery === shoot.delivery)
-      return known;
+    if (known && sameAround(known.around, shoot)) return known;
     const scene = sceneOf(shoot, shot);
-    const made = { shoot, scene, samples: sampleShot(scene) };
+    const made = { around: aroundOf(shoot), scene, samples: sampleShot(scene) };
     this.kept.delete(shot);
     this.kept.set(shot, made);
     const [oldest] = this.kept.keys();

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { Shoot, Shot } from '@gentle-arc/core/model';
+import { type Around, aroundOf, sameAround, type Shoot, type Shot } from '@gentle-arc/core/model';
 import { hasWebGl2 } from '$lib/views/picture/webgl';
 import { ShootWorkerHost } from '$lib/workers/host';
 import type { FramesWorker, StillsQuestion, VideoQuestion } from './frames-messages';
@@ -7,15 +7,12 @@ import type { FramesWorker, StillsQuestion, VideoQuestion } from './frames-messa
 /** What is drawn of a shot, kept as long as nothing that shows in it differs. */
 interface Kept {
   key: string;
-  around: Pick<Shoot, 'site' | 'kit' | 'delivery'>;
+  around: Around;
   bitmap: ImageBitmap;
 }
 const MOST_KEPT = 600;
 /** Kept from screen to screen. */
 const kept = new Map<string, Kept>();
-
-const sameAround = (a: Kept['around'], b: Kept['around']) =>
-  a.site === b.site && a.kit === b.kit && a.delivery === b.delivery;
 
 /** Of a shot's fields, those that show: not its name, nor what the story says of it. */
 const keyOf = (shot: Shot, rows: readonly number[], widthPx: number, dim: boolean): string =>
@@ -68,8 +65,7 @@ export class ShotFrames {
         );
         const id = `${shoot.id} ${shot.id} ${widthPx}`;
         kept.delete(id);
-        const { site, kit, delivery } = shoot;
-        kept.set(id, { key: keyOf(shot, rows, widthPx, dim), around: { site, kit, delivery }, bitmap });
+        kept.set(id, { key: keyOf(shot, rows, widthPx, dim), around: aroundOf(shoot), bitmap });
         const [oldest] = kept.keys();
         if (kept.size > MOST_KEPT && oldest) kept.delete(oldest);
         resolve(bitmap);
