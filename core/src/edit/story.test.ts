@@ -1,13 +1,12 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { demoShoot } from '../testing/demo';
 import { problemsIn, type Shoot } from '../model';
-import { readShootFile } from '../formats';
 import { edgeOf, tell } from '../sequence';
 import { fromOtherSide, moveShots, putInScene, removeShots } from './shots';
 import { renameScene, tickOff, withShots } from './story';
 
-const demo = readShootFile(readFileSync('demo/first-flush.arc.json', 'utf8'));
+const demo = demoShoot();
 const ids = ({ shots }: Shoot) => shots.map(({ id }) => id);
 const names = ({ shots }: Shoot) => shots.map(({ sceneName }) => sceneName);
 /** A few shots of some scenes. */

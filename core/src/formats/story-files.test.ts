@@ -1,8 +1,8 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import * as z from 'zod';
+import { demoShoot } from '../testing/demo';
 import { takeShotRows } from '../edit';
 import { JOIN_KINDS, newShoot, newShot, PurposeField, type Shoot } from '../model';
 import { filmSeconds, tell, timelineOf } from '../sequence';
@@ -10,10 +10,9 @@ import { readAnyFile } from './any-file';
 import { boardJson, joinsJson } from './board-json';
 import { writeCutCsv } from './cut-csv';
 import { writeCutOtio } from './cut-otio';
-import { readShootFile } from './shoot-file';
 import { readShotsCsv, writeShotsCsv } from './shots-csv';
 
-const demo = readShootFile(readFileSync('demo/first-flush.arc.json', 'utf8'));
+const demo = demoShoot();
 
 /** OpenTimelineIO, “Serialized Data Documentation” of the project (fields of the schemas used here, from memory). */
 const RationalTime = z.strictObject({ OTIO_SCHEMA: z.literal('RationalTime.1'), value: z.number(), rate: z.number() });

@@ -1,15 +1,14 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { demoShoot } from '../testing/demo';
 import { toTheOtherSide } from '../edit';
 import { severity } from '../findings';
-import { readShootFile } from '../formats';
 import { JOIN_KINDS, type JoinKind, legsOf, type Shoot, type Shot, withLeg } from '../model';
 import { type JoinReading, joinCures, joinsOf, speedOf, tell, edgeOf } from '.';
 
 /** Verdicts hold at every frame rate, mirrored, reversed and slowed down; what is advised does what it says. */
 
-const demo = readShootFile(readFileSync('demo/first-flush.arc.json', 'utf8'));
+const demo = demoShoot();
 const by = (id: string): Shot => demo.shots.find((shot) => shot.id === id) ?? demo.shots[0];
 const pair = (one: Shot, other: Shot): Shoot => ({ ...demo, shots: [one, other] });
 const [off, on] = [by('shot-cut-whip-off'), by('shot-cut-whip-on')];

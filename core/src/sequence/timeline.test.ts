@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readShootFile } from '../formats';
+import { demoShoot } from '../testing/demo';
 import { cutSeconds, filmRateHz, filmSeconds, framesAt, framesOf, shownAt, tell, timelineOf } from '.';
 
-const demo = readShootFile(readFileSync('demo/first-flush.arc.json', 'utf8'));
+const demo = demoShoot();
 const told = demo.shots.map((shot) => tell(demo, shot));
 const film = timelineOf(told);
 
