@@ -71,14 +71,14 @@ test('the page may load from nowhere else, and the home page is light', async ({
   expect(bytes).toBeLessThan(200_000);
 });
 
-test('GET /api/wind answers with a day of wind that says it is made up, and refuses what is no day', async ({
+test('GET /api/weather answers with a day of wind that says it is made up, and refuses what is no day', async ({
   request,
 }) => {
-  const answer = await request.get('/api/wind?place=garden&day=2026-04-12');
+  const answer = await request.get('/api/weather?place=garden&day=2026-04-12');
   const { source, hours } = (await answer.json()) as { source: string; hours: unknown[] };
   expect(source).toContain('simulated');
   expect(hours).toHaveLength(24);
-  const refused = await request.get('/api/wind?place=garden&day=soon');
+  const refused = await request.get('/api/weather?place=garden&day=soon');
   expect(refused.status()).toBe(422);
   expect(((await refused.json()) as { error: { sentence: string } }).error.sentence).toBe(
     'day must be a date such as 2026-04-12; it is "soon".',

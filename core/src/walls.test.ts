@@ -20,6 +20,7 @@ const ROOMS = [
   'reading',
   'search',
   'sequence',
+  'day',
   'formats',
   'cli',
 ];

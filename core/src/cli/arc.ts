@@ -25,6 +25,7 @@ import { sceneOf } from '../scene';
 import { readShot } from '../reading';
 import { curesFor } from '../search';
 import { supportOf } from '../supports';
+import { dayCommand } from './day-command';
 
 const USAGE = `arc, the core of Gentle Arc from a terminal
 
@@ -42,6 +43,8 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc board <shoot file>                              the shots in story order: sizes, direction, seconds in the cut
   arc joins <shoot file>                              how each shot meets the next, judged
   arc cut <shoot file> --format otio|csv              the cut as OpenTimelineIO JSON, or CSV with timecodes
+  arc day <shoot file> [--order story|best] [--late 20] [--format json|ics|csv]
+                                                      the day of shooting: the order that gets it all, and what cannot
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -73,11 +76,12 @@ export async function run(args: string[]): Promise<string> {
       'board',
       'joins',
       'cut',
+      'day',
     ].includes(command)
   )
     throw Refusal.of(
       'command',
-      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, check, moves or schema; it ' +
+      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, check, moves or schema; it ' +
         `is "${command}".`,
     );
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
@@ -103,6 +107,7 @@ export async function run(args: string[]): Promise<string> {
     });
     return print({ shoot: shoot.name, shots });
   }
+  if (command === 'day') return dayCommand(shoot, values);
   if (command === 'board') return print(boardJson(shoot));
   if (command === 'joins') return print(joinsJson(shoot));
   if (command === 'cut') {
@@ -194,6 +199,8 @@ function readArguments(args: string[]) {
         nd: { type: 'string' },
         mains: { type: 'string' },
         at: { type: 'string' },
+        order: { type: 'string' },
+        late: { type: 'string' },
         build: { type: 'string' },
         cures: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },

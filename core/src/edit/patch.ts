@@ -39,9 +39,9 @@ export function patchBetween(before: Shoot | null, after: Shoot): ShootPatch | n
     const known = new Set(was[name]);
     lists[name] = { order: rows.map(({ id }) => id), rows: rows.filter((row) => !known.has(row)) };
   }
-  const { format, version, id, name, note, delivery, story, limits } = after;
+  const { format, version, id, name, note, delivery, story, day, limits } = after;
   const { place } = after.site;
-  return { shell: { format, version, id, name, note, delivery, story, limits, site: { place } }, lists };
+  return { shell: { format, version, id, name, note, delivery, story, day, limits, site: { place } }, lists };
 }
 
 /**
@@ -68,6 +68,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
     ...shell,
     delivery: kept(before.delivery, shell.delivery),
     story: kept(before.story, shell.story),
+    day: kept(before.day, shell.day),
     limits: kept(before.limits, shell.limits),
     site: { place: kept(before.site.place, shell.site.place), pieces, underlays },
     shots,

@@ -1,4 +1,5 @@
 import { legsOf, newShot, type Shoot, type Shot, withLeg } from '../model';
+import { withoutShots } from './day';
 import { mirrored, toTheOtherSide, turned } from './transform';
 
 /** The shoot with one of its shots changed. */
@@ -42,6 +43,7 @@ export const putInScene = (shoot: Shoot, ids: readonly string[], sceneName: stri
 export const removeShots = (shoot: Shoot, ids: readonly string[]): Shoot => ({
   ...shoot,
   shots: shoot.shots.filter(({ id }) => !ids.includes(id)),
+  day: withoutShots(shoot.day, ids),
 });
 
 /**

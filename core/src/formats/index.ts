@@ -9,6 +9,9 @@ export { checkFile, type FileContents, type FileKind, MODEL_FILE, MOST_MB } from
 export { boardJson, joinsJson } from './board-json';
 export { writeCutCsv } from './cut-csv';
 export { writeCutOtio } from './cut-otio';
+export { writeDayCsv } from './day-csv';
+export { writeDayIcs } from './day-ics';
+export { dayJson } from './day-json';
 export { writeShotsCsv } from './shots-csv';
 export { buildJson } from './build-json';
 export { jsonOf } from './json';

@@ -21,4 +21,4 @@ export {
   towardsSun,
   windowsOf,
 } from './sun';
-export { simulatedForecast, type WindForecast, WindForecastSchema } from './wind-forecast';
+export { simulatedForecast, type WeatherForecast, WeatherForecastSchema } from './weather-forecast';

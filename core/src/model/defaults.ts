@@ -1,4 +1,5 @@
 import { USUAL_BENCH } from './bench';
+import { USUAL_DAY } from './day';
 import { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 import { DEFAULT_RIGS } from './default-rigs';
@@ -226,6 +227,7 @@ export function newShoot(id: string, name: string, shotId: string, kit: Kit = DE
     kit,
     shots: [newShot(kit, shotId, 'First shot', null)],
     story: NO_STORY,
+    day: USUAL_DAY,
     limits: {},
   };
 }

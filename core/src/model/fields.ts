@@ -1,4 +1,13 @@
 import { BenchSchema } from './bench';
+import {
+  BatterySchema,
+  BreakSchema,
+  DaySchema,
+  HoursSchema,
+  RigTimesSchema,
+  WeatherHourSchema,
+  WishSchema,
+} from './day';
 import { BuildSchema, PartSchema, PlacedSchema, SledRoundSchema } from './build';
 import { factsOf } from './facts';
 import { CameraSchema, FilterSchema, GaitSchema, LensSchema, RigSchema } from './kit';
@@ -31,6 +40,13 @@ export const FIELDS = {
   cut: factsOf(CutSchema),
   join: factsOf(JoinSchema),
   story: factsOf(StorySchema),
+  day: { ...factsOf(DaySchema), ...factsOf(DaySchema.shape.cards) },
+  battery: factsOf(BatterySchema),
+  break: factsOf(BreakSchema),
+  hours: factsOf(HoursSchema),
+  rigTimes: factsOf(RigTimesSchema),
+  weather: factsOf(WeatherHourSchema),
+  wish: factsOf(WishSchema),
   setUp: factsOf(SetUpSchema),
   place: factsOf(SitePlaceSchema),
   lamp: factsOf(LampSchema),

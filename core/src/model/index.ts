@@ -32,6 +32,26 @@ export {
   WheelsSchema,
 } from './build';
 export { DECIDES } from './caution';
+export {
+  type Battery,
+  type Break,
+  type Day,
+  DAY_AIMS,
+  type DayAim,
+  DaySchema,
+  type Hours,
+  type Person,
+  sayClock,
+  sayMinutes,
+  type Skill,
+  SKILLS,
+  USUAL_DAY,
+  usualWish,
+  type WeatherHour,
+  WeatherHourSchema,
+  type Wish,
+  wishOf,
+} from './day';
 export { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
 export { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 export { DEFAULT_RIGS } from './default-rigs';

@@ -1,5 +1,6 @@
 import { USUAL_BENCH } from './bench';
 import { OWN_CHECK } from './build';
+import { USUAL_DAY } from './day';
 import { DEFAULT_AIM, DEFAULT_KIT, USUAL_STILLS } from './defaults';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 import { usualRig } from './usual-rig';
@@ -340,6 +341,11 @@ function toVersion10(shoot: Row): Row {
   };
 }
 
+/** From version 10 to 11: a day of shooting. */
+function toVersion11(shoot: Row): Row {
+  return { day: USUAL_DAY, ...shoot, version: 11 };
+}
+
 /**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
@@ -355,5 +361,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 7) shoot = toVersion8(shoot);
   if (isRow(shoot) && shoot.version === 8) shoot = toVersion9(shoot);
   if (isRow(shoot) && shoot.version === 9) shoot = toVersion10(shoot);
+  if (isRow(shoot) && shoot.version === 10) shoot = toVersion11(shoot);
   return shoot;
 }

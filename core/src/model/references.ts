@@ -25,6 +25,9 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
   const parts = uniqueIds(kit.parts, ['kit', 'parts']);
   uniqueIds(kit.builds, ['kit', 'builds']);
   uniqueIds(shoot.shots, ['shots']);
+  uniqueIds(shoot.day.people, ['day', 'people']);
+  uniqueIds(shoot.day.batteries, ['day', 'batteries']);
+  uniqueIds(shoot.day.breaks, ['day', 'breaks']);
 
   const known = (ids: Set<string>, id: string, path: Path, where: string) => {
     if (!ids.has(id)) refuse(path, `names "${clipped(id)}", which is not in ${where}; choose one that is`);

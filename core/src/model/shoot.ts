@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { DaySchema } from './day';
 import { choice } from './facts';
 import { limitsOf, OwnLimitsSchema, type Limits } from './limits';
 import { cameraAt, KitSchema, type Camera, type Filter, type Gait, type Lens, type Rig } from './kit';
@@ -12,7 +13,7 @@ import { idText, nameText } from './text';
 import { type Underlay, UnderlaySchema } from './underlay';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 10;
+export const SHOOT_VERSION = 11;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
@@ -48,6 +49,7 @@ export const ShootSchema = z
     kit: KitSchema,
     shots: z.array(ShotSchema).max(500),
     story: StorySchema,
+    day: DaySchema,
     /** Limits of the reading that differ from those that ship. */
     limits: OwnLimitsSchema,
   })

@@ -25,5 +25,6 @@ export { solutionFor } from './sled/told';
 export { fallS, trickOf, type TrickCase } from './tricks';
 export { buildVerdict, worstOf } from './verdict';
 export { draggedTo, viewsOf } from './views';
+export { droneFlight } from './drone/statics';
 export { wheelsStop } from './wheels/statics';
-export { sayWind } from './wind';
+export { sayWind, windAtHeightMps } from './wind';

@@ -1,15 +1,15 @@
 <script lang="ts">
-  import type { WindForecast } from '@gentle-arc/core/light';
+  import type { WeatherForecast } from '@gentle-arc/core/light';
   import { sayWind } from '@gentle-arc/core/supports';
   import Choice from '$lib/ui/Choice.svelte';
-  import { windOf } from './forecast';
+  import { weatherOf } from '$lib/session/forecast';
 
   /** Wind from the forecast of a day: asked for, kept in the browser, and put on the rig with one press. */
   let { place, onwind }: { place: string; onwind: (windMps: number) => void } = $props();
 
   let day = $state(new Date().toISOString().slice(0, 10));
   let hour = $state('14');
-  let answer = $state.raw<{ forecast: WindForecast; kept: boolean } | string | null>(null);
+  let answer = $state.raw<{ forecast: WeatherForecast; kept: boolean } | string | null>(null);
   const row = $derived(answer !== null && typeof answer !== 'string' ? answer.forecast.hours[Number(hour)] : null);
 </script>
 
@@ -30,7 +30,7 @@
   {#if row}<b>{sayWind(row.windMps)}, gusts {sayWind(row.gustMps)}</b>.
     <button class="link" onclick={() => onwind(row.gustMps)}>Reckon with the gusts</button>{:else}<button
       class="link"
-      onclick={async () => (answer = await windOf(place, day))}>ask for it</button
+      onclick={async () => (answer = await weatherOf(place, day))}>ask for it</button
     >{/if}
 </p>
 {#if typeof answer === 'string'}<p role="alert" class="text-sm text-near">{answer}</p>

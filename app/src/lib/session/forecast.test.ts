@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { simulatedForecast } from '@gentle-arc/core/light';
-import { windOf } from './forecast';
+import { weatherOf } from './forecast';
 
 vi.mock('$app/paths', () => ({ resolve: (path: string) => path }));
 
@@ -21,16 +21,16 @@ describe('wind from the forecast', () => {
 
   it('comes from the service, and from the copy kept here when there is no network', async () => {
     answers(day);
-    expect(await windOf('garden', '2026-04-12')).toEqual({ forecast: day, kept: false });
+    expect(await weatherOf('garden', '2026-04-12')).toEqual({ forecast: day, kept: false });
     isAway();
-    expect(await windOf('garden', '2026-04-12')).toEqual({ forecast: day, kept: true });
+    expect(await weatherOf('garden', '2026-04-12')).toEqual({ forecast: day, kept: true });
   });
   it('is a sentence where there is neither, or the service answers something else', async () => {
     isAway();
-    expect(await windOf('garden', '2026-04-12')).toContain('type the wind you measured');
+    expect(await weatherOf('garden', '2026-04-12')).toContain('type what you measured');
     answers({ hours: [] });
-    expect(await windOf('garden', '2026-04-12')).toContain('type the wind you measured');
+    expect(await weatherOf('garden', '2026-04-12')).toContain('type what you measured');
     answers({}, 500);
-    expect(await windOf('garden', '2026-04-12')).toContain('answered 500');
+    expect(await weatherOf('garden', '2026-04-12')).toContain('answered 500');
   });
 });

@@ -3,7 +3,7 @@ import * as z from 'zod';
 import { simulatedForecast } from '@gentle-arc/core/light';
 import { clipped } from '@gentle-arc/core/model';
 
-/** `GET /api/wind?place=…&day=2026-04-12`: the wind of that day, from the simulated service that ships with the app. */
+/** `GET /api/weather?place=…&day=2026-04-12`: the weather of that day, from the simulated service that ships with the app. */
 export function GET({ url }) {
   const place = url.searchParams.get('place')?.trim() ?? '';
   const day = url.searchParams.get('day') ?? '';

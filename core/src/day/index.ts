@@ -1,0 +1,21 @@
+/**
+ * A day of shooting: what each shot takes, the order that gets it all, what does not fit, power, people and papers.
+ *
+ * @example
+ * const given = dayCase(shoot);
+ * planOf(given, bestOrder(given.problem).order).entries[0].reasons; // why the first shot comes first
+ */
+export { type ChangeOver, changeOver, gearChange, wayBetween } from './change-over';
+export { type CannotEntry, type DayEntry, type DayPlan, planOf, type PowerUse, sunWords, toldOrder } from './day-plan';
+export { type DayCase, dayCase, type DayOptions, isOpen } from './day-problem';
+export { type Hand, whoDoes } from './hands';
+export { altitudeAt, momentAt, type SunOfDay, sunOfDay, sunTimes } from './light-hours';
+export { goesOnMin, madeIds, nowIn, type Now, savedWords, whatChanges } from './on-the-day';
+export { bestOrder, nearestNeighbours, orderSearch, type OrderStep, type SearchOptions } from './order-search';
+export { type DayProblem, type Packs, RunThrough, type Task, UNDONE_COST } from './run-through';
+export { type ShotWork, shotWork } from './shot-work';
+export { planDay, type PlannedDay } from './plan-day';
+export { leftToPack, type PackGroup, packList } from './pack-list';
+export { cardWords, type PowerOf, powerPlan, usualBattery } from './power-plan';
+export { allWaysToFit, type WayToFit, waysToFit } from './ways-to-fit';
+export { gustLimit, weatherOfDay } from './weather';
