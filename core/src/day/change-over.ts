@@ -39,11 +39,10 @@ export function gearChange(
   const redo = (what: Refit) => (refits && refits[what].redo !== 'nothing' ? `: ${refits[what].redo}` : '');
   const sameRig = last?.rigId === to.rigId;
   const sameLens = last?.shot.lensId === to.shot.lensId;
-  // A camera that is built into its rig has nothing to be put on.
-  const builtIn = !kit.parts.some(({ of }) => of === to.shot.cameraId);
   if (!sameRig) {
     const mountMin = USUAL_RIGS[to.rigKind].mountMin;
-    if (builtIn) add(mountMin, `${to.rigName} unpacked`);
+    // A camera that is built into its rig has nothing to be put on.
+    if (to.builtIn) add(mountMin, `${to.rigName} unpacked`);
     else add(mountMin + (refits?.camera.minutes ?? 0), `onto ${to.rigName}${redo('camera')}`);
     if (last && !sameLens) add(LENS_BETWEEN_MIN, `${to.lensName} on meanwhile`);
   } else if (!sameLens) add(refits?.lens.minutes ?? 3, `${to.lensName} for ${last.lensName}${redo('lens')}`);
@@ -92,7 +91,7 @@ export function wayBetween(
 export function changeOver(shoot: Shoot, from: ShotWork | null, last: ShotWork | null, to: ShotWork): ChangeOver {
   const gear = gearChange(shoot, last, to);
   const way = from ? wayBetween(shoot, from, to) : { seconds: 0, parts: [], walkM: 0, carriedKgM: 0 };
-  const otherMin = from && from.shot.cameraId !== to.shot.cameraId ? OTHER_CAMERA_MIN : 0;
+  const otherMin = from && from.cameraKey !== to.cameraKey ? OTHER_CAMERA_MIN : 0;
   const other = otherMin > 0 ? [`the other camera, ${sayMinutes(otherMin * 60)}`] : [];
   return {
     ...way,

@@ -91,7 +91,7 @@ export function planOf(given: DayCase, order: readonly number[]): DayPlan {
   const gear = new Map(given.gearBefore);
   const entries = raw.map((row, i): DayEntry => {
     const work = works[row.task];
-    const change = given.changes(before, gear.get(work.shot.cameraId) ?? null, work);
+    const change = given.changes(before, gear.get(work.cameraKey) ?? null, work);
     carriedKgM += change.carriedKgM;
     const takesFromS = row.startS + row.changeS + row.setUpS + row.waitS;
     const endS = takesFromS + row.takesS;
@@ -128,7 +128,7 @@ export function planOf(given: DayCase, order: readonly number[]): DayPlan {
       work,
     };
     before = work;
-    gear.set(work.shot.cameraId, work);
+    gear.set(work.cameraKey, work);
     return entry;
   });
   const sorted = [...shoot.day.breaks]

@@ -4,6 +4,7 @@ import { type ChangeOver, changeOver, gearChange, wayBetween } from './change-ov
 import { both } from './hours';
 import { altitudeAt, sunGoesDeg, type SunOfDay, sunOfDay } from './light-hours';
 import { type DayProblem, type Packs, SLOT_S, type Task } from './run-through';
+import { ShotLooks } from './shot-facts';
 import { type ShotWork, shotWork } from './shot-work';
 import { BREAK_SLACK_S, HARSH_DEG, OTHER_CAMERA_MIN, SAME_LIGHT_DEG } from './usual';
 import { weatherHours, weatherOfDay } from './weather';
@@ -33,8 +34,10 @@ export interface DayOptions {
   fromMin?: number;
   /** Shots that are made already, the last one at the end. */
   madeIds?: readonly string[];
-  /** Looks at a shot; whoever keeps what was looked at says so here. */
-  look?: (shot: Shot, number: number, sun: SunOfDay | null) => ShotWork;
+  /** Where what was looked at is kept. */
+  looks?: ShotLooks;
+  /** What a shot takes after all. */
+  also?: (work: ShotWork) => ShotWork;
 }
 
 /** What a change of lens is worth besides its minutes where few are looked for, and a kilogram carried a metre, s. */
@@ -47,17 +50,19 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   const aim = options.aim ?? day.aim;
   const sun = sunOfDay(shoot.site.place, day.date);
   const weather = weatherOfDay(shoot, options.forecast);
-  const look = options.look ?? ((shot, number) => shotWork(shoot, shot, number, sun));
+  const looks = options.looks ?? new ShotLooks();
+  const also = options.also ?? ((work: ShotWork) => work);
+  const look = (shot: Shot, number: number) => also(shotWork(shoot, looks.facts(shoot, shot), number, sun));
   const numbered = shoot.shots.map((shot, i) => ({ shot, number: i + 1 }));
   const open = numbered.filter(({ shot }) => isOpen(day, shot.id));
-  const works = open.map(({ shot, number }) => look(shot, number, sun));
+  const works = open.map(({ shot, number }) => look(shot, number));
   const made = (options.madeIds ?? []).flatMap((id) => {
     const row = numbered.find(({ shot }) => shot.id === id);
-    return row ? [look(row.shot, row.number, sun)] : [];
+    return row ? [look(row.shot, row.number)] : [];
   });
   const lastWork = made.at(-1) ?? null;
-  const gearBefore = new Map(made.map((work) => [work.shot.cameraId, work]));
-  const cameraIds = [...new Set(works.map(({ shot }) => shot.cameraId))];
+  const gearBefore = new Map(made.map((work) => [work.cameraKey, work]));
+  const cameraIds = [...new Set(works.map(({ cameraKey }) => cameraKey))];
   const weatherWhy = new Map<string, string>();
   const known = new Map<string, ChangeOver>();
   const changes = (from: ShotWork | null, gear: ShotWork | null, to: ShotWork): ChangeOver => {
@@ -70,7 +75,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   const tasks = works.map((work): Task => {
     const { hours, why } = weatherHours(shoot, work, weather);
     if (why !== null) weatherWhy.set(work.shot.id, why);
-    return { ...taskOf(work, hours, works, powerIds, day), camera: cameraIds.indexOf(work.shot.cameraId) };
+    return { ...taskOf(work, hours, works, powerIds, day), camera: cameraIds.indexOf(work.cameraKey) };
   });
   linkSameLight(tasks, works);
   const n = tasks.length;
@@ -79,7 +84,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   for (let b = 0; b < n; b += 1) {
     for (let a = 0; a < n + cameraIds.length; a += 1) {
       const before = a < n ? works[a] : (gearBefore.get(cameraIds[a - n]) ?? null);
-      if (a === b || (a < n ? works[a].shot.cameraId : cameraIds[a - n]) !== works[b].shot.cameraId) continue;
+      if (a === b || (a < n ? works[a].cameraKey : cameraIds[a - n]) !== works[b].cameraKey) continue;
       const gear = gearChange(shoot, before, works[b]);
       gearS[a * n + b] = Math.round(gear.seconds);
       if (aim === 'lenses' && gear.lens) gearCost[a * n + b] = LENS_COST;

@@ -14,7 +14,7 @@ const ON_FOOT = new Set<Rig['kind']>(['gimbal', 'sled', 'hand', 'bodyMount']);
 const BACKWARDS_M = 1;
 
 /** The hands that a shot takes: common practice, no published source. `alone`: nobody is at the camera. */
-export function handsFor(rig: Rig, shot: Shot, samples: Samples, alone: boolean): Hand[] {
+export function handsFor(rig: Rig, shot: Shot, backM: number, alone: boolean): Hand[] {
   const hands: Hand[] = [];
   const add = (does: Skill, what: string) => hands.push({ does, what });
   if (rig.kind === 'drone') {
@@ -28,13 +28,13 @@ export function handsFor(rig: Rig, shot: Shot, samples: Samples, alone: boolean)
   if (rig.kind === 'drop') add('helps', 'catches');
   const pulled = shot.puller === 'hand' && shot.focus.mode !== 'fixed';
   if (pulled && (alone || BOTH_HANDS.has(rig.kind))) add('pulls', 'pulls focus');
-  if (ON_FOOT.has(rig.kind) && !alone && backwardsM(samples) > BACKWARDS_M)
+  if (ON_FOOT.has(rig.kind) && !alone && backM > BACKWARDS_M)
     add('helps', 'walks behind the operator, who goes backwards');
   return hands;
 }
 
 /** How far a camera goes against the way it looks, m on the ground. */
-function backwardsM({ count, xM, yM, panDeg }: Samples): number {
+export function backwardsM({ count, xM, yM, panDeg }: Samples): number {
   let backM = 0;
   for (let row = 1; row < count; row += 1) {
     const [dx, dy] = [xM[row] - xM[row - 1], yM[row] - yM[row - 1]];

@@ -13,9 +13,10 @@ export { altitudeAt, momentAt, type SunOfDay, sunOfDay, sunTimes } from './light
 export { goesOnMin, madeIds, nowIn, type Now, savedWords, whatChanges } from './on-the-day';
 export { bestOrder, nearestNeighbours, orderSearch, type OrderStep, type SearchOptions } from './order-search';
 export { type DayProblem, type Packs, RunThrough, type Task, UNDONE_COST } from './run-through';
+export { ShotLooks } from './shot-facts';
 export { type ShotWork, shotWork } from './shot-work';
 export { planDay, type PlannedDay } from './plan-day';
 export { leftToPack, type PackGroup, packList } from './pack-list';
 export { cardWords, type PowerOf, powerPlan, usualBattery } from './power-plan';
-export { allWaysToFit, type WayToFit, waysToFit } from './ways-to-fit';
+export { allWaysToFit, type DayChange, type WayToFit, waysToFit, withDayChange } from './ways-to-fit';
 export { gustLimit, weatherOfDay } from './weather';

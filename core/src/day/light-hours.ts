@@ -1,8 +1,8 @@
 import { clockAt, momentOf, SUNRISE_DEG, sunAt, windowsOf } from '../light';
 import { type Hours, sayClock, type SitePlace, type Wish } from '../model';
-import type { Film } from '../motion';
 import { litWhen } from '../reading';
 import { ALL_DAY, joined } from './hours';
+import type { ShotFacts } from './shot-facts';
 import { HARSH_DEG, LOW_SUN_MIN, PLANNED_SLACK_MIN } from './usual';
 
 /** The sun over a day, by the clock of the place. */
@@ -57,7 +57,7 @@ export interface LightHours {
 const NOT_COUNTED = 'Nobody has said where and on which day: the sun is not counted.';
 
 /** Stretches of the day, minutes, in which a shot has the light that it wants. */
-export function lightHours(wish: Wish, sun: SunOfDay | null, film: Film): LightHours {
+export function lightHours(wish: Wish, sun: SunOfDay | null, facts: ShotFacts): LightHours {
   if (wish.light === 'always') return { hours: [...ALL_DAY], what: 'no light in particular', note: null };
   if (sun === null) return { hours: [...ALL_DAY], what: 'daylight', note: wish.light === 'any' ? null : NOT_COUNTED };
   const named = (...names: string[]) => sun.windows.filter(({ name }) => names.includes(name)).map(plain);
@@ -93,7 +93,7 @@ export function lightHours(wish: Wish, sun: SunOfDay | null, film: Film): LightH
     case 'dark':
       return said(dark(sun), 'the dark', 'It does not get dark there on that day.');
     case 'planned': {
-      const { at } = film.scene.shot.light;
+      const { at } = facts.shot.light;
       if (at === null)
         return { ...said(sun.up, 'daylight', ''), note: 'Its plan says no time: any daylight is taken.' };
       const [hour, minute] = clockAt(sun.place, new Date(at)).time.split(':').map(Number);
@@ -107,11 +107,11 @@ export function lightHours(wish: Wish, sun: SunOfDay | null, film: Film): LightH
     case 'sun':
     case 'side': {
       const side = wish.light === 'side' ? wish.side : 'any';
-      const lit = litWhen(film, sun.place, sun.date, { side, from: 'any', atMostDeg: 90 });
+      const lit = litWhen(facts.film(), sun.place, sun.date, { side, from: 'any', atMostDeg: 90 });
       return said(
         lit.map(({ from, to }) => ({ fromMin: minutesOf(from), toMin: minutesOf(to) })),
         wish.light === 'side' ? SIDE_SAID[wish.side] : 'the sun on the subject',
-        film.scene.subject
+        facts.shot.subjectId !== null
           ? 'The subject is never lit like that on that day, where it stands and from where the camera looks.'
           : 'There is no subject that could be lit: choose one, or ask for other light.',
       );

@@ -199,6 +199,6 @@ describe('batteries, worked by hand', () => {
           6,
         );
     }
-    expect(charges).toBeGreaterThan(100);
+    expect(charges).toBeGreaterThan(30);
   });
 });

@@ -1,10 +1,8 @@
-import { type Hours, type RigKind, type Shoot, type Shot, trim, type Wish, wishOf } from '../model';
-import { type Film, type Samples, pathLengthM, plannedFilm } from '../motion';
-import { timePlan } from '../reading';
-import { sceneOf } from '../scene';
-import { droneFlight, needOf } from '../supports';
+import { type Hours, type Rig, type RigKind, type Shoot, type Shot, trim, type Wish, wishOf } from '../model';
+import { droneFlight } from '../supports';
 import { type Hand, handsFor, peopleHours } from './hands';
 import { type LightHours, lightHours, type SunOfDay } from './light-hours';
+import type { ShotFacts } from './shot-facts';
 import { BACK_TO_ONE, FLIGHT_S, HARD, LONG_RAIL, MOST_TRIES, USUAL_RIGS } from './usual';
 
 /** What one shot takes of a day. */
@@ -12,6 +10,9 @@ export interface ShotWork {
   shot: Shot;
   number: number;
   wish: Wish;
+  /** Which camera it is made with, and whether that is built into its rig. */
+  cameraKey: string;
+  builtIn: boolean;
   rigId: string;
   rigName: string;
   rigKind: RigKind;
@@ -45,99 +46,66 @@ export interface ShotWork {
   power: { forId: string; name: string; useS: number; unitS: number }[];
 }
 
-/** Looks at a shot of a valid shoot. */
-export function shotWork(shoot: Shoot, shot: Shot, number: number, sun: SunOfDay | null): ShotWork {
-  const film = plannedFilm(sceneOf(shoot, shot));
-  const { scene, filmed } = film;
-  const { rig, lens } = scene;
-  const { day } = shoot;
+/** What a shot takes of a day, by its facts and by what is wished of it. */
+export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: SunOfDay | null): ShotWork {
+  const { shot } = facts;
+  const { day, kit } = shoot;
+  const rig = kit.rigs.find(({ id }) => id === shot.rigId);
+  const lens = kit.lenses.find(({ id }) => id === shot.lensId);
+  if (!rig || !lens) throw new RangeError(`The shot "${shot.name}" names a rig or a lens that is not there.`);
   const wish = wishOf(day, shot.id);
   const usual = USUAL_RIGS[rig.kind];
-  const people = peopleIn(shoot, shot);
-  const motions = motionsOf(filmed, shot);
-  const { tries, triesWhy } = triesOf(wish, usual.tries, motions, people.moving, shot, rig.kind);
-  const tryS = scene.durationS + 2 * shoot.story.handlesS;
-  const wayBackS = Math.max(pathLengthM(filmed), people.walkM) / BACK_TO_ONE.mps;
+  const { tries, triesWhy } = triesOf(wish, usual.tries, facts, rig.kind);
+  const tryS = facts.durationS + 2 * shoot.story.handlesS;
+  const wayBackS = Math.max(facts.wayM, facts.walkM) / BACK_TO_ONE.mps;
   const resetS =
     Math.min(BACK_TO_ONE.mostS, BACK_TO_ONE.leastS + wayBackS) + (rig.kind === 'drone' ? BACK_TO_ONE.droneS : 0);
   const takesS = tries * (tryS + resetS + day.reviewS) - resetS;
   const own = day.rigTimes.find(({ rigId }) => rigId === rig.id)?.setUpMin;
   const longRail = rig.kind === 'slider' && rig.travelM > LONG_RAIL.fromM ? LONG_RAIL.minutes : 0;
   const setUpS = (wish.setUpMin ?? own ?? usual.setUpMin + longRail) * 60;
-  const hands = handsFor(rig, shot, filmed, wish.alone);
+  const hands = handsFor(rig, shot, facts.backwardsM, wish.alone);
   const risky = wish.risk === 'risky' || (wish.risk === 'usual' && usual.risky);
-  const hard = wish.risk === 'hard' || (wish.risk === 'usual' && (tries >= HARD.tries || motions >= HARD.motions));
-  const light = lightHours(wish, sun, film);
+  const hard =
+    wish.risk === 'hard' || (wish.risk === 'usual' && (tries >= HARD.tries || facts.motions >= HARD.motions));
+  const light = lightHours(wish, sun, facts);
   const one = (tryS + resetS) * tries;
   return {
     shot,
     number,
     wish,
+    cameraKey: shot.cameraId,
+    builtIn: !kit.parts.some(({ of }) => of === shot.cameraId),
     rigId: rig.id,
     rigName: rig.name,
     rigKind: rig.kind,
     lensName: lens.name,
     focalLengthMm: shot.focalLengthMm,
-    lensHeightM: Math.max(0, ...[0, filmed.count >> 1, filmed.count - 1].map((row) => filmed.zM[row])),
-    xM: filmed.xM[0],
-    yM: filmed.yM[0],
+    lensHeightM: facts.lensHeightM,
+    xM: facts.xM,
+    yM: facts.yM,
     setUpS,
     tries,
     triesWhy,
     tryS,
     resetS,
     takesS,
-    gigabytes: (timePlan(film).cardGB * tries * tryS) / Math.max(0.1, scene.durationS),
-    motions,
+    gigabytes: (facts.gigabytes * tries * tryS) / Math.max(0.1, facts.durationS),
+    motions: facts.motions,
     hands,
-    before: people.before,
+    before: facts.before,
     hard: hard || risky,
     riskWhy: risky ? 'Risky' : hard ? 'Hard' : null,
     light,
     wantsSun: ['sun', 'side', 'morning', 'evening'].includes(wish.light),
     outdoors: wish.light !== 'always' && wish.light !== 'dark',
-    people: peopleHours(day, hands, new Set(people.before)),
-    power: powerOf(shoot, film, { setUpS, oneS: one, tries, tryS }),
+    people: peopleHours(day, hands, new Set(facts.before)),
+    power: powerOf(shoot, shot, rig, { setUpS, oneS: one, tries, tryS }),
   };
 }
 
-/** Who is seen or walks in a shot, whether they move, and the longest of their ways, m. */
-function peopleIn({ site }: Shoot, shot: Shot): { before: string[]; moving: number; walkM: number } {
-  const ids = new Set([shot.subjectId, ...shot.walks.map(({ pieceId }) => pieceId)]);
-  const gone = new Set(shot.staging.filter(({ there }) => !there).map(({ pieceId }) => pieceId));
-  const before = site.pieces
-    .filter(({ id, kind }) => kind === 'figure' && ids.has(id) && !gone.has(id))
-    .map(({ id }) => id);
-  const ways = shot.walks.map(({ points }) =>
-    points.slice(1).reduce((sum, { xM, yM }, i) => sum + Math.hypot(xM - points[i].xM, yM - points[i].yM), 0),
-  );
-  return { before, moving: shot.walks.length, walkM: Math.max(0, ...ways) };
-}
-
-const range = (column: Float64Array): number => {
-  let [least, most] = [Infinity, -Infinity];
-  for (const value of column) [least, most] = [Math.min(least, value), Math.max(most, value)];
-  return most - least;
-};
-
-/** How many motions go on in a shot: less than this of one is none. */
-function motionsOf(filmed: Samples, shot: Shot): number {
-  const travel = Math.hypot(range(filmed.xM), range(filmed.yM));
-  const zoom = range(filmed.focalLengthMm) / shot.focalLengthMm;
-  const found = [
-    travel > 0.1,
-    range(filmed.zM) > 0.1,
-    range(filmed.panDeg) > 3,
-    range(filmed.tiltDeg) > 3,
-    range(filmed.rollDeg) > 2,
-    zoom > 0.03,
-    shot.focus.mode === 'racks' || (shot.puller === 'hand' && range(filmed.focusDistanceM) > 0.1),
-  ];
-  return found.filter(Boolean).length;
-}
-
 /** Tries to expect: common practice, no published source; hard moves take 3 to 15. */
-function triesOf(wish: Wish, usual: number, motions: number, moving: number, shot: Shot, kind: RigKind) {
+function triesOf(wish: Wish, usual: number, { motions, moving, shot }: ShotFacts, kind: RigKind) {
   if (wish.tries !== null) return { tries: wish.tries, triesWhy: ['as you say'] };
   const why = [`${usual} for the rig`];
   let tries = usual;
@@ -157,14 +125,15 @@ function triesOf(wish: Wish, usual: number, motions: number, moving: number, sho
 /** What a shot takes of batteries: the camera runs while it is set up for half of that, and through all tries. */
 function powerOf(
   shoot: Shoot,
-  { scene }: Film,
+  shot: Shot,
+  rig: Rig,
   { setUpS, oneS, tries, tryS }: { setUpS: number; oneS: number; tries: number; tryS: number },
 ): ShotWork['power'] {
-  const { rig, camera } = scene;
   const flies = rig.kind === 'drone';
   const rows: ShotWork['power'] = [];
   // A camera that flies runs off what flies it.
-  if (!flies) rows.push({ forId: camera.id, name: camera.name, useS: setUpS / 2 + oneS, unitS: tryS });
+  const camera = shoot.kit.cameras.find(({ id }) => id === shot.cameraId);
+  if (!flies && camera) rows.push({ forId: camera.id, name: camera.name, useS: setUpS / 2 + oneS, unitS: tryS });
   if (flies) rows.push({ forId: rig.id, name: rig.name, useS: tries * (tryS + FLIGHT_S), unitS: tryS + FLIGHT_S });
   else if (
     USUAL_RIGS[rig.kind].powered &&
@@ -181,6 +150,3 @@ export function flightMin(shoot: Shoot, rigId: string): number | null {
   const found = droneFlight(build.support, 0);
   return found.flies ? Number(trim(found.enduranceMin, 1)) : 0;
 }
-
-/** What of the nearest build a shot changes, minutes; see the kit. */
-export const refitOf = (shoot: Shoot, shot: Shot) => needOf(shoot.kit, shot);

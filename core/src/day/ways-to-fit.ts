@@ -1,8 +1,16 @@
-import { type Shoot, type Shot, sayClock } from '../model';
+import { type Day, type Shoot, type Shot, sayClock, wishOf } from '../model';
 import { type DayCase, dayCase, type DayOptions } from './day-problem';
 import { type DayPlan, planOf, toldOrder } from './day-plan';
 import { bestOrder } from './order-search';
+import { ShotLooks } from './shot-facts';
 import type { ShotWork } from './shot-work';
+
+/** What a way changes of the shoot. */
+export interface DayChange {
+  day: Partial<Day>;
+  /** Shots that are made through another lens. */
+  lens: { shotIds: string[]; lensId: string } | null;
+}
 
 /** One way to get done what does not fit. */
 export interface WayToFit {
@@ -11,110 +19,62 @@ export interface WayToFit {
   left: number;
   /** Numbers of the shots that fit then and did not before. */
   fits: number[];
-  /** The shoot that it makes, where it can be made with a press; null: it has to be brought or asked for. */
-  shoot: Shoot | null;
+  /** Null: it has to be brought or asked for. */
+  change: DayChange | null;
 }
 
-const TRIES = 4000;
+/** One way to be tried: what it is called, and what it does to the day or to what its shots take. */
+interface Candidate {
+  said: string;
+  day?: Partial<Day>;
+  also?: (work: ShotWork) => ShotWork;
+  change: DayChange | null;
+  /** Shots it gives up itself. */
+  drops: number;
+}
+
+const TRIES = 1500;
 const STEPS_MIN = [15, 25, 40, 60, 90];
 const MOST_DROPPED = 6;
+const MOST_WAYS = 6;
 
 /**
  * What would make more of the day fit, each tried: an earlier start, a later end, another battery, a second camera, a
- * lens fewer, a shot dropped. The cheapest of each kind, those that leave least undone first. Empty when all fits.
+ * lens fewer, a shot dropped. Of each kind the least that does it; those that leave least undone first. Empty when all
+ * fits. Yields how many were tried.
  */
 export function* waysToFit(given: DayCase, plan: DayPlan, options: DayOptions = {}): Generator<number, WayToFit[]> {
   const base = plan.cannot.length;
   if (base === 0) return [];
   const { shoot } = given;
-  const { day } = shoot;
   const order = plan.entries.map(({ shotId }) => shotId);
-  const known = new Map(given.works.map((work) => [work.shot.id, work]));
+  const looks = options.looks ?? new ShotLooks();
   const found: WayToFit[] = [];
-  let done = 0;
-  const attempt = (changed: Shoot, look: (work: ShotWork) => ShotWork, more: DayOptions = {}): DayPlan => {
-    const made = dayCase(changed, {
-      ...options,
-      ...more,
-      look: (shot, number, sun) => {
-        const work = known.get(shot.id);
-        if (work) return look(work);
-        if (options.look) return options.look(shot, number, sun);
-        throw new RangeError(`Shot ${number} was not looked at.`);
-      },
-    });
-    return planOf(made, bestOrder(made.problem, { tries: TRIES, from: toldOrder(made, order) }).order);
-  };
-  const same = (work: ShotWork) => work;
-  const keep = (said: string, tried: DayPlan, changed: Shoot | null): boolean => {
-    const left = tried.cannot.length;
-    if (left >= base) return false;
-    const still = new Set(tried.cannot.map(({ shotId }) => shotId));
-    const fits = plan.cannot.filter(({ shotId }) => !still.has(shotId)).map(({ number }) => number);
-    found.push({ said, left, fits, shoot: changed });
-    return left === 0;
-  };
-  const startMin = options.fromMin ?? day.callMin;
-  if (options.fromMin === undefined)
-    for (const more of STEPS_MIN) {
-      if (startMin - more < 0) break;
-      const changed = { ...shoot, day: { ...day, callMin: startMin - more } };
-      if (keep(`Begin ${more} min earlier, at ${sayClock(startMin - more)}.`, attempt(changed, same), changed)) break;
-      yield (done += 1);
+  let tried = 0;
+  for (const kind of [
+    earlier(given, options),
+    later(given),
+    batteries(given),
+    cameras(given),
+    lenses(given),
+    drops(given, plan),
+  ])
+    for (const { said, day, also, change, drops: given_up } of kind) {
+      const changed = { ...shoot, day: { ...shoot.day, ...day } };
+      const made = dayCase(changed, { ...options, looks, also: also ?? same });
+      const best = bestOrder(made.problem, { tries: TRIES, from: toldOrder(made, order), quick: true });
+      const then = planOf(made, best.order);
+      yield (tried += 1);
+      const left = then.cannot.length;
+      // Giving up one to get one is no gain, but for the last.
+      if (left + given_up >= base && !(given_up > 0 && left === 0)) continue;
+      const still = new Set(then.cannot.map(({ shotId }) => shotId));
+      const fits = plan.cannot.filter(({ shotId }) => !still.has(shotId)).map(({ number }) => number);
+      found.push({ said, left, fits, change });
+      // More of the same is not needed.
+      if (left === 0 && change !== null) break;
     }
-  for (const more of STEPS_MIN) {
-    if (day.wrapMin + more > 2160) break;
-    const changed = { ...shoot, day: { ...day, wrapMin: day.wrapMin + more } };
-    if (keep(`End ${more} min later, at ${sayClock(day.wrapMin + more)}.`, attempt(changed, same), changed)) break;
-    yield (done += 1);
-  }
-  for (const [i, battery] of day.batteries.entries()) {
-    const batteries = day.batteries.map((row, k) => (k === i ? { ...row, count: row.count + 1 } : row));
-    const name =
-      [...shoot.kit.cameras, ...shoot.kit.rigs].find(({ id }) => id === battery.forId)?.name ?? battery.forId;
-    keep(`One more battery for ${name}.`, attempt({ ...shoot, day: { ...day, batteries } }, same), null);
-    yield (done += 1);
-  }
-  const lenses = new Map<string, ShotWork[]>();
-  for (const work of given.works) lenses.set(work.shot.lensId, [...(lenses.get(work.shot.lensId) ?? []), work]);
-  for (const [lensId, rows] of lenses) {
-    if (lenses.size < 2) break;
-    keep(
-      `A second camera for the ${rows[0].lensName}, ready when ${numbers(rows)} ${rows.length === 1 ? 'comes' : 'come'}.`,
-      attempt(withSecondCamera(shoot, rows[0].shot), (work) =>
-        work.shot.lensId === lensId ? { ...work, shot: { ...work.shot, cameraId: SECOND } } : work,
-      ),
-      null,
-    );
-    yield (done += 1);
-    const other = [...lenses.keys()].find((id) => id !== lensId && rows.every(({ shot }) => reaches(shoot, id, shot)));
-    if (rows.length > 2 || other === undefined) continue;
-    const name = shoot.kit.lenses.find(({ id }) => id === other)?.name ?? other;
-    const onIt = new Set(rows.map(({ shot }) => shot.id));
-    const changed = {
-      ...shoot,
-      shots: shoot.shots.map((shot) => (onIt.has(shot.id) ? { ...shot, lensId: other } : shot)),
-    };
-    const tried = attempt(changed, (work) =>
-      onIt.has(work.shot.id) ? { ...work, lensName: name, shot: { ...work.shot, lensId: other } } : work,
-    );
-    keep(`A lens fewer: ${numbers(rows)} through the ${name}, at the same focal length.`, tried, changed);
-    yield (done += 1);
-  }
-  const longest = [...plan.entries].sort((a, b) => b.endS - b.startS - (a.endS - a.startS)).slice(0, MOST_DROPPED);
-  for (const entry of longest) {
-    const wishes = [
-      ...day.wishes.filter(({ shotId }) => shotId !== entry.shotId),
-      { ...entry.work.wish, state: 'dropped' as const },
-    ];
-    const changed = { ...shoot, day: { ...day, wishes } };
-    // Dropping one to get one is no gain.
-    const tried = attempt(changed, same);
-    if (tried.cannot.length < base - 1 || (base === 1 && tried.cannot.length === 0))
-      keep(`Drop ${entry.number}, ${entry.name}, which takes longest.`, tried, changed);
-    yield (done += 1);
-  }
-  return found.sort((a, b) => a.left - b.left).slice(0, 6);
+  return found.sort((a, b) => a.left - b.left).slice(0, MOST_WAYS);
 }
 
 /** The same to its end. */
@@ -126,33 +86,98 @@ export function allWaysToFit(given: DayCase, plan: DayPlan, options: DayOptions 
   }
 }
 
-const SECOND = 'second camera';
-const numbers = (rows: readonly ShotWork[]) => rows.map(({ number }) => number).join(', ');
-
-function reaches({ kit }: Shoot, lensId: string, shot: Shot): boolean {
-  const lens = kit.lenses.find(({ id }) => id === lensId);
-  // What flies has its lens built in.
-  const apart = kit.parts.some(({ of }) => of === lensId) && kit.parts.some(({ of }) => of === shot.lensId);
-  return (
-    lens !== undefined &&
-    apart &&
-    lens.focalLengthMinMm <= shot.focalLengthMm &&
-    lens.focalLengthMaxMm >= shot.focalLengthMm &&
-    lens.fNumberMin <= shot.fNumber
-  );
-}
-
-/** A kit with one camera more, like that of a shot. */
-function withSecondCamera(shoot: Shoot, { cameraId }: Shot): Shoot {
-  const { kit } = shoot;
-  const camera = kit.cameras.find(({ id }) => id === cameraId);
-  const part = kit.parts.find(({ of }) => of === cameraId);
+/** The shoot after a way is taken. */
+export function withDayChange(shoot: Shoot, { day, lens }: DayChange): Shoot {
+  const through = new Set(lens?.shotIds ?? []);
   return {
     ...shoot,
-    kit: {
-      ...kit,
-      cameras: camera ? [...kit.cameras, { ...camera, id: SECOND }] : kit.cameras,
-      parts: part ? [...kit.parts, { ...part, id: SECOND, of: SECOND }] : kit.parts,
-    },
+    day: { ...shoot.day, ...day },
+    shots: lens
+      ? shoot.shots.map((shot) => (through.has(shot.id) ? { ...shot, lensId: lens.lensId } : shot))
+      : shoot.shots,
   };
 }
+
+const ofDay = (said: string, day: Partial<Day>): Candidate => ({ said, day, change: { day, lens: null }, drops: 0 });
+
+/** A day that is under way cannot begin earlier. */
+const earlier = ({ shoot: { day } }: DayCase, { fromMin }: DayOptions): Candidate[] =>
+  STEPS_MIN.filter((more) => fromMin === undefined && day.callMin >= more).map((more) =>
+    ofDay(`Begin ${more} min earlier, at ${sayClock(day.callMin - more)}.`, { callMin: day.callMin - more }),
+  );
+
+const later = ({ shoot: { day } }: DayCase): Candidate[] =>
+  STEPS_MIN.filter((more) => day.wrapMin + more <= 2160).map((more) =>
+    ofDay(`End ${more} min later, at ${sayClock(day.wrapMin + more)}.`, { wrapMin: day.wrapMin + more }),
+  );
+
+const batteries = ({ shoot: { day, kit } }: DayCase): Candidate[] =>
+  day.batteries.map((battery) => ({
+    said: `One more battery for ${[...kit.cameras, ...kit.rigs].find(({ id }) => id === battery.forId)?.name ?? battery.forId}.`,
+    day: { batteries: day.batteries.map((row) => (row === battery ? { ...row, count: row.count + 1 } : row)) },
+    change: null,
+    drops: 0,
+  }));
+
+const numbers = (rows: readonly ShotWork[]) => rows.map(({ number }) => number).join(', ');
+
+/** What is made through each lens that is not built into its camera. */
+function byLens({ works }: DayCase): Map<string, ShotWork[]> {
+  const rows = new Map<string, ShotWork[]>();
+  for (const work of works)
+    if (!work.builtIn) rows.set(work.shot.lensId, [...(rows.get(work.shot.lensId) ?? []), work]);
+  return rows;
+}
+
+const cameras = (given: DayCase): Candidate[] => {
+  const lensRows = [...byLens(given)];
+  if (lensRows.length < 2) return [];
+  return lensRows.map(([lensId, rows]) => ({
+    said: `A second camera with the ${rows[0].lensName}, ready for ${numbers(rows)}.`,
+    also: (work) => (work.shot.lensId === lensId ? { ...work, cameraKey: `second ${work.cameraKey}` } : work),
+    change: null,
+    drops: 0,
+  }));
+};
+
+/** A lens that few shots are made through, where another that is there reaches the same focal length and stop. */
+const lenses = (given: DayCase): Candidate[] => {
+  const rows = byLens(given);
+  return [...rows].flatMap(([lensId, through]) => {
+    const lens = given.shoot.kit.lenses.find(
+      (row) => row.id !== lensId && rows.has(row.id) && through.every(({ shot }) => reaches(row, shot)),
+    );
+    if (through.length > 2 || !lens) return [];
+    const shotIds = through.map(({ shot }) => shot.id);
+    return [
+      {
+        said: `A lens fewer: ${numbers(through)} through the ${lens.name}, at the same focal length.`,
+        also: (work: ShotWork) =>
+          shotIds.includes(work.shot.id)
+            ? { ...work, lensName: lens.name, shot: { ...work.shot, lensId: lens.id } }
+            : work,
+        change: { day: {}, lens: { shotIds, lensId: lens.id } },
+        drops: 0,
+      },
+    ];
+  });
+};
+
+const reaches = (lens: Shoot['kit']['lenses'][number], shot: Shot): boolean =>
+  lens.focalLengthMinMm <= shot.focalLengthMm &&
+  lens.focalLengthMaxMm >= shot.focalLengthMm &&
+  lens.fNumberMin <= shot.fNumber;
+
+const drops = ({ shoot: { day } }: DayCase, plan: DayPlan): Candidate[] =>
+  [...plan.entries]
+    .sort((a, b) => b.endS - b.startS - b.waitS - (a.endS - a.startS - a.waitS))
+    .slice(0, MOST_DROPPED)
+    .map(({ shotId, number, name }) => {
+      const dropped = { ...wishOf(day, shotId), state: 'dropped' as const };
+      return {
+        ...ofDay(`Drop ${number}, ${name}.`, {
+          wishes: [...day.wishes.filter((wish) => wish.shotId !== shotId), dropped],
+        }),
+        drops: 1,
+      };
+    });
