@@ -60,6 +60,8 @@ export function gearChange(
 
 /** Nearer than this is the same spot, m. */
 const SAME_SPOT_M = 5;
+/** A shorter way is not worth a word, s. */
+const SAID_FROM_S = 30;
 
 /** The way from one shot's spot to another's, at walking pace with what is carried. */
 export function wayBetween(
@@ -76,10 +78,13 @@ export function wayBetween(
   const seconds = (walkM * ways) / day.walkMps + packedS;
   return {
     seconds,
-    parts: [
-      `${trim(walkM, 0)} m to the next spot${ways > 1 ? `, ${ways} ways` : ''}${packedS > 0 ? ', packed and unpacked' : ''}, ` +
-        sayMinutes(seconds),
-    ],
+    parts:
+      seconds < SAID_FROM_S
+        ? []
+        : [
+            `${trim(walkM, 0)} m to the next spot${ways > 1 ? `, ${ways} ways` : ''}${packedS > 0 ? ', packed and unpacked' : ''}, ` +
+              sayMinutes(seconds),
+          ],
     walkM,
     carriedKgM: walkM * carriedKg,
   };

@@ -200,7 +200,7 @@ function reasonsOf(given: DayCase, place: Place): string[] {
   const sameAsBefore = before?.rigId === work.rigId && before?.shot.lensId === work.shot.lensId;
   if (before && sameAsBefore) said.push(`On the same rig and lens as ${before.number}.`);
   else if (alike.length > 0 && later[0] === alike[0])
-    said.push(`What it changes to serves ${runOf(later, work)} next.`);
+    said.push(`The same rig and lens serve ${runOf(later, work)} next.`);
   const windowS = windowEnd(given.problem.tasks[task], takesFromS);
   const lasts = work.light.what;
   if (waitS > 60)

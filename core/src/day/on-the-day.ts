@@ -15,17 +15,22 @@ export function goesOnMin(shoot: Shoot, lateMin = 0): number {
   return (doneMin ?? shoot.day.callMin) + lateMin;
 }
 
+type Timed = Pick<DayEntry, 'startS' | 'changeS' | 'setUpS' | 'takesFromS' | 'endS'>;
+
 /** Where a day stands at a minute of its clock. */
-export interface Now {
-  entry: DayEntry | null;
-  next: DayEntry | null;
+export interface Now<E extends Timed> {
+  entry: E | null;
+  next: E | null;
   /** What is to be going on: getting ready, waiting, takes; or nothing any more. */
   doing: 'before' | 'changes' | 'sets up' | 'waits' | 'takes' | 'break' | 'over';
   /** Until when, s. */
   untilS: number | null;
 }
 
-export function nowIn(plan: DayPlan, atMin: number): Now {
+export function nowIn<E extends Timed>(
+  plan: { entries: readonly E[]; breaks: DayPlan['breaks'] },
+  atMin: number,
+): Now<E> {
   const atS = atMin * 60;
   const rest = plan.breaks.find(({ startS, forS }) => atS >= startS && atS < startS + forS);
   const index = plan.entries.findIndex(({ endS }) => endS > atS);

@@ -15,6 +15,8 @@ export interface ShotFacts {
   /** Where the camera starts, m from the middle of the site. */
   xM: number;
   yM: number;
+  /** Where the camera starts and ends, m east, north and up, and how far from its subject it is there. */
+  marks: { fromM: [number, number, number]; toM: [number, number, number]; subjectFromM: number; subjectToM: number };
   /** How many motions at once: travel, rise, turn, tilt, roll, zoom, focus. */
   motions: number;
   gigabytes: number;
@@ -38,6 +40,7 @@ export function shotFacts(shoot: Shoot, shot: Shot): ShotFacts {
     lensHeightM: Math.max(0, ...[0, filmed.count >> 1, filmed.count - 1].map((row) => filmed.zM[row])),
     xM: filmed.xM[0],
     yM: filmed.yM[0],
+    marks: marksOf(filmed),
     motions: motionsOf(filmed, shot),
     gigabytes: timePlan(made).cardGB,
     ...peopleIn(shoot, shot),
@@ -59,6 +62,16 @@ export class ShotLooks {
     this.kept.set(shot, facts);
     return facts;
   }
+}
+
+function marksOf({ count, xM, yM, zM, subjectDistanceM }: Samples): ShotFacts['marks'] {
+  const last = count - 1;
+  return {
+    fromM: [xM[0], yM[0], zM[0]],
+    toM: [xM[last], yM[last], zM[last]],
+    subjectFromM: subjectDistanceM[0],
+    subjectToM: subjectDistanceM[last],
+  };
 }
 
 /** Who is seen or walks in a shot. */

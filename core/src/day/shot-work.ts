@@ -31,6 +31,7 @@ export interface ShotWork {
   /** All tries with what lies between them and a look at each, s. */
   takesS: number;
   gigabytes: number;
+  marks: ShotFacts['marks'];
   /** How many motions at once: travel, rise, turn, tilt, roll, zoom, focus. */
   motions: number;
   hands: Hand[];
@@ -91,6 +92,7 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
     resetS,
     takesS,
     gigabytes: (facts.gigabytes * tries * tryS) / Math.max(0.1, facts.durationS),
+    marks: facts.marks,
     motions: facts.motions,
     hands,
     before: facts.before,

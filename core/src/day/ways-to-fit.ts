@@ -61,7 +61,7 @@ export function* waysToFit(given: DayCase, plan: DayPlan, options: DayOptions = 
   ])
     for (const { said, day, also, change, drops: given_up } of kind) {
       const changed = { ...shoot, day: { ...shoot.day, ...day } };
-      const made = dayCase(changed, { ...options, looks, also: also ?? same });
+      const made = dayCase(changed, { ...options, looks, ...(also ? { also } : {}) });
       const best = bestOrder(made.problem, { tries: TRIES, from: toldOrder(made, order), quick: true });
       const then = planOf(made, best.order);
       yield (tried += 1);

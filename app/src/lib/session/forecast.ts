@@ -9,7 +9,10 @@ const KEPT = 'gentle-arc-weather';
  * The weather of a day at a place: from the service, or, where there is no network, the copy this browser kept of it.
  * Gives a sentence when there is neither.
  */
-export async function weatherOf(place: string, day: string): Promise<{ forecast: WeatherForecast; kept: boolean } | string> {
+export async function weatherOf(
+  place: string,
+  day: string,
+): Promise<{ forecast: WeatherForecast; kept: boolean } | string> {
   const key = `${KEPT}:${place}:${day}`;
   try {
     const answer = await fetch(`${resolve('/api/weather')}?place=${encodeURIComponent(place)}&day=${day}`);

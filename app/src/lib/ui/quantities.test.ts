@@ -10,6 +10,7 @@ const FINEST: Record<Quantity, number> = {
   tenth: 0.005,
   degps: 0.05,
   s: 0.0005,
+  clock: 0.51,
   mm: 0.005,
   size: 0.013,
   mps: 0.005,
@@ -51,8 +52,10 @@ describe('numbers of fields', () => {
         fc.constantFrom('metric' as const, 'imperial' as const),
         fc.double({ min: 0.01, max: 500, noNaN: true }),
         fc.double({ min: 0.5, max: 400, noNaN: true }),
-        (unit, units, min, wide) => {
-          const max = min + wide;
+        (unit, units, from, wide) => {
+          // Times of day are whole minutes.
+          const min = unit === 'clock' ? Math.round(from) : from;
+          const max = min + (unit === 'clock' ? Math.ceil(wide) : wide);
           for (const end of [min, max])
             expect(within(sayQuantity(end, unit, units), 'It', unit, units, min, max)).toBe(end);
         },

@@ -8,6 +8,7 @@ import {
   sayExactLength,
   sayExactMass,
   sayExactMm,
+  sayClock,
   saySpeed,
   trim,
   type Units,
@@ -40,6 +41,7 @@ const DIGITS: Partial<Record<Quantity, number>> = {
 export function sayQuantity(value: number, unit: Quantity, units: Units): string {
   if (unit === 'm') return sayExactLength(value, units);
   if (unit === 'mps') return saySpeed(value, units);
+  if (unit === 'clock') return sayClock(value);
   if (unit === 'g') return sayExactMass(value / 1000, units);
   if (unit === 'size') return sayExactMm(value, units);
   if (unit === 'fine') return `${Number(value.toPrecision(6))}`;
@@ -59,12 +61,24 @@ export function readQuantity(text: string, unit: Quantity, units: Units, rateHz 
     const massKg = parseMass(text, units);
     return massKg === null ? null : massKg * 1000;
   }
+  if (unit === 'clock') return readClock(text);
   const time = unit === 'shutter' ? /^\s*1\s*\/\s*(\d+(?:[.,]\d+)?)\s*s?\s*$/.exec(text) : null;
   if (time) return (360 * rateHz) / Number(time[1].replace(',', '.'));
   const match = /^\s*([-−]?(?:\d+(?:[.,]\d*)?|[.,]\d+))\s*(°\/s|°|s|mm|deg|%|N|Hz|fps)?\s*$/.exec(text);
   if (!match) return null;
   const number = Number(match[1].replace('−', '-').replace(',', '.'));
   return unit === 'share' ? Math.round(number * 1e6) / 1e8 : number;
+}
+
+/** A time of day in minutes after midnight: 7, 7:05, 7.05, 0705, 1:30 pm, 1:30 +1 of the next day; null when it is none. */
+function readClock(text: string): number | null {
+  const match = /^\s*(\d{1,2})(?:[:.h]?([0-5]\d))?\s*(am|pm)?\s*([+−-]\d+)?\s*$/i.exec(text);
+  if (!match) return null;
+  const [, hours, minutes, half, next] = match;
+  const hour = Number(hours);
+  if (half && (hour < 1 || hour > 12)) return null;
+  const turned = half ? (hour % 12) + (half.toLowerCase() === 'pm' ? 12 : 0) : hour;
+  return turned * 60 + Number(minutes ?? 0) + Number((next ?? '0').replace('−', '-')) * 1440;
 }
 
 const HINTS: Partial<Record<Quantity, string>> = {
@@ -88,7 +102,7 @@ export function within(
   const say = (value: number) => sayQuantity(value, unit, units);
   const value = readQuantity(text, unit, units, rateHz);
   if (value === null || !Number.isFinite(value))
-    return `${label}: “${clipped(text, 40)}” is not a number${HINTS[unit] ?? ''}; type one from ${say(min)} to ${say(max)}.`;
+    return `${label}: “${clipped(text, 40)}” is not ${unit === 'clock' ? 'a time such as 7:30' : `a number${HINTS[unit] ?? ''}`}; type one from ${say(min)} to ${say(max)}.`;
   for (const end of [min, max])
     if (say(value) === say(end) || Math.abs(value - end) <= 1e-9 * Math.max(1, Math.abs(end))) return end;
   if (value < min || value > max)

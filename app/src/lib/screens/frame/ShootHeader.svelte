@@ -3,7 +3,7 @@
   import { page } from '$app/state';
   import { AdjustmentsHorizontalOutline, FileExportOutline, RedoOutline, UndoOutline } from 'flowbite-svelte-icons';
   import { exportPath, exportShoot } from '../../session/exports';
-  import { kitHref, lensHref, limitsHref, moveHref, scoutHref, shotsHref } from '$lib/session/links';
+  import { dayHref, kitHref, lensHref, limitsHref, moveHref, scoutHref, shotsHref } from '$lib/session/links';
   import EarlierStates from './EarlierStates.svelte';
   import Menu from '$lib/ui/Menu.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -16,6 +16,7 @@
   const shotId = $derived(page.params.shotId);
   const bench = $derived(/\/(lens|marks)$/.test(page.route.id ?? ''));
   const kit = $derived(page.route.id?.endsWith('/kit') ?? false);
+  const day = $derived(page.route.id?.endsWith('/day') ?? false);
   const scout = $derived(page.route.id?.endsWith('/scout') ?? false);
   /** The shot that is open, or through which the place is seen. */
   const seenThrough = $derived(shotId ?? (scout ? (page.url.searchParams.get('shot') ?? undefined) : undefined));
@@ -53,9 +54,10 @@
     <a
       class="quiet-button tab"
       href={shotsHref(store.shoot.id)}
-      aria-current={shotId || limits || kit || scout ? undefined : 'page'}>Shots</a
+      aria-current={shotId || limits || kit || day || scout ? undefined : 'page'}>Shots</a
     >
     <a class="quiet-button tab" href={kitHref(store.shoot.id)} aria-current={kit ? 'page' : undefined}>Kit</a>
+    <a class="quiet-button tab" href={dayHref(store.shoot.id)} aria-current={day ? 'page' : undefined}>Day</a>
     {#if limits}<span class="text-soft" aria-hidden="true">›</span>
       <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}
@@ -137,6 +139,20 @@
     border-radius: 6px;
     color: inherit;
     max-width: 16rem;
+  }
+  @media (max-width: 460px) {
+    header {
+      gap: 0;
+      padding-inline: 0.35rem;
+    }
+    .tab {
+      padding: 0 0.17rem;
+      font-size: 0.93rem;
+    }
+    header :global(.quiet-button:not(.tab)) {
+      min-width: 2.3rem;
+      padding: 0 0.3rem;
+    }
   }
   header :global(.shoot-name:hover) {
     background: color-mix(in srgb, var(--subject) 9%, transparent);

@@ -1,18 +1,12 @@
 import type { Shoot } from '@gentle-arc/core/model';
 import { trim } from '@gentle-arc/core/model';
 import { kindWords } from '@gentle-arc/core/sequence';
+import { paper, printPage } from '$lib/ui/print';
 import type { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
 import type { Story } from '$lib/workers/board-messages';
 import { movesOf, sizeWords } from './board-words';
 
 const FRAME_PX = 420;
-
-const el = (tag: string, text: string, look = ''): HTMLElement => {
-  const made = document.createElement(tag);
-  made.textContent = text;
-  made.className = look;
-  return made;
-};
 
 const STYLE = `
   @page { size: A4 portrait; margin: 11mm; }
@@ -32,46 +26,38 @@ const STYLE = `
 
 /** Prints the board, so many shots to a page: the middle of each large, its start and its end under it. */
 export async function printBoard(shoot: Shoot, story: Story, frames: ShotFrames, count: number): Promise<void> {
-  const page = document.createElement('iframe');
-  page.title = 'Board to print';
-  page.style.cssText = 'position:fixed;width:0;height:0;border:0';
-  document.body.append(page);
-  const inside = page.contentDocument;
-  const window_ = page.contentWindow;
-  if (!inside || !window_) return;
-  inside.head.append(el('style', STYLE), el('title', shoot.name));
-  for (let from = 0; from < story.board.length; from += count) {
-    const sheet = el('div', '', `page ${count === 6 ? 'six' : 'twelve'}`);
-    for (const told of story.board.slice(from, from + count)) {
-      const shot = shoot.shots.find(({ id }) => id === told.shotId);
-      if (!shot) continue;
-      const cell = el('div', '', 'shot');
-      const bitmap = await frames.ask(shoot, shot, told.rows, FRAME_PX, false, () => true);
-      if (bitmap) {
-        const canvases = told.rows.map((_, i) => {
-          const high = Math.round(bitmap.height / told.rows.length);
-          const canvas = inside.createElement('canvas');
-          Object.assign(canvas, { width: bitmap.width, height: high });
-          canvas.getContext('2d')?.drawImage(bitmap, 0, i * high, bitmap.width, high, 0, 0, bitmap.width, high);
-          return canvas;
-        });
-        const small = el('div', '', 'small');
-        small.append(canvases[0], canvases[2]);
-        cell.append(canvases[1], small);
-      } else cell.append(el('div', '', 'none'));
-      cell.append(
-        el('b', `${told.number} ${shot.name}`),
-        el(
-          'p',
-          `${shot.sceneName ? `${shot.sceneName} · ` : ''}${movesOf(shot)} · ${sizeWords(told)} · ${trim(told.cutS, 1)} s`,
-        ),
-        el('p', told.number < story.board.length ? `then: ${kindWords(shot.join.kind)}` : 'the end'),
-      );
-      if (shot.note) cell.append(el('p', shot.note.slice(0, 160)));
-      sheet.append(cell);
+  await printPage(shoot.name, STYLE, async (body, inside) => {
+    for (let from = 0; from < story.board.length; from += count) {
+      const sheet = paper('div', '', `page ${count === 6 ? 'six' : 'twelve'}`);
+      for (const told of story.board.slice(from, from + count)) {
+        const shot = shoot.shots.find(({ id }) => id === told.shotId);
+        if (!shot) continue;
+        const cell = paper('div', '', 'shot');
+        const bitmap = await frames.ask(shoot, shot, told.rows, FRAME_PX, false, () => true);
+        if (bitmap) {
+          const canvases = told.rows.map((_, i) => {
+            const high = Math.round(bitmap.height / told.rows.length);
+            const canvas = inside.createElement('canvas');
+            Object.assign(canvas, { width: bitmap.width, height: high });
+            canvas.getContext('2d')?.drawImage(bitmap, 0, i * high, bitmap.width, high, 0, 0, bitmap.width, high);
+            return canvas;
+          });
+          const small = paper('div', '', 'small');
+          small.append(canvases[0], canvases[2]);
+          cell.append(canvases[1], small);
+        } else cell.append(paper('div', '', 'none'));
+        cell.append(
+          paper('b', `${told.number} ${shot.name}`),
+          paper(
+            'p',
+            `${shot.sceneName ? `${shot.sceneName} · ` : ''}${movesOf(shot)} · ${sizeWords(told)} · ${trim(told.cutS, 1)} s`,
+          ),
+          paper('p', told.number < story.board.length ? `then: ${kindWords(shot.join.kind)}` : 'the end'),
+        );
+        if (shot.note) cell.append(paper('p', shot.note.slice(0, 160)));
+        sheet.append(cell);
+      }
+      body.append(sheet);
     }
-    inside.body.append(sheet);
-  }
-  window_.addEventListener('afterprint', () => page.remove());
-  window_.print();
+  });
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { clockAt, type DayLight, type LightWindow } from '@gentle-arc/core/light';
+  import { clockAt, type LightWindow } from '@gentle-arc/core/light';
   import type { SitePlace } from '@gentle-arc/core/model';
+  import { SKY_COLOURS } from './sky-colours';
 
   /** A day as a strip of its light, midnight to midnight by the clock of the place; a press or an arrow key sets the time. */
   interface Props {
@@ -12,15 +13,6 @@
   let { place, day, at, onpick }: Props = $props();
 
   const DAY_MS = 86_400_000;
-  const COLOURS: Record<DayLight, string> = {
-    night: '#1d2a35',
-    'astronomical twilight': '#2b4152',
-    'nautical twilight': '#47657c',
-    'civil twilight': '#8aa0ad',
-    'low sun': '#e0a04e',
-    day: '#f0dca8',
-    'high sun': '#f7f0dc',
-  };
   const startMs = $derived(day.windows[0].start.getTime());
   const share = (moment: Date) => (moment.getTime() - startMs) / DAY_MS;
   const time = (moment: Date) => clockAt(place, moment).time;
@@ -56,7 +48,7 @@
   {#each day.windows as { name, start, end } (start.getTime())}
     <span
       title="{name}, {time(start)} to {time(end)}"
-      style="left: {share(start) * 100}%; width: {(share(end) - share(start)) * 100}%; background: {COLOURS[name]}"
+      style="left: {share(start) * 100}%; width: {(share(end) - share(start)) * 100}%; background: {SKY_COLOURS[name]}"
     ></span>
   {/each}
   <i style="left: {share(at) * 100}%"></i>

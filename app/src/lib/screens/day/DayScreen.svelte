@@ -1,0 +1,196 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import type { WeatherForecast } from '@gentle-arc/core/light';
+  import { clockAt } from '@gentle-arc/core/light';
+  import { sayClock, sayMinutes } from '@gentle-arc/core/model';
+  import { weatherOf } from '$lib/session/forecast';
+  import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import WordBar from '$lib/ui/WordBar.svelte';
+  import DayRibbon from '$lib/views/day/DayRibbon.svelte';
+  import { LiveDay } from '$lib/workers/live-day.svelte';
+  import DayList from './DayList.svelte';
+  import DayPapers from './DayPapers.svelte';
+  import HoursWords from './HoursWords.svelte';
+  import NowBar from './NowBar.svelte';
+  import OrderWords from './OrderWords.svelte';
+  import PackWords from './PackWords.svelte';
+  import PowerWords from './PowerWords.svelte';
+  import SkyWords from './SkyWords.svelte';
+  import WishWords from './WishWords.svelte';
+
+  /** The day of shooting: what is shot when and why, what does not fit, and where it stands. */
+  type Word = 'order' | 'hours' | 'sky' | 'power' | 'pack' | 'papers' | 'shot';
+  let { store }: { store: ShootStore } = $props();
+
+  const { shoot } = $derived(store);
+  const live = new LiveDay();
+  let open = $state<Word>('order');
+  let folded = $state(true);
+  let chosenId: string | null = $state(null);
+  let forecast = $state.raw<WeatherForecast | null>(null);
+  let forecastSaid: string | null = $state(null);
+  let nowMin: number | null = $state(null);
+
+  const day = $derived(live.day.answer);
+  const chosen = $derived(shoot.shots.find(({ id }) => id === chosenId) ?? null);
+  const shown: Word = $derived(open === 'shot' && !chosen ? 'order' : open);
+  const WORDS = $derived([
+    { word: 'order' as const, name: 'Order' },
+    { word: 'hours' as const, name: 'Hours' },
+    { word: 'sky' as const, name: 'Weather' },
+    { word: 'power' as const, name: 'Power' },
+    { word: 'pack' as const, name: 'Pack' },
+    { word: 'papers' as const, name: 'Papers' },
+    ...(chosen ? [{ word: 'shot' as const, name: `Shot ${shoot.shots.indexOf(chosen) + 1}` }] : []),
+  ]);
+  const asked = $derived({ shoot, forecast, lateMin: 0 });
+
+  $effect(() => void live.day.ask(asked));
+  $effect(() => {
+    const { date } = shoot.day;
+    const place = shoot.name;
+    forecast = null;
+    forecastSaid = null;
+    if (date === null) return;
+    void weatherOf(place, date).then((answer) => {
+      if (shoot.day.date !== date || shoot.name !== place) return;
+      if (typeof answer === 'string') forecastSaid = answer;
+      else {
+        ({ forecast } = answer);
+        forecastSaid =
+          answer.forecast.source + (answer.kept ? ' There is no network: this is the copy kept here.' : '');
+      }
+    });
+  });
+  /** The clock of the place, while it is that day there. */
+  $effect(() => {
+    const { date } = shoot.day;
+    const zone = shoot.site.place ?? { utcOffsetH: -new Date().getTimezoneOffset() / 60 };
+    const look = () => {
+      const clock = clockAt(zone, new Date());
+      const [hour, minute] = clock.time.split(':').map(Number);
+      nowMin = clock.day === date ? hour * 60 + minute : null;
+    };
+    look();
+    const timer = setInterval(look, 10_000);
+    return () => clearInterval(timer);
+  });
+  onDestroy(() => live.close());
+
+  function choose(id: string) {
+    chosenId = id;
+    open = 'shot';
+    folded = false;
+  }
+  function turnTo(word: Word) {
+    folded = word === shown && !folded;
+    open = word;
+  }
+</script>
+
+<main class="screen">
+  <div class="large">
+    <div class="head">
+      <h1 class="font-display text-3xl">Day</h1>
+      {#if day}
+        <p class="text-soft">
+          {day.plan.entries.length}
+          {day.plan.entries.length === 1 ? 'shot' : 'shots'}{day.plan.entries.length > 0
+            ? `, ${sayClock(day.plan.startS / 60)} to ${sayClock(day.plan.endS / 60)}`
+            : ''}{day.plan.waitS > 600 ? `, ${sayMinutes(day.plan.waitS)} of it waiting` : ''}{day.sunSaid
+            ? `; ${day.sunSaid}`
+            : ''}
+        </p>
+      {:else if !live.day.problem}<p class="text-soft" role="status">Looking at the shots…</p>{/if}
+    </div>
+    {#if live.day.problem}<Trouble>{live.day.problem}</Trouble>{/if}
+    {#if live.problem}<Trouble>{live.problem}</Trouble>{/if}
+    {#if day}
+      <NowBar {store} {live} {asked} {day} {nowMin} onchoose={choose} />
+      {#if day.plan.entries.length > 0}
+        <DayRibbon
+          {day}
+          callMin={shoot.day.callMin}
+          wrapMin={shoot.day.wrapMin}
+          {nowMin}
+          {chosenId}
+          onchoose={choose}
+        />
+      {/if}
+      <DayList {store} {day} {chosenId} onchoose={choose} onfit={() => turnTo('order')} />
+    {/if}
+  </div>
+  <div class="right">
+    <WordBar label="More of this day" words={WORDS} open={shown} onopen={turnTo} />
+    <div class="words" class:folded>
+      {#if shown === 'order'}<OrderWords {store} {live} {asked} {day} />
+      {:else if shown === 'hours'}<HoursWords {store} />
+      {:else if shown === 'sky'}<SkyWords {store} {day} said={forecastSaid} />
+      {:else if shown === 'power'}<PowerWords {store} {day} />
+      {:else if shown === 'pack'}<PackWords {store} {day} />
+      {:else if shown === 'papers'}<DayPapers {store} {live} {asked} {day} />
+      {:else if chosen}<WishWords {store} shot={chosen} {day} />{/if}
+    </div>
+  </div>
+</main>
+
+<style>
+  .screen {
+    display: flex;
+    gap: 1.2rem;
+    height: calc(100dvh - 3rem);
+    padding: 0 1rem;
+  }
+  .large {
+    flex: 2.2;
+    min-width: 0;
+    overflow-y: auto;
+    padding-right: 0.3rem;
+  }
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0.2rem 1rem;
+    padding: 0.3rem 0;
+  }
+  .right {
+    flex: 1;
+    min-width: 21rem;
+    max-width: 28rem;
+    display: flex;
+    flex-direction: column;
+    gap: 0.4rem;
+  }
+  .words {
+    flex: 1;
+    min-height: 0;
+    overflow-y: auto;
+    padding: 0 0.3rem 1rem 0;
+  }
+  @media (max-width: 799px) {
+    .screen {
+      flex-direction: column;
+      height: auto;
+      padding: 0 0.75rem 1rem;
+    }
+    .large {
+      overflow: visible;
+    }
+    .right {
+      position: sticky;
+      bottom: 0;
+      z-index: 3;
+      min-width: 0;
+      max-width: none;
+      max-height: 56dvh;
+      padding-bottom: 0.4rem;
+      border-top: 1px solid var(--hairline);
+      background: var(--paper);
+    }
+    .words.folded {
+      display: none;
+    }
+  }
+</style>
