@@ -30,6 +30,7 @@
   let chosenId: string | null = $state(null);
   let forecast = $state.raw<WeatherForecast | null>(null);
   let forecastSaid: string | null = $state(null);
+  let fitAsked = $state(0);
   let nowMin: number | null = $state(null);
 
   const day = $derived(live.day.answer);
@@ -83,6 +84,11 @@
     open = 'shot';
     folded = false;
   }
+  function fit() {
+    open = 'order';
+    folded = false;
+    fitAsked += 1;
+  }
   function turnTo(word: Word) {
     folded = word === shown && !folded;
     open = word;
@@ -118,13 +124,13 @@
           onchoose={choose}
         />
       {/if}
-      <DayList {store} {day} {chosenId} onchoose={choose} onfit={() => turnTo('order')} />
+      <DayList {store} {day} {chosenId} onchoose={choose} onfit={fit} />
     {/if}
   </div>
   <div class="right">
     <WordBar label="More of this day" words={WORDS} open={shown} onopen={turnTo} />
     <div class="words" class:folded>
-      {#if shown === 'order'}<OrderWords {store} {live} {asked} {day} />
+      {#if shown === 'order'}<OrderWords {store} {live} {asked} {day} {fitAsked} />
       {:else if shown === 'hours'}<HoursWords {store} />
       {:else if shown === 'sky'}<SkyWords {store} {day} said={forecastSaid} />
       {:else if shown === 'power'}<PowerWords {store} {day} />

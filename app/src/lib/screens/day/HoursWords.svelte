@@ -152,18 +152,26 @@
           onclick={() => set({ people: day.people.filter(({ id }) => id !== person.id) })}>Remove</button
         >
       </p>
-      <div class="skills" role="group" aria-label="What {person.name} can do">
-        {#each SKILLS as skill (skill)}
-          <label
-            ><input
-              type="checkbox"
-              checked={person.skills.includes(skill)}
-              onchange={() => setPerson(person.id, { skills: toggled(person.skills, skill) })}
-            />
-            {SKILL_WORDS[skill]}</label
-          >
-        {/each}
-      </div>
+      {#if person.pieceId !== null && person.skills.length === 0}
+        <button
+          class="link"
+          aria-label="{person.name} also helps behind the camera"
+          onclick={() => setPerson(person.id, { skills: ['helps'] })}>also helps behind the camera</button
+        >
+      {:else}
+        <div class="skills" role="group" aria-label="What {person.name} can do">
+          {#each SKILLS as skill (skill)}
+            <label
+              ><input
+                type="checkbox"
+                checked={person.skills.includes(skill)}
+                onchange={() => setPerson(person.id, { skills: toggled(person.skills, skill) })}
+              />
+              {SKILL_WORDS[skill]}</label
+            >
+          {/each}
+        </div>
+      {/if}
     </div>
   {/each}
   {#if day.people.length < 40}

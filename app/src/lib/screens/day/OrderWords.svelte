@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { changeDay } from '@gentle-arc/core/edit';
   import { type DayChange, withDayChange } from '@gentle-arc/core/day';
   import type { WeatherForecast } from '@gentle-arc/core/light';
@@ -14,8 +15,10 @@
     live: LiveDay;
     asked: { shoot: Shoot; forecast: WeatherForecast | null; lateMin: number };
     day: ShownDay | null;
+    /** How often somebody has asked elsewhere what would make it fit. */
+    fitAsked: number;
   }
-  let { store, live, asked, day }: Props = $props();
+  let { store, live, asked, day, fitAsked }: Props = $props();
 
   const { shoot } = $derived(store);
   let said: string[] = $state.raw([]);
@@ -42,6 +45,12 @@
     const rows = await live.ways(asked);
     ways = rows && { of, rows };
   }
+  let fitTried = untrack(() => fitAsked);
+  $effect(() => {
+    if (fitAsked === fitTried) return;
+    fitTried = fitAsked;
+    untrack(() => void tryWays());
+  });
   async function compare() {
     const of = shoot;
     const rows = await live.alternatives(asked);
@@ -132,8 +141,9 @@
         <table>
           <thead
             ><tr
-              ><th>Looks for</th><th>Over at</th><th>Lenses</th><th>Rigs</th><th>High sun</th><th>Left out</th><th
-              ></th></tr
+              ><th>Looks for</th><th>Over at</th><th>Lenses</th><th>Rigs</th><th>Carried, kg m</th><th>High sun</th><th
+                >Left out</th
+              ><th></th></tr
             ></thead
           >
           <tbody>
@@ -143,6 +153,7 @@
                 <td>{sayClock(row.endS / 60)}</td>
                 <td>{row.lensChanges}</td>
                 <td>{row.rigChanges}</td>
+                <td>{trim(row.carriedKgM, 0)}</td>
                 <td>{row.harshS < 30 ? '—' : sayMinutes(row.harshS)}</td>
                 <td>{row.cannot.length === 0 ? '—' : row.cannot.join(', ')}</td>
                 <td

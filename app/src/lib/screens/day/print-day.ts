@@ -1,6 +1,7 @@
-import { clipped, sayClock, sayMinutes, type Shoot, shotDurationS, trim } from '@gentle-arc/core/model';
+import { clipped, sayClock, sayLength, sayMinutes, type Shoot, shotDurationS, trim } from '@gentle-arc/core/model';
 import { checklistOf, needOf } from '@gentle-arc/core/supports';
 import { DECIDES } from '@gentle-arc/core/model';
+import { preferences } from '$lib/ui/preferences.svelte';
 import { paper, printPage } from '$lib/ui/print';
 import type { ShownDay, ShownEntry } from '$lib/workers/day-messages';
 
@@ -20,6 +21,7 @@ const STYLE = `
   li { padding: 0.6mm 0; }
   .box::before { content: ''; display: inline-block; width: 3.2mm; height: 3.2mm; margin-right: 2mm; border: 0.35mm solid #000; vertical-align: -0.4mm; }
   .two { columns: 2; column-gap: 8mm; }
+  .whole { break-inside: avoid; }
   .card { height: 128mm; box-sizing: border-box; padding: 5mm; border: 0.5mm solid #000; margin-bottom: 6mm; overflow: hidden; }
   .card h2 { margin-top: 0; font-size: 15pt; }
   .card .boxes { letter-spacing: 2mm; font-size: 15pt; }
@@ -168,15 +170,17 @@ function settings(shoot: Shoot, entry: ShownEntry): string[] {
     `f/${trim(shot.fNumber, 1)}, ISO ${trim(shot.light.iso, 0)}, ${trim(shot.shutterDeg, 0)}° at ${trim(shot.captureRateHz, 2)}`,
     ...filters,
     shot.focus.mode === 'fixed'
-      ? `focus ${trim(shot.focus.distanceM, 2)} m`
+      ? `focus ${sayLength(shot.focus.distanceM, preferences.units)}`
       : `focus ${shot.focus.mode === 'follow' ? 'follows' : 'racks'}, ${shot.puller}`,
   ];
 }
 
 function marks({ work }: ShownEntry): string[] {
-  const at = ([x, y, z]: readonly number[]) => `${trim(x, 1)} east, ${trim(y, 1)} north, ${trim(z, 2)} up`;
+  const say = (m: number) => sayLength(m, preferences.units);
+  const at = ([x, y, z]: readonly number[]) =>
+    `${say(Math.abs(x))} ${x < 0 ? 'west' : 'east'}, ${say(Math.abs(y))} ${y < 0 ? 'south' : 'north'}, ${say(z)} up`;
   const { fromM, toM, subjectFromM, subjectToM } = work.marks;
-  return [`start ${at(fromM)} m, ${trim(subjectFromM, 1)} m away`, `stop ${at(toM)} m, ${trim(subjectToM, 1)} m away`];
+  return [`start ${at(fromM)}, ${say(subjectFromM)} away`, `stop ${at(toM)}, ${say(subjectToM)} away`];
 }
 
 export const printCards = (shoot: Shoot, day: ShownDay): Promise<void> =>
@@ -253,7 +257,7 @@ export const printChecklists = (shoot: Shoot, day: ShownDay): Promise<void> =>
         paper(
           'ul',
           '',
-          'two',
+          'two whole',
           ...checklistOf(build, shoot.kit, own, shoot.site.pieces).map(({ said }) => paper('li', said, 'box')),
         ),
       );

@@ -199,7 +199,7 @@
       {@const y = POWER_Y + i * POWER_HIGH}
       <line class="store" x1={LEFT} x2={wide - LEFT} y1={y + 17} y2={y + 17} />
       {#each day.plan.power.filter((row) => row.forId === forId) as { fromS, toS, what }, k (k)}
-        <rect class={what} x={s(fromS)} y={y + 2} width={Math.max(2, s(toS) - s(fromS))} height="8" rx="2" />
+        <rect class={what} x={s(fromS)} y={y + 13} width={Math.max(2, s(toS) - s(fromS))} height="8" rx="2" />
       {/each}
       <text class="battery" x={LEFT} y={y + 9}>{name}</text>
     {/each}
