@@ -113,7 +113,7 @@ describe('as a program', () => {
     [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
     [
       ['fly', DEMO],
-      /^arc: command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, check, moves or schema; it is "fly"\.\n$/,
+      /^arc: command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, check, moves or schema; it is "fly"\.\n$/,
     ],
   ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
     const { stdout, stderr, status } = arc(...args);
@@ -224,5 +224,44 @@ describe('arc balance and arc stand', () => {
     [['stand', DEMO, '--build', '1'], '--build 1, Sled with the 35, is for arc balance, not arc stand.'],
   ])('%j is refused with a sentence', async (args, sentence) => {
     await expect(run(args)).rejects.toThrow(sentence);
+  });
+});
+
+describe('arc day', () => {
+  interface PrintedDay {
+    entries: { shot: number; startS: number; changeS: number; setUpS: number; takesS: number; reasons: string[] }[];
+    totalS: number;
+    startS: number;
+    cannot: { shot: number; why: string }[];
+  }
+  const day = async (...args: string[]) => JSON.parse(await run(['day', DEMO, ...args])) as PrintedDay;
+
+  it('prints the order that is kept, that of the story, and the best; and the rest of a day that runs late', async () => {
+    const kept = await day();
+    expect(kept.entries.length).toBeGreaterThan(15);
+    const numbers = async (...args: string[]) =>
+      (await run(['day', DEMO, '--format', 'csv', ...args]))
+        .split('\n')
+        .flatMap((line) => /^[\d:]+,[\d:]+,[\d:]+,(\d+),/.exec(line)?.[1] ?? [])
+        .map(Number);
+    expect(await numbers()).toEqual(kept.entries.map(({ shot }) => shot));
+    const story = await numbers('--order', 'story');
+    expect(story).toEqual([...story].sort((a, b) => a - b));
+    const best = await numbers('--order', 'best');
+    expect(best.length).toBeGreaterThanOrEqual(kept.entries.length);
+    expect(best.length).toBeGreaterThan(story.length);
+    expect(await run(['day', DEMO, '--late', '20', '--format', 'csv'])).toMatch(/\n4:30,/);
+  });
+  it('prints iCalendar and CSV', async () => {
+    expect(await run(['day', DEMO, '--format', 'ics'])).toMatch(/^BEGIN:VCALENDAR\r\n/);
+    expect(await run(['day', DEMO, '--format', 'csv'])).toMatch(/^begins,takes_from,ends,number,name/);
+  });
+  it.each([
+    [['--order', 'random'], '--order must be story or best; it is "random".'],
+    [['--late', 'soon'], '--late must be minutes from 0 to 1440; it is "soon".'],
+    [['--late=-5'], '--late must be minutes from 0 to 1440; it is "-5".'],
+    [['--format', 'pdf'], '--format must be json, ics or csv; it is "pdf".'],
+  ])('refuses %j with a sentence', async (args, sentence) => {
+    await expect(run(['day', DEMO, ...args])).rejects.toThrow(sentence);
   });
 });

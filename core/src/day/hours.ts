@@ -22,7 +22,7 @@ export function joined(rows: readonly Hours[]): Hours[] {
   for (const row of [...rows].sort((a, b) => a.fromMin - b.fromMin)) {
     const last = made.at(-1);
     if (last && row.fromMin <= last.toMin) last.toMin = Math.max(last.toMin, row.toMin);
-    else made.push({ ...row });
+    else made.push({ fromMin: row.fromMin, toMin: row.toMin });
   }
   return made;
 }

@@ -6,7 +6,16 @@
  * planOf(given, bestOrder(given.problem).order).entries[0].reasons; // why the first shot comes first
  */
 export { type ChangeOver, changeOver, gearChange, wayBetween } from './change-over';
-export { type CannotEntry, type DayEntry, type DayPlan, planOf, type PowerUse, sunWords, toldOrder } from './day-plan';
+export {
+  type CannotEntry,
+  type DayEntry,
+  dayNotes,
+  type DayPlan,
+  planOf,
+  type PowerUse,
+  sunWords,
+  toldOrder,
+} from './day-plan';
 export { type DayCase, dayCase, type DayOptions, isOpen } from './day-problem';
 export { type Hand, whoDoes } from './hands';
 export { altitudeAt, momentAt, type SunOfDay, sunOfDay, sunTimes } from './light-hours';

@@ -18,11 +18,15 @@ export interface SearchOptions {
   from?: readonly number[];
   /** Only from that order on, and not for long: for a day that has to go on now. */
   quick?: boolean;
+  /** Without trying every place for every shot at the end. */
+  rough?: boolean;
 }
 
 /** So few are tried in every order there is. */
 export const EVERY_ORDER_TO = 8;
-const USUAL_TRIES = 60_000;
+/** So many are settled by trying every place for every shot; of more there is no day that holds them. */
+export const SETTLED_TO = 80;
+const USUAL_TRIES = 50_000;
 const QUICK_TRIES = 1500;
 const STEP = 2000;
 
@@ -35,12 +39,17 @@ export function* orderSearch(problem: DayProblem, options: SearchOptions = {}): 
   const n = problem.tasks.length;
   const run = new RunThrough(problem);
   if (n <= EVERY_ORDER_TO) return yield* everyOrder(run, n, options.from);
-  const tries = options.tries ?? (options.quick ? QUICK_TRIES : USUAL_TRIES);
+  const usual = options.quick ? QUICK_TRIES : USUAL_TRIES;
+  // A run-through of more shots takes longer.
+  const tries = options.tries ?? Math.round(usual * Math.min(1, SETTLED_TO / n));
   const random = dice(options.seed ?? 1);
   const story = Array.from({ length: n }, (_, i) => i);
+  const large = n > SETTLED_TO;
   const given = options.from ? [complete(options.from, n)] : [];
   const starts =
-    options.quick && given.length > 0 ? given : [nearestNeighbours(problem), story, byWindow(problem), ...given];
+    options.quick && given.length > 0
+      ? given
+      : [...(large ? [] : [nearestNeighbours(problem)]), story, byWindow(problem), ...given];
   let best = starts[0];
   let bestCost = Infinity;
   for (const start of starts) {
@@ -65,7 +74,7 @@ export function* orderSearch(problem: DayProblem, options: SearchOptions = {}): 
       if (cost < bestCost) [best, bestCost] = [[...order], cost];
     }
   }
-  [best, bestCost] = settled(run, best, bestCost);
+  if (!large && !options.rough) [best, bestCost] = settled(run, best, bestCost);
   return { done: tries, of: tries, order: best, cost: bestCost };
 }
 

@@ -33,7 +33,7 @@ interface Candidate {
   drops: number;
 }
 
-const TRIES = 1500;
+const TRIES = 2500;
 const STEPS_MIN = [15, 25, 40, 60, 90];
 const MOST_DROPPED = 6;
 const MOST_WAYS = 6;
@@ -62,7 +62,7 @@ export function* waysToFit(given: DayCase, plan: DayPlan, options: DayOptions = 
     for (const { said, day, also, change, drops: given_up } of kind) {
       const changed = { ...shoot, day: { ...shoot.day, ...day } };
       const made = dayCase(changed, { ...options, looks, ...(also ? { also } : {}) });
-      const best = bestOrder(made.problem, { tries: TRIES, from: toldOrder(made, order), quick: true });
+      const best = bestOrder(made.problem, { tries: TRIES, from: toldOrder(made, order), quick: true, rough: true });
       const then = planOf(made, best.order);
       yield (tried += 1);
       const left = then.cannot.length;

@@ -1,4 +1,4 @@
-import { allWaysToFit, cardWords, gustLimit, type PlannedDay, powerPlan, savedWords } from '../day';
+import { allWaysToFit, cardWords, dayNotes, gustLimit, type PlannedDay, powerPlan, savedWords } from '../day';
 
 const whole = Math.round;
 
@@ -27,6 +27,7 @@ export function dayJson({ given, plan, story }: PlannedDay, order: string) {
       gustMaxMps: gustLimit(shoot, entry.work)?.mps ?? null,
     })),
     breaks: plan.breaks.map(({ name, startS, forS }) => ({ name, startS: whole(startS), forS })),
+    notes: dayNotes(given),
     cannot: plan.cannot.map(({ number, shotId, name, why }) => ({ shot: number, id: shotId, name, why })),
     waysToFit: allWaysToFit(given, plan).map(({ said, left, fits }) => ({ said, left, fits })),
     startS: plan.startS,

@@ -12,6 +12,7 @@ export interface ShownDay {
   plan: ShownPlan;
   /** What it saves against the order of the story. */
   saved: string;
+  notes: string[];
   sunSaid: string | null;
   /** Height of the sun by the quarter of an hour, degrees; empty where nobody has said where and when. */
   sun: { atMin: number; altitudeDeg: number }[];

@@ -4,6 +4,7 @@ import {
   cardWords,
   type DayCase,
   dayCase,
+  dayNotes,
   type DayPlan,
   goesOnMin,
   gustLimit,
@@ -100,6 +101,7 @@ const worker: DayWorker = {
     const answer: ShownDay = {
       plan: shown(plan),
       saved: savedWords(plan, story),
+      notes: dayNotes(given),
       sunSaid: sunWords(given),
       sun: sun
         ? Array.from({ length: 2160 / SUN_STEP_MIN + 1 }, (_, i) => ({

@@ -88,6 +88,7 @@
     </ul>
   {/if}
   {#if day}
+    {#each day.notes as note (note)}<p class="text-sm">{note}</p>{/each}
     <p>{day.saved}</p>
     <p class="text-soft">
       {day.plan.rigChanges}
