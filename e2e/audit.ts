@@ -12,7 +12,7 @@ export function heldHere(): Record<string, string> {
     if (!field.checkVisibility()) continue;
     const label = field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent.trim() ?? '';
     const name = `${field.closest('section[aria-label], [role=group][aria-label]')?.getAttribute('aria-label') ?? ''}: ${label}`;
-    if (/^(Coach:|: Hour$|: Day of the forecast$)/.test(name)) continue;
+    if (/^(Coach:|Now:|: Hour$|Weather: Hour$|: Day of the forecast$)/.test(name)) continue;
     const ticked = field instanceof HTMLInputElement && /checkbox|radio/.test(field.type);
     held[name in held ? `${name} (again)` : name] = field.dataset.value ?? (ticked ? `${field.checked}` : field.value);
   }

@@ -13,6 +13,7 @@ const SCREENS = [
   '/shoot/first-flush/shot/shot-lane/lens',
   '/shoot/first-flush/shot/shot-lane/marks',
   '/shoot/first-flush/kit?build=build-sled-35',
+  '/shoot/first-flush/day',
   '/shoot/first-flush/limits',
   '/shoot/first-flush/shot/none',
   '/shoot/nobody',

@@ -49,6 +49,8 @@ test('a row is dragged by keys to another place, and the whole row opens the sho
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   expect((await names(page)).slice(0, 2)).toEqual([second, first]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await names(page)).slice(0, 2)).toEqual([first, second]);
   await page.getByText('Slide past the row markers').click();
   await expect(page).toHaveURL(/shot-rows$/);
 });

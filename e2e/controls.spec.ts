@@ -6,6 +6,7 @@ import { under } from './helpers';
 test.setTimeout(240_000);
 
 const SHOT = '/shoot/first-flush/shot/';
+const DAY = '/shoot/first-flush/day';
 const KIT = '/shoot/first-flush/kit?build=build-';
 interface Screen {
   name: string;
@@ -51,6 +52,16 @@ const SCREENS: Screen[] = [
   },
   { name: 'Kit, a slider', path: `${KIT}slider-one`, least: 12, besides: `${KIT}sled-35` },
   { name: 'Kit, a rope', path: `${KIT}rope`, least: 2, besides: `${KIT}sled-35` },
+  { name: 'Day', path: DAY, least: 25, words: ['Order', 'Hours', 'Weather', 'Power'] },
+  {
+    name: 'Day with a chosen shot',
+    path: DAY,
+    least: 6,
+    before: async (page) => {
+      await page.getByRole('list', { name: 'Shots in the order of the day' }).locator('.open').nth(3).click();
+      await expect(page.getByRole('region', { name: /^Shot \d+ in the day$/ })).toBeVisible();
+    },
+  },
   { name: 'Limits', path: '/shoot/first-flush/limits', least: 30 },
 ];
 
@@ -103,6 +114,7 @@ for (const { name, path, least, before, imperial, besides, words = [] } of SCREE
 
 const PRESSED = [
   '/shoot/first-flush',
+  DAY,
   `${SHOT}shot-leaves`,
   `${SHOT}shot-lane/lens`,
   `${KIT}sled-35`,

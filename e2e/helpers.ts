@@ -12,10 +12,10 @@ export const verdict = (page: Page): Locator => page.getByRole('region', { name:
 
 export const sentence = (page: Page): Locator => page.getByRole('group', { name: 'The shot in one sentence' });
 
-/** Opens one of the words of the Move screen, under which the rest of a shot lies, and waits until its part is there. */
+/** Opens one of the words of a screen, under which the rest of a shot or a day lies, and waits until its part is there. */
 export async function under(page: Page, word: string): Promise<void> {
   const button = page
-    .getByRole('group', { name: 'More of this shot' })
+    .getByRole('group', { name: /^More of this (shot|day)$/ })
     .getByRole('button', { name: word, exact: true });
   await button.click();
   await expect(button).toHaveAttribute('aria-pressed', 'true');

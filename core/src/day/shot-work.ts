@@ -23,6 +23,8 @@ export interface ShotWork {
   xM: number;
   yM: number;
   setUpS: number;
+  /** What it would take if nobody had said otherwise. */
+  usual: { tries: number; triesWhy: string[]; setUpS: number };
   tries: number;
   triesWhy: string[];
   /** One try with its handles, and going back to one after it, s. */
@@ -56,7 +58,8 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
   if (!rig || !lens) throw new RangeError(`The shot "${shot.name}" names a rig or a lens that is not there.`);
   const wish = wishOf(day, shot.id);
   const usual = USUAL_RIGS[rig.kind];
-  const { tries, triesWhy } = triesOf(wish, usual.tries, facts, rig.kind);
+  const expected = triesOf(usual.tries, facts, rig.kind);
+  const tries = wish.tries ?? expected.tries;
   const tryS = facts.durationS + 2 * shoot.story.handlesS;
   const wayBackS = Math.max(facts.wayM, facts.walkM) / BACK_TO_ONE.mps;
   const resetS =
@@ -64,7 +67,8 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
   const takesS = tries * (tryS + resetS + day.reviewS) - resetS;
   const own = day.rigTimes.find(({ rigId }) => rigId === rig.id)?.setUpMin;
   const longRail = rig.kind === 'slider' && rig.travelM > LONG_RAIL.fromM ? LONG_RAIL.minutes : 0;
-  const setUpS = (wish.setUpMin ?? own ?? usual.setUpMin + longRail) * 60;
+  const usualSetUpMin = own ?? usual.setUpMin + longRail;
+  const setUpS = (wish.setUpMin ?? usualSetUpMin) * 60;
   const hands = handsFor(rig, shot, facts.backwardsM, wish.alone);
   const risky = wish.risk === 'risky' || (wish.risk === 'usual' && usual.risky);
   const hard =
@@ -86,8 +90,9 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
     xM: facts.xM,
     yM: facts.yM,
     setUpS,
+    usual: { ...expected, setUpS: usualSetUpMin * 60 },
     tries,
-    triesWhy,
+    triesWhy: wish.tries === null ? expected.triesWhy : ['as you say'],
     tryS,
     resetS,
     takesS,
@@ -107,8 +112,7 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
 }
 
 /** Tries to expect: common practice, no published source; hard moves take 3 to 15. */
-function triesOf(wish: Wish, usual: number, { motions, moving, shot }: ShotFacts, kind: RigKind) {
-  if (wish.tries !== null) return { tries: wish.tries, triesWhy: ['as you say'] };
+function triesOf(usual: number, { motions, moving, shot }: ShotFacts, kind: RigKind) {
   const why = [`${usual} for the rig`];
   let tries = usual;
   const more = (count: number, said: string) => {

@@ -24,6 +24,8 @@ export interface ShownDay {
   pack: PackGroup[];
   /** Strongest gusts that each shot's rig is used in, by the shot, m/s. */
   gustMaxMps: Record<string, number>;
+  /** What each shot would take if nobody had said otherwise, by its id. */
+  usual: Record<string, { tries: number; triesWhy: string[]; setUpS: number }>;
   /** When the day, or the rest of it, goes on; minutes. */
   fromMin: number;
 }

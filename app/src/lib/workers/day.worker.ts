@@ -17,6 +17,7 @@ import {
   powerPlan,
   savedWords,
   ShotLooks,
+  shotWork,
   sunTimes,
   sunWords,
   toldOrder,
@@ -77,6 +78,17 @@ function harshS({ sun }: DayCase, plan: DayPlan): number {
     .reduce((sum, { takesS }) => sum + takesS, 0);
 }
 
+/** Of more shots than this only those of the day are looked at. */
+const MOST_LOOKED_AT = 150;
+function usualOf(shoot: Shoot, { works, sun }: DayCase): ShownDay['usual'] {
+  const rows = new Map(works.map((row) => [row.shot.id, row.usual]));
+  if (shoot.shots.length <= MOST_LOOKED_AT)
+    shoot.shots.forEach((shot, i) => {
+      if (!rows.has(shot.id)) rows.set(shot.id, shotWork(shoot, looks.facts(shoot, shot), i + 1, sun).usual);
+    });
+  return Object.fromEntries(rows);
+}
+
 /** Runs a search to its end, or until it is called off: then with the best so far. */
 async function found(search: Generator<OrderStep, OrderStep>, onStep: (step: OrderStep) => void): Promise<OrderStep> {
   const number = work;
@@ -121,6 +133,7 @@ const worker: DayWorker = {
           return limit ? [[shotId, limit.mps]] : [];
         }),
       ),
+      usual: usualOf(shoot, given),
       fromMin: plan.startS / 60,
     };
     return answer;

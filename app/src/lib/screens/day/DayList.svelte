@@ -1,6 +1,6 @@
 <script lang="ts">
   import { DotsVerticalOutline } from 'flowbite-svelte-icons';
-  import { dragHandle, dragHandleZone } from 'svelte-dnd-action';
+  import { dragHandle, dragHandleZone, type DndEvent, TRIGGERS } from 'svelte-dnd-action';
   import { changeDay, changeWish } from '@gentle-arc/core/edit';
   import { sayClock, sayMinutes, wishOf } from '@gentle-arc/core/model';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
@@ -10,17 +10,23 @@
   interface Props {
     store: ShootStore;
     day: ShownDay;
+    /** The day is worked out of the shoot as it is now. */
+    fresh: boolean;
     chosenId: string | null;
     onchoose: (id: string) => void;
     onfit: () => void;
   }
-  let { store, day, chosenId, onchoose, onfit }: Props = $props();
+  let { store, day, fresh, chosenId, onchoose, onfit }: Props = $props();
 
   const { shoot } = $derived(store);
   type Row = ShownEntry & { id: string };
   const planned = $derived(day.plan.entries.map((entry): Row => ({ ...entry, id: entry.shotId })));
   let dragged: Row[] | null = $state.raw(null);
-  const rows = $derived(dragged ?? planned);
+  /** Until the times are known anew the shots stand in the order that was told. */
+  const told = $derived(new Map(shoot.day.order.map((id, i) => [id, i])));
+  const placed = (row: Row) => told.get(row.id) ?? Infinity;
+  const settled = $derived(fresh ? planned : [...planned].sort((a, b) => placed(a) - placed(b)));
+  const rows = $derived(dragged ?? settled);
   const restBefore = $derived(
     new Map(
       day.plan.breaks.map((rest) => [
@@ -40,7 +46,7 @@
   function drop(next: Row[]) {
     dragged = null;
     const ids = next.map(({ id }) => id);
-    if (ids.every((id, i) => id === planned[i]?.id)) return;
+    if (ids.every((id, i) => id === settled[i]?.id)) return;
     store.change(changeDay(shoot, { order: [...ids, ...day.plan.cannot.map(({ shotId }) => shotId)] }));
   }
   const parts = (entry: ShownEntry) =>
@@ -75,7 +81,8 @@
 <ol
   aria-label="Shots in the order of the day"
   use:dragHandleZone={{ items: rows, flipDurationMs: 120, dropTargetStyle: {} }}
-  onconsider={(event: CustomEvent<{ items: Row[] }>) => (dragged = event.detail.items)}
+  onconsider={(event: CustomEvent<DndEvent<Row>>) =>
+    (dragged = event.detail.info.trigger === TRIGGERS.DRAG_STOPPED ? null : event.detail.items)}
   onfinalize={(event: CustomEvent<{ items: Row[] }>) => drop(event.detail.items)}
 >
   {#each rows as entry (entry.id)}

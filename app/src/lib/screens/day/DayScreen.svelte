@@ -124,7 +124,7 @@
           onchoose={choose}
         />
       {/if}
-      <DayList {store} {day} {chosenId} onchoose={choose} onfit={fit} />
+      <DayList {store} {day} fresh={live.day.question?.shoot === shoot} {chosenId} onchoose={choose} onfit={fit} />
     {/if}
   </div>
   <div class="right">

@@ -90,6 +90,7 @@
         text={'from {fromMin} for {forMin} minutes, half an hour sooner or later where a shot asks for it.'}
         facts={FIELDS.break}
         values={rest}
+        label={(_, fact) => `${rest.name}, ${fact.label.toLowerCase()}`}
         onchange={(key, value, join) => setBreak(rest.id, { [key]: value }, join)}
       />
       <button
@@ -182,12 +183,14 @@
         >Somebody behind the camera</button
       >
       {#if left.length > 0}
-        <Choice
-          label="Somebody before the camera"
-          value=""
-          items={[{ value: '', name: 'Somebody before it…' }, ...left.map(({ id, name }) => ({ value: id, name }))]}
-          onchange={addCast}
-        />
+        {#key day.people}
+          <Choice
+            label="Somebody before the camera"
+            value=""
+            items={[{ value: '', name: 'Somebody before it…' }, ...left.map(({ id, name }) => ({ value: id, name }))]}
+            onchange={addCast}
+          />
+        {/key}
       {/if}
     </p>
   {/if}

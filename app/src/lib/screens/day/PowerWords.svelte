@@ -71,15 +71,17 @@
   {/each}
   {#if more.length > 0 && batteries.length < 60}
     <p>
-      <Choice
-        label="Batteries for something else"
-        value=""
-        items={[
-          { value: '', name: 'Batteries for something else…' },
-          ...more.map(({ id, name }) => ({ value: id, name })),
-        ]}
-        onchange={add}
-      />
+      {#key batteries}
+        <Choice
+          label="Batteries for something else"
+          value=""
+          items={[
+            { value: '', name: 'Batteries for something else…' },
+            ...more.map(({ id, name }) => ({ value: id, name })),
+          ]}
+          onchange={add}
+        />
+      {/key}
     </p>
   {/if}
   <p class="said">

@@ -12,7 +12,7 @@
 
   const { shoot } = $derived(store);
   const typed = $derived(shoot.day.weather);
-  const hours = $derived(day?.weather ?? null);
+  const hours = $derived(typed ?? day?.weather ?? null);
   let hour = $state(12);
   const row = $derived(hours?.[hour] ?? null);
   const calm: WeatherHour[] = Array.from({ length: 24 }, (_, at) => ({

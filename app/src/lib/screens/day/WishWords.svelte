@@ -15,6 +15,7 @@
   const number = $derived(shoot.shots.indexOf(shot) + 1);
   const wish = $derived(wishOf(shoot.day, shot.id));
   const entry = $derived(day?.plan.entries.find(({ shotId }) => shotId === shot.id) ?? null);
+  const usual = $derived(day?.usual[shot.id] ?? null);
   const cannot = $derived(day?.plan.cannot.find(({ shotId }) => shotId === shot.id) ?? null);
   const others = $derived(
     shoot.shots.flatMap(({ id, name }, i) => (id === shot.id ? [] : [{ value: id, name: `${i + 1} ${name}` }])),
@@ -118,17 +119,17 @@
   <p class="said">
     <NumberField
       label="Tries"
-      value={wish.tries ?? entry?.tries ?? 3}
+      value={wish.tries ?? usual?.tries ?? 3}
       unit="plain"
       min={TRIES.min}
       max={TRIES.max}
       step={1}
       onchange={(tries) => set({ tries: Math.round(tries) }, 'tries')}
-    /> tries{#if entry && wish.tries === null}&nbsp;<span class="text-soft">({entry.work.triesWhy.join(', ')})</span
+    /> tries{#if usual && wish.tries === null}&nbsp;<span class="text-soft">({usual.triesWhy.join(', ')})</span
       >{/if}{#if wish.tries !== null}
       <button class="link" onclick={() => set({ tries: null })}>As many as usual</button>{/if}, set up in <NumberField
       label="Setting up, minutes"
-      value={wish.setUpMin ?? Math.round((entry?.setUpS ?? 600) / 60)}
+      value={wish.setUpMin ?? Math.round((usual?.setUpS ?? 600) / 60)}
       unit="plain"
       min={SET_UP.min}
       max={SET_UP.max}

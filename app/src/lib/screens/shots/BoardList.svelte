@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { dragHandleZone } from 'svelte-dnd-action';
+  import { dragHandleZone, type DndEvent, TRIGGERS } from 'svelte-dnd-action';
   import { renameScene } from '@gentle-arc/core/edit';
   import type { Shot } from '@gentle-arc/core/model';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
@@ -48,7 +48,8 @@
 <ol
   aria-label="Shots in order"
   use:dragHandleZone={{ items: rows, flipDurationMs: 120, dropTargetStyle: {} }}
-  onconsider={(event: CustomEvent<{ items: Shot[] }>) => (dragged = event.detail.items)}
+  onconsider={(event: CustomEvent<DndEvent<Shot>>) =>
+    (dragged = event.detail.info.trigger === TRIGGERS.DRAG_STOPPED ? null : event.detail.items)}
   onfinalize={(event: CustomEvent<{ items: Shot[] }>) => drop(event.detail.items)}
 >
   {#each rows as shot, i (shot.id)}
