@@ -38,5 +38,9 @@ export function simulatedForecast(place: string, day: string): WeatherForecast {
     const rainMmph = cloudShare >= RAINS_FROM ? Math.round(wet * (cloudShare - RAINS_FROM) * 160) / 10 : 0;
     return { hour, windMps, gustMps, rainMmph, cloudShare };
   });
-  return { place, source: 'A simulated forecast that ships with Gentle Arc: look at the sky where you are.', hours };
+  return {
+    place,
+    source: 'A simulated forecast that ships with Gentle Arc: look at the sky, and measure the wind where you are.',
+    hours,
+  };
 }

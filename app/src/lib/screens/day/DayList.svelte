@@ -174,7 +174,10 @@
     background: color-mix(in srgb, var(--subject) 12%, var(--paper));
   }
   .handle {
+    flex: none;
+    width: 1.6rem;
     padding-top: 0.45rem;
+    padding-bottom: 0.3rem;
     color: var(--soft);
     cursor: grab;
   }
