@@ -1,3 +1,4 @@
+import { bestOrder, dayCase, planDay, ShotLooks } from '../src/day';
 import { readFileSync } from 'node:fs';
 import { PerspectiveCamera, Vector3 } from 'three';
 import { readShootFile } from '../src/formats';
@@ -114,5 +115,27 @@ row(
   Math.max(...balancing),
   `${((100 * Math.max(...balancing)) / 50).toFixed(0)}% of the 50 ms it may take`,
 );
+
+/** Forty shots of the demo in one day: a look at them, the best order, and a day that runs late. */
+function theDay() {
+  const shots = Array.from({ length: 40 }, (_, i) => ({ ...shoot.shots[i % shoot.shots.length], id: `day-${i}` }));
+  const full = { ...shoot, shots, day: { ...shoot.day, wishes: [], order: [], callMin: 240, wrapMin: 1200 } };
+  const looks = new ShotLooks();
+  const caseMs = quickest(1, () => dayCase(full, { looks }));
+  const given = dayCase(full, { looks });
+  const { order } = bestOrder(given.problem);
+  const searchMs = quickest(2, () => bestOrder(given.problem));
+  const ids = order.map((k) => given.works[k].shot.id);
+  const late = { ...full, day: { ...full.day, order: ids } };
+  const lateMs = quickest(5, () => planDay(late, 'best', { looks, lateMin: 20, quick: true }));
+  row('a day of 40 shots: looking at them for the first time', caseMs);
+  row('the best order of 40 shots', searchMs, `${((100 * searchMs) / 2000).toFixed(0)}% of the 2 s it may take`);
+  row(
+    'the rest planned anew, 20 minutes late',
+    lateMs,
+    `${((100 * lateMs) / 300).toFixed(0)}% of the 300 ms it may take`,
+  );
+}
+theDay();
 
 readingStages();

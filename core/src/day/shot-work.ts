@@ -24,7 +24,7 @@ export interface ShotWork {
   yM: number;
   setUpS: number;
   /** What it would take if nobody had said otherwise. */
-  usual: { tries: number; triesWhy: string[]; setUpS: number };
+  usual: { tries: number; triesWhy: string[]; setUpS: number; rigSetUpS: number };
   tries: number;
   triesWhy: string[];
   /** One try with its handles, and going back to one after it, s. */
@@ -67,7 +67,8 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
   const takesS = tries * (tryS + resetS + day.reviewS) - resetS;
   const own = day.rigTimes.find(({ rigId }) => rigId === rig.id)?.setUpMin;
   const longRail = rig.kind === 'slider' && rig.travelM > LONG_RAIL.fromM ? LONG_RAIL.minutes : 0;
-  const usualSetUpMin = own ?? usual.setUpMin + longRail;
+  const rigSetUpMin = usual.setUpMin + longRail;
+  const usualSetUpMin = own ?? rigSetUpMin;
   const setUpS = (wish.setUpMin ?? usualSetUpMin) * 60;
   const hands = handsFor(rig, shot, facts.backwardsM, wish.alone);
   const risky = wish.risk === 'risky' || (wish.risk === 'usual' && usual.risky);
@@ -90,7 +91,7 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
     xM: facts.xM,
     yM: facts.yM,
     setUpS,
-    usual: { ...expected, setUpS: usualSetUpMin * 60 },
+    usual: { ...expected, setUpS: usualSetUpMin * 60, rigSetUpS: rigSetUpMin * 60 },
     tries,
     triesWhy: wish.tries === null ? expected.triesWhy : ['as you say'],
     tryS,

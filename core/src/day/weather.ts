@@ -1,7 +1,8 @@
-import { simulatedForecast, type WeatherForecast } from '../light';
-import { type Drone, type Hours, saySpeed, type Shoot, type WeatherHour } from '../model';
+import { evOfDaylight, simulatedForecast, type WeatherForecast } from '../light';
+import { type Drone, type Hours, saySpeed, type Shoot, trim, type WeatherHour } from '../model';
 import { droneFlight, windAtHeightMps } from '../supports';
 import { both, joined } from './hours';
+import { altitudeAt, type SunOfDay } from './light-hours';
 import type { ShotWork } from './shot-work';
 import { LONG_LENS, OVERCAST, RAIN_MMPH, USUAL_RIGS } from './usual';
 
@@ -65,7 +66,13 @@ export function weatherHours(
 }
 
 /** What the weather of the hours in which a shot is made asks for: notes, never a verdict. */
-export function weatherNotes(work: ShotWork, weather: readonly WeatherHour[] | null, fromMin: number, toMin: number) {
+export function weatherNotes(
+  work: ShotWork,
+  weather: readonly WeatherHour[] | null,
+  sun: SunOfDay | null,
+  fromMin: number,
+  toMin: number,
+) {
   const notes: string[] = [];
   if (!weather) return notes;
   const rows = weather.filter(
@@ -81,6 +88,14 @@ export function weatherNotes(work: ShotWork, weather: readonly WeatherHour[] | n
     );
   const cloudy = rows.length > 0 && rows.every(({ cloudShare }) => cloudShare >= OVERCAST);
   if (cloudy && work.wantsSun)
-    notes.push('The sky is forecast closed then: no hard light to count on, and about two stops less.');
+    notes.push(`The sky is forecast closed then: no hard light to count on${lessLight(sun, fromMin)}.`);
   return notes;
+}
+
+/** What a closed sky takes from a clear one at a moment, in words. */
+function lessLight(sun: SunOfDay | null, atMin: number): string {
+  const altitudeDeg = sun ? altitudeAt(sun, atMin) : 0;
+  if (altitudeDeg <= 0) return '';
+  const stops = evOfDaylight(altitudeDeg, 'clear') - evOfDaylight(altitudeDeg, 'cloudy');
+  return stops < 0.25 ? '' : `, and about ${trim(stops, 1)} stops less on open ground`;
 }

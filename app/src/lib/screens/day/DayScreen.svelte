@@ -131,7 +131,7 @@
     <WordBar label="More of this day" words={WORDS} open={shown} onopen={turnTo} />
     <div class="words" class:folded>
       {#if shown === 'order'}<OrderWords {store} {live} {asked} {day} {fitAsked} />
-      {:else if shown === 'hours'}<HoursWords {store} />
+      {:else if shown === 'hours'}<HoursWords {store} {day} />
       {:else if shown === 'sky'}<SkyWords {store} {day} said={forecastSaid} />
       {:else if shown === 'power'}<PowerWords {store} {day} />
       {:else if shown === 'pack'}<PackWords {store} {day} />

@@ -1,14 +1,16 @@
 <script lang="ts">
   import { changeDay } from '@gentle-arc/core/edit';
-  import { type Break, type Day, FIELDS, type Person, type Skill, SKILLS } from '@gentle-arc/core/model';
+  import { type Break, type Day, FIELDS, type Person, numberFact, type Skill, SKILLS } from '@gentle-arc/core/model';
   import { newId } from '$lib/session/store/new-id';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import Sentence from '$lib/ui/Sentence.svelte';
+  import NumberField from '$lib/ui/NumberField.svelte';
   import TextField from '$lib/ui/TextField.svelte';
+  import type { ShownDay } from '$lib/workers/day-messages';
 
   /** When the day is, its breaks, and who is there and can do what. */
-  let { store }: { store: ShootStore } = $props();
+  let { store, day: shown }: { store: ShootStore; day: ShownDay | null } = $props();
 
   const { shoot } = $derived(store);
   const { day } = $derived(shoot);
@@ -43,6 +45,19 @@
   };
   const toggled = (skills: readonly Skill[], skill: Skill) =>
     SKILLS.filter((row) => (row === skill) !== skills.includes(row));
+  /** The rigs of the day, and how long each is set up: as usual, or as this person knows it. */
+  const rigs = $derived(
+    shoot.kit.rigs.flatMap(({ id, name }) => {
+      const entry = shown?.plan.entries.find(({ work }) => work.rigId === id);
+      const own = day.rigTimes.find(({ rigId }) => rigId === id)?.setUpMin ?? null;
+      return entry || own !== null ? [{ id, name, own, usual: (entry?.work.usual.rigSetUpS ?? 600) / 60 }] : [];
+    }),
+  );
+  function setRig(rigId: string, setUpMin: number | null, join: string | null = null) {
+    const rest = day.rigTimes.filter((row) => row.rigId !== rigId);
+    set({ rigTimes: setUpMin === null ? rest : [...rest, { rigId, setUpMin }] }, join);
+  }
+  const SET_UP = numberFact(FIELDS.rigTimes, 'setUpMin');
   /** An end of a stretch keeps clear of the other. */
   const within =
     ({ fromMin, toMin }: { fromMin: number; toMin: number }) =>
@@ -125,6 +140,32 @@
       onchange={(key, value, join) => set({ [key]: value }, join)}
     />
   </p>
+  {#if rigs.length > 0}
+    <details>
+      <summary>Setting up, by rig</summary>
+      <p class="text-sm text-soft">What crews usually reckon with; type your own minutes over them.</p>
+      <ul>
+        {#each rigs as { id, name, own, usual } (id)}
+          <li>
+            {name}: <NumberField
+              label="Setting up {name}, minutes"
+              value={own ?? usual}
+              unit="plain"
+              min={SET_UP.min}
+              max={SET_UP.max}
+              step={1}
+              onchange={(minutes) => setRig(id, minutes, `rigTimes.${id}`)}
+            /> minutes
+            {#if own !== null}<button
+                class="link"
+                aria-label="Setting up {name} as usual"
+                onclick={() => setRig(id, null)}>as usual</button
+              >{/if}
+          </li>
+        {/each}
+      </ul>
+    </details>
+  {/if}
   <h2>Who is there</h2>
   {#if day.people.length === 0}<p class="text-soft">Nobody is named: hands are said, and not counted.</p>{/if}
   {#each day.people as person (person.id)}

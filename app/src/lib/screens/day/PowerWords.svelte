@@ -35,6 +35,9 @@
       }),
     );
   };
+  const used = $derived(
+    (day?.plan.power ?? []).filter(({ what }) => what === 'used').sort((a, b) => a.fromS - b.fromS),
+  );
   const charges = $derived(
     (day?.plan.power ?? []).filter(({ what }) => what === 'charged').sort((a, b) => a.fromS - b.fromS),
   );
@@ -98,6 +101,16 @@
           {said}
         </li>{/each}
     </ul>
+    {#if used.length > 0}
+      <details>
+        <summary>Which battery is where</summary>
+        <ul>
+          {#each used as { forId, pack, fromS, toS, shotNumber }, i (i)}
+            <li>{sayClock(fromS / 60)} to {sayClock(toS / 60)}: {nameOf(forId)}, battery {pack}, shot {shotNumber}</li>
+          {/each}
+        </ul>
+      </details>
+    {/if}
     {#if charges.length > 0}
       <h2>On the charger</h2>
       <ul>

@@ -33,6 +33,16 @@
     const sameAsId = value === 'same' ? (wish.sameAsId ?? others[0]?.value ?? null) : null;
     set({ light: (value === 'same' && sameAsId === null ? 'any' : value) as Wish['light'], sameAsId });
   }
+  /** The shot before or after it in the story, which it meets in the cut. */
+  const joins = $derived(
+    [shoot.shots[number - 2], shoot.shots[number]].find(
+      (row) =>
+        row !== undefined &&
+        row.sceneName === shot.sceneName &&
+        row.sceneName !== '' &&
+        wishOf(shoot.day, row.id).planned,
+    ) ?? null,
+  );
   const options = (key: 'light' | 'pin') => {
     const fact = FIELDS.wish[key];
     return fact?.type === 'choice' ? Object.entries(fact.names).map(([value, name]) => ({ value, name })) : [];
@@ -68,6 +78,13 @@
         onchange={(sameAsId) => set({ sameAsId })}
       />{/if}.
   </p>
+  {#if joins && wish.light !== 'same' && wishOf(shoot.day, joins.id).light !== 'same'}
+    <p>
+      <button class="link" onclick={() => set({ light: 'same', sameAsId: joins.id })}
+        >As shot {shoot.shots.indexOf(joins) + 1} has it: they meet in the cut</button
+      >
+    </p>
+  {/if}
   {#if entry?.work.light.note ?? (entry && entry.work.light.hours.length > 0 && wish.light !== 'always')}
     <p class="text-sm text-soft">
       {entry?.work.light.note ?? ''}
