@@ -151,7 +151,12 @@ async function board() {
   const since = (fromMs) => `${((Date.now() - fromMs) / 1000).toFixed(1)} s`;
   await page.goto(`http://localhost:${PORT}/shoot/first-flush/kit`);
   await page.getByRole('heading', { level: 1 }).waitFor();
-  for (const what of ['opened', 'opened again']) {
+  for (const what of ['opened', 'opened again', 'after a reload']) {
+    if (what === 'after a reload') {
+      await page.waitForTimeout(4000);
+      await page.reload();
+      await page.getByRole('heading', { level: 1 }).waitFor();
+    }
     const fromMs = Date.now();
     await page.getByRole('link', { name: 'Shots' }).click();
     await page.locator('ol li').first().waitFor();

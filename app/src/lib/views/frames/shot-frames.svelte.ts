@@ -2,6 +2,7 @@ import * as Comlink from 'comlink';
 import { type Around, aroundOf, sameAround, type Shoot, type Shot } from '@gentle-arc/core/model';
 import { hasWebGl2 } from '$lib/views/picture/webgl';
 import { ShootWorkerHost } from '$lib/workers/host';
+import { aroundKey, keepSheet, sheetOf, shortOf } from './frame-shelf';
 import type { FramesWorker, StillsQuestion, VideoQuestion } from './frames-messages';
 
 /** What is drawn of a shot, kept as long as nothing that shows in it differs. */
@@ -11,6 +12,8 @@ interface Kept {
   bitmap: ImageBitmap;
 }
 const MOST_KEPT = 600;
+/** Told on with every change of how frames are drawn: those of before are drawn anew. */
+const FRAMES_LOOK = 1;
 /** Kept from screen to screen. */
 const kept = new Map<string, Kept>();
 
@@ -33,6 +36,8 @@ export class ShotFrames {
   );
   private able: Promise<boolean> | null = null;
   private waiting: { work: () => Promise<void>; wanted: () => boolean }[] = [];
+  /** What is drawn and not on the shelf yet: put there when there is nothing to draw. */
+  private drawn: (() => Promise<void>)[] = [];
   /** Frames are being drawn. */
   busy = false;
   private closed = false;
@@ -54,7 +59,17 @@ export class ShotFrames {
   ): Promise<ImageBitmap | null> {
     const known = this.known(shoot, shot, rows, widthPx, dim);
     if (known) return Promise.resolve(known);
-    return new Promise((resolve) => {
+    const id = `${shoot.id} ${shot.id} ${widthPx}`;
+    const key = keyOf(shot, rows, widthPx, dim);
+    const shelfKey = `${FRAMES_LOOK} ${shortOf(key)} ${aroundKey(shoot)}`;
+    const keep = (bitmap: ImageBitmap): ImageBitmap => {
+      kept.delete(id);
+      kept.set(id, { key, around: aroundOf(shoot), bitmap });
+      const [oldest] = kept.keys();
+      if (kept.size > MOST_KEPT && oldest) kept.delete(oldest);
+      return bitmap;
+    };
+    const draw = (resolve: (bitmap: ImageBitmap | null) => void) => {
       const work = async () => {
         if (!wanted() || !(await this.canDraw())) {
           resolve(null);
@@ -63,16 +78,13 @@ export class ShotFrames {
         const bitmap = await this.host.ask(shoot, (remote) =>
           remote.frames({ shotId: shot.id, rows: [...rows], widthPx, dim }),
         );
-        const id = `${shoot.id} ${shot.id} ${widthPx}`;
-        kept.delete(id);
-        kept.set(id, { key: keyOf(shot, rows, widthPx, dim), around: aroundOf(shoot), bitmap });
-        const [oldest] = kept.keys();
-        if (kept.size > MOST_KEPT && oldest) kept.delete(oldest);
-        resolve(bitmap);
+        resolve(keep(bitmap));
+        this.drawn.push(() => keepSheet(id, shelfKey, bitmap));
       };
       this.waiting.push({ work, wanted });
       void this.run();
-    });
+    };
+    return sheetOf(id, shelfKey).then((stored) => (stored ? keep(stored) : new Promise(draw)));
   }
 
   /** The film as a video; see the worker. */
@@ -127,6 +139,7 @@ export class ShotFrames {
         if (!this.closed) this.problem = `Frames could not be drawn. ${(error as Error).message}`;
       }
     this.busy = false;
+    for (let keep = this.drawn.shift(); keep && !this.busy; keep = this.drawn.shift()) await keep();
   }
 
   /** What is not wanted any more is passed over; of the rest the first. */
