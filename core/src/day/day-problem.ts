@@ -3,7 +3,8 @@ import { type Day, type DayAim, type Hours, type Shoot, type Shot, wishOf } from
 import { type ChangeOver, changeOver, gearChange, wayBetween } from './change-over';
 import { both } from './hours';
 import { altitudeAt, sunGoesDeg, type SunOfDay, sunOfDay } from './light-hours';
-import { type DayProblem, type Packs, SLOT_S, type Task } from './run-through';
+import type { DayProblem, Packs, Task } from './day-numbers';
+import { SLOT_S } from './run-through';
 import { ShotLooks } from './shot-facts';
 import { type ShotWork, shotWork } from './shot-work';
 import { BREAK_SLACK_S, HARSH_DEG, OTHER_CAMERA_MIN, SAME_LIGHT_DEG } from './usual';

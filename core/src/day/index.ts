@@ -6,22 +6,15 @@
  * planOf(given, bestOrder(given.problem).order).entries[0].reasons; // why the first shot comes first
  */
 export { type ChangeOver, changeOver, gearChange, wayBetween } from './change-over';
-export {
-  type CannotEntry,
-  type DayEntry,
-  dayNotes,
-  type DayPlan,
-  planOf,
-  type PowerUse,
-  sunWords,
-  toldOrder,
-} from './day-plan';
+export { dayNotes, sunWords } from './day-notes';
+export { type CannotEntry, type DayEntry, type DayPlan, planOf, type PowerUse, toldOrder } from './day-plan';
 export { type DayCase, dayCase, type DayOptions, isOpen } from './day-problem';
 export { type Hand, whoDoes } from './hands';
 export { altitudeAt, momentAt, type SunOfDay, sunOfDay, sunTimes } from './light-hours';
 export { goesOnMin, madeIds, nowIn, type Now, savedWords, whatChanges } from './on-the-day';
 export { bestOrder, nearestNeighbours, orderSearch, type OrderStep, type SearchOptions } from './order-search';
-export { type DayProblem, type Packs, RunThrough, type Task, UNDONE_COST } from './run-through';
+export type { DayProblem, Packs, Task } from './day-numbers';
+export { RunThrough, UNDONE_COST } from './run-through';
 export { ShotLooks } from './shot-facts';
 export { type ShotWork, shotWork } from './shot-work';
 export { planDay, type PlannedDay } from './plan-day';

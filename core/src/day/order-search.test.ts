@@ -2,7 +2,8 @@ import anneal from 'simulated-annealing';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { evenNumbers, randomDay } from '../testing/random-day';
 import { bestOrder, nearestNeighbours, orderSearch } from './order-search';
-import { type DayProblem, RunThrough, UNDONE_COST } from './run-through';
+import type { DayProblem } from './day-numbers';
+import { RunThrough, UNDONE_COST } from './run-through';
 
 /** Every order there is, written anew: the first shot, and then every order of the rest. */
 function* orders(of: readonly number[]): Generator<number[]> {

@@ -1,4 +1,5 @@
-import { type DayProblem, RunThrough } from './run-through';
+import type { DayProblem } from './day-numbers';
+import { RunThrough } from './run-through';
 
 /** How far a search has come. */
 export interface OrderStep {

@@ -6,7 +6,7 @@
   import { weatherOf } from '$lib/session/forecast';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import WordBar from '$lib/ui/WordBar.svelte';
+  import WordsBeside from '$lib/ui/WordsBeside.svelte';
   import DayRibbon from '$lib/views/day/DayRibbon.svelte';
   import { LiveDay } from '$lib/workers/live-day.svelte';
   import DayList from './DayList.svelte';
@@ -95,8 +95,8 @@
   }
 </script>
 
-<main class="screen">
-  <div class="large">
+<WordsBeside label="More of this day" words={WORDS} open={shown} {folded} onopen={turnTo}>
+  {#snippet large()}
     <div class="head">
       <h1 class="font-display text-3xl">Day</h1>
       {#if day}
@@ -126,77 +126,24 @@
       {/if}
       <DayList {store} {day} fresh={live.day.question?.shoot === shoot} {chosenId} onchoose={choose} onfit={fit} />
     {/if}
-  </div>
-  <div class="right">
-    <WordBar label="More of this day" words={WORDS} open={shown} onopen={turnTo} />
-    <div class="words" class:folded>
-      {#if shown === 'order'}<OrderWords {store} {live} {asked} {day} {fitAsked} />
-      {:else if shown === 'hours'}<HoursWords {store} {day} />
-      {:else if shown === 'sky'}<SkyWords {store} {day} said={forecastSaid} />
-      {:else if shown === 'power'}<PowerWords {store} {day} />
-      {:else if shown === 'pack'}<PackWords {store} {day} />
-      {:else if shown === 'papers'}<DayPapers {store} {live} {asked} {day} />
-      {:else if chosen}<WishWords {store} shot={chosen} {day} />{/if}
-    </div>
-  </div>
-</main>
+  {/snippet}
+  {#snippet beside()}
+    {#if shown === 'order'}<OrderWords {store} {live} {asked} {day} {fitAsked} />
+    {:else if shown === 'hours'}<HoursWords {store} {day} />
+    {:else if shown === 'sky'}<SkyWords {store} {day} said={forecastSaid} />
+    {:else if shown === 'power'}<PowerWords {store} {day} />
+    {:else if shown === 'pack'}<PackWords {store} {day} />
+    {:else if shown === 'papers'}<DayPapers {store} {live} {asked} {day} />
+    {:else if chosen}<WishWords {store} shot={chosen} {day} />{/if}
+  {/snippet}
+</WordsBeside>
 
 <style>
-  .screen {
-    display: flex;
-    gap: 1.2rem;
-    height: calc(100dvh - 3rem);
-    padding: 0 1rem;
-  }
-  .large {
-    flex: 2.2;
-    min-width: 0;
-    overflow-y: auto;
-    padding-right: 0.3rem;
-  }
   .head {
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
     gap: 0.2rem 1rem;
     padding: 0.3rem 0;
-  }
-  .right {
-    flex: 1;
-    min-width: 21rem;
-    max-width: 28rem;
-    display: flex;
-    flex-direction: column;
-    gap: 0.4rem;
-  }
-  .words {
-    flex: 1;
-    min-height: 0;
-    overflow-y: auto;
-    padding: 0 0.3rem 1rem 0;
-  }
-  @media (max-width: 799px) {
-    .screen {
-      flex-direction: column;
-      height: auto;
-      padding: 0 0.75rem 1rem;
-    }
-    .large {
-      overflow: visible;
-    }
-    .right {
-      position: sticky;
-      bottom: 0;
-      z-index: 3;
-      min-width: 0;
-      max-width: none;
-      max-height: 56dvh;
-      padding-bottom: 0.4rem;
-      border-top: 1px solid var(--hairline);
-      background: var(--paper);
-    }
-    .words.folded {
-      display: none;
-    }
   }
 </style>

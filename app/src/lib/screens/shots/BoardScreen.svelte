@@ -9,7 +9,7 @@
   import { newId } from '$lib/session/store/new-id';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
-  import WordBar from '$lib/ui/WordBar.svelte';
+  import WordsBeside from '$lib/ui/WordsBeside.svelte';
   import { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
   import { LiveBoard } from '$lib/workers/live-board.svelte';
   import BoardList from './BoardList.svelte';
@@ -140,8 +140,8 @@
   }
 </script>
 
-<main class="screen">
-  <div class="large">
+<WordsBeside label="More of this film" words={WORDS} open={shown} {folded} onopen={turnTo}>
+  {#snippet large()}
     <div class="head">
       <h1 class="font-display text-3xl">Shots</h1>
       <p class="text-soft">
@@ -177,47 +177,32 @@
       />
       <button class="main-button mt-4 mb-6" onclick={add}>Add a shot</button>
     {/if}
-  </div>
-  <div class="right">
-    <WordBar label="More of this film" words={WORDS} open={shown} onopen={turnTo} />
-    <div class="words" class:folded>
-      {#if shown === 'film'}<FilmWords
-          {store}
-          {story}
-          {coverOf}
-          oncover={(id) => (coverOf = id)}
-          onshow={(number) => void show(number)}
-        />
-      {:else if shown === 'lay'}<PatternWords {store} onlaid={(ids) => (chosenIds = ids)} />
-      {:else if shown === 'away'}<TakeAway {store} {story} {frames} />
-      {:else if shown === 'shots'}<ChosenShots {store} ids={there} onchosen={(ids) => (chosenIds = ids)} />
-      {:else if joinOpen}
-        <JoinWords
-          {store}
-          index={joinAt}
-          join={joins.get(`${shoot.shots[joinAt].id} ${shoot.shots[joinAt + 1].id}`) ?? null}
-          {live}
-          {frames}
-          onplay={playJoin}
-        />
-      {/if}
-    </div>
-  </div>
-</main>
+  {/snippet}
+  {#snippet beside()}
+    {#if shown === 'film'}<FilmWords
+        {store}
+        {story}
+        {coverOf}
+        oncover={(id) => (coverOf = id)}
+        onshow={(number) => void show(number)}
+      />
+    {:else if shown === 'lay'}<PatternWords {store} onlaid={(ids) => (chosenIds = ids)} />
+    {:else if shown === 'away'}<TakeAway {store} {story} {frames} />
+    {:else if shown === 'shots'}<ChosenShots {store} ids={there} onchosen={(ids) => (chosenIds = ids)} />
+    {:else if joinOpen}
+      <JoinWords
+        {store}
+        index={joinAt}
+        join={joins.get(`${shoot.shots[joinAt].id} ${shoot.shots[joinAt + 1].id}`) ?? null}
+        {live}
+        {frames}
+        onplay={playJoin}
+      />
+    {/if}
+  {/snippet}
+</WordsBeside>
 
 <style>
-  .screen {
-    display: flex;
-    gap: 1.2rem;
-    height: calc(100dvh - 3rem);
-    padding: 0 1rem 0;
-  }
-  .large {
-    flex: 2.2;
-    min-width: 0;
-    overflow-y: auto;
-    padding-right: 0.3rem;
-  }
   .head {
     position: sticky;
     top: 0;
@@ -228,43 +213,5 @@
     gap: 0.2rem 1rem;
     padding: 0.3rem 0;
     background: var(--paper);
-  }
-  .right {
-    flex: 1;
-    min-width: 21rem;
-    max-width: 28rem;
-    display: flex;
-    flex-direction: column;
-    gap: 0.4rem;
-  }
-  .words {
-    flex: 1;
-    min-height: 0;
-    overflow-y: auto;
-    padding: 0 0.3rem 1rem 0;
-  }
-  @media (max-width: 799px) {
-    .screen {
-      flex-direction: column;
-      height: auto;
-      padding: 0 0.75rem 1rem;
-    }
-    .large {
-      overflow: visible;
-    }
-    .right {
-      position: sticky;
-      bottom: 0;
-      z-index: 3;
-      min-width: 0;
-      max-width: none;
-      max-height: 52dvh;
-      padding-bottom: 0.4rem;
-      border-top: 1px solid var(--hairline);
-      background: var(--paper);
-    }
-    .words.folded {
-      display: none;
-    }
   }
 </style>

@@ -73,7 +73,7 @@
     <table>
       <thead>
         <tr
-          ><th></th>{#each SEEN_SIZES as size (size)}<th scope="col">{size}</th>{/each}</tr
+          ><th class="sides"></th>{#each SEEN_SIZES as size (size)}<th scope="col">{size}</th>{/each}</tr
         >
       </thead>
       <tbody>
@@ -145,6 +145,9 @@
   th {
     font-weight: 400;
     color: var(--soft);
+  }
+  .sides {
+    width: 5.6rem;
   }
   th[scope='row'] {
     text-align: left;

@@ -1,0 +1,78 @@
+<script lang="ts" generics="Word extends string">
+  import type { Snippet } from 'svelte';
+  import WordBar from './WordBar.svelte';
+
+  /** A screen whose large part has words beside it; on a phone they lie folded at its foot. */
+  interface Props {
+    label: string;
+    words: { word: Word; name: string }[];
+    open: Word;
+    folded: boolean;
+    onopen: (word: Word) => void;
+    large: Snippet;
+    /** What lies under the word that is open. */
+    beside: Snippet;
+  }
+  let { label, words, open, folded, onopen, large, beside }: Props = $props();
+</script>
+
+<main class="screen">
+  <div class="large">{@render large()}</div>
+  <div class="right">
+    <WordBar {label} {words} {open} {onopen} />
+    <div class="words" class:folded>{@render beside()}</div>
+  </div>
+</main>
+
+<style>
+  .screen {
+    display: flex;
+    gap: 1.2rem;
+    height: calc(100dvh - 3rem);
+    padding: 0 1rem;
+  }
+  .large {
+    flex: 2.2;
+    min-width: 0;
+    overflow-y: auto;
+    padding-right: 0.3rem;
+  }
+  .right {
+    flex: 1;
+    min-width: 21rem;
+    max-width: 28rem;
+    display: flex;
+    flex-direction: column;
+    gap: 0.4rem;
+  }
+  .words {
+    flex: 1;
+    min-height: 0;
+    overflow-y: auto;
+    padding: 0 0.3rem 1rem 0;
+  }
+  @media (max-width: 799px) {
+    .screen {
+      flex-direction: column;
+      height: auto;
+      padding: 0 0.75rem 1rem;
+    }
+    .large {
+      overflow: visible;
+    }
+    .right {
+      position: sticky;
+      bottom: 0;
+      z-index: 3;
+      min-width: 0;
+      max-width: none;
+      max-height: 54dvh;
+      padding-bottom: 0.4rem;
+      border-top: 1px solid var(--hairline);
+      background: var(--paper);
+    }
+    .words.folded {
+      display: none;
+    }
+  }
+</style>
