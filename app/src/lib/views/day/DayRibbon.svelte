@@ -70,7 +70,8 @@
   const short = (entry: ShownEntry) => s(entry.endS) - s(entry.startS) < 15;
 </script>
 
-<figure class="ribbon" bind:clientWidth={width}>
+<!-- svelte-ignore a11y_no_noninteractive_tabindex: on a phone it is scrolled, by keys too -->
+<figure class="ribbon" aria-label="The day at a glance" tabindex="0" bind:clientWidth={width}>
   <svg width={wide} height={high} viewBox="0 0 {wide} {high}" aria-hidden="true">
     <defs>
       <pattern id="day-change" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
