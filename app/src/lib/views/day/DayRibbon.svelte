@@ -70,7 +70,7 @@
   const short = (entry: ShownEntry) => s(entry.endS) - s(entry.startS) < 15;
 </script>
 
-<!-- On a phone it is scrolled, by keys too. -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <figure class="ribbon" aria-label="The day at a glance" tabindex="0" bind:clientWidth={width}>
   <svg width={wide} height={high} viewBox="0 0 {wide} {high}" aria-hidden="true">
     <defs>
