@@ -32,6 +32,8 @@ export interface DayProblem {
   /** How many cameras there are, and what it takes to pick up another one than the last, s. */
   cameras: number;
   otherCameraS: number;
+  /** The camera that is in hand as the day begins or goes on; −1: none. */
+  lastCamera: number;
   /**
    * Gear for the task in a column on a camera that was last used for the task in a row, s; behind the tasks a row for
    * each camera as the day begins. And what that costs besides its time, by what the day looks for.

@@ -156,6 +156,25 @@ describe('a day that runs late', () => {
     // What the same gear was on before stays on it.
     expect(onTime.entries[0].changeS).toBe(before.entries[1].changeS);
   });
+  it('says of the first of the rest what it takes from the one that was made last', () => {
+    const [, second, third] = kept(demo).plan.entries;
+    const made = demo.day.order
+      .slice(0, 2)
+      .reduce((shoot, shotId, i) => wish(shoot, shotId, { state: 'done', doneMin: 300 + 20 * i }), demo);
+    const [rest] = kept(made).plan.entries;
+    expect(rest.shotId).toBe(third.shotId);
+    expect(rest.changeS).toBe(third.changeS);
+    expect(rest.reasons.join(' ')).toContain(`${second.number}`);
+  });
+  it('a shot that shares the light of one that is made is made near it, or not at all', () => {
+    const made = (doneMin: number) => wish(demo, 'shot-rows', { state: 'done', doneMin });
+    const of = (shoot: Shoot) => planDay(shoot, 'best', { looks, quick: true }).plan;
+    const near = of(made(330)).entries.find(({ shotId }) => shotId === 'shot-leaves');
+    expect((near?.takesFromS ?? Infinity) / 60).toBeLessThan(330 + 60);
+    expect(of(made(1000)).entries.find(({ shotId }) => shotId === 'shot-leaves')?.takesFromS ?? 1e6).toBeGreaterThan(
+      900 * 60,
+    );
+  });
   it('says nothing where nothing changes', () => {
     const { plan } = kept(demo);
     expect(whatChanges(plan, plan)).toEqual([]);

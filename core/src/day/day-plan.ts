@@ -88,7 +88,7 @@ export function planOf(given: DayCase, order: readonly number[]): DayPlan {
     charge: ({ kind, pack, fromS, toS }) =>
       power.push({ forId: powerIds[kind], pack: pack + 1, fromS, toS, what: 'charged', shotNumber: null }),
   });
-  let before: ShotWork | null = null;
+  let before = given.lastWork;
   let carriedKgM = 0;
   const gear = new Map(given.gearBefore);
   const entries = raw.map((row, i): DayEntry => {

@@ -21,6 +21,8 @@ export interface DayCase {
   weatherWhy: Map<string, string>;
   /** The change-over to a shot from the one before it, on a camera that was last used for another. */
   changes: (from: ShotWork | null, gear: ShotWork | null, to: ShotWork) => ChangeOver;
+  /** The shot that was made last; null: none yet. */
+  lastWork: ShotWork | null;
   /** The shot that each camera was last used for before this day's search begins, by the camera. */
   gearBefore: Map<string, ShotWork>;
   /** Kinds of batteries that somebody has counted, in the order of the problem. */
@@ -63,7 +65,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   });
   const lastWork = made.at(-1) ?? null;
   const gearBefore = new Map(made.map((work) => [work.cameraKey, work]));
-  const cameraIds = [...new Set(works.map(({ cameraKey }) => cameraKey))];
+  const cameraIds = [...new Set([...works, ...made].map(({ cameraKey }) => cameraKey))];
   const weatherWhy = new Map<string, string>();
   const known = new Map<string, ChangeOver>();
   const changes = (from: ShotWork | null, gear: ShotWork | null, to: ShotWork): ChangeOver => {
@@ -73,10 +75,12 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
     return change;
   };
   const powerIds = day.batteries.map(({ forId }) => forId).filter((id, i, all) => all.indexOf(id) === i);
+  const sameS = sameLight(sun);
   const tasks = works.map((work): Task => {
     const { hours, why } = weatherHours(shoot, work, weather);
     if (why !== null) weatherWhy.set(work.shot.id, why);
-    return { ...taskOf(work, hours, works, powerIds, day), camera: cameraIds.indexOf(work.cameraKey) };
+    const limits = [hours, ...lightOfMade(work, day, sameS)];
+    return { ...taskOf(work, limits, works, powerIds, day), camera: cameraIds.indexOf(work.cameraKey) };
   });
   linkSameLight(tasks, works);
   const n = tasks.length;
@@ -103,6 +107,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
     tasks,
     cameras: cameraIds.length,
     otherCameraS: OTHER_CAMERA_MIN * 60,
+    lastCamera: lastWork ? cameraIds.indexOf(lastWork.cameraKey) : -1,
     gearS,
     gearCost,
     walkS,
@@ -115,12 +120,12 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
       .map(({ fromMin, forMin }) => ({ fromS: fromMin * 60, forS: forMin * 60, slackS: BREAK_SLACK_S })),
     packs: powerIds.map((id) => packsOf(day, id)),
     chargers: day.chargers,
-    sameS: sameLight(sun),
+    sameS,
     harsh: harshness(sun, weather),
     harshCost: aim === 'light' ? 2 : 0,
     putOffCost: aim === 'clouds' ? 0.5 : 0,
   };
-  return { shoot, sun, weather, works, weatherWhy, changes, gearBefore, powerIds, problem };
+  return { shoot, sun, weather, works, weatherWhy, changes, lastWork, gearBefore, powerIds, problem };
 }
 
 /** Whether a shot is still to be made on this day. */
@@ -131,14 +136,14 @@ export const isOpen = (day: Day, shotId: string): boolean => {
 
 function taskOf(
   work: ShotWork,
-  weather: Hours[],
+  more: readonly Hours[][],
   works: readonly ShotWork[],
   powerIds: string[],
   day: Day,
 ): Omit<Task, 'camera'> {
   const { wish } = work;
   const rest = [...day.breaks].sort((a, b) => a.fromMin - b.fromMin)[0];
-  const limits: Hours[][] = [work.light.hours, work.people, weather];
+  const limits: Hours[][] = [work.light.hours, work.people, ...more];
   if (wish.between) limits.push([wish.between]);
   if (rest && wish.pin === 'beforeBreak') limits.push([{ fromMin: 0, toMin: rest.fromMin }]);
   if (rest && wish.pin === 'afterBreak') limits.push([{ fromMin: rest.fromMin + rest.forMin, toMin: 2160 }]);
@@ -159,6 +164,22 @@ function taskOf(
     last: wish.pin === 'last',
     rightAfter: wish.pin === 'rightAfter' ? works.findIndex(({ shot }) => shot.id === wish.afterId) : -1,
   };
+}
+
+/** Shots that are made already and share this one's light: it has to be made near them. */
+function lightOfMade({ wish, shot }: ShotWork, day: Day, sameS: Float64Array): Hours[][] {
+  const shared = day.wishes.filter(
+    (other) =>
+      other.state === 'done' &&
+      other.doneMin !== null &&
+      ((wish.light === 'same' && other.shotId === wish.sameAsId) ||
+        (other.light === 'same' && other.sameAsId === shot.id)),
+  );
+  return shared.map(({ doneMin }) => {
+    const atMin = doneMin ?? 0;
+    const apartMin = sameS[Math.min(sameS.length - 1, Math.floor((atMin * 60) / SLOT_S))] / 60;
+    return [{ fromMin: Math.max(0, atMin - apartMin), toMin: atMin + apartMin }];
+  });
 }
 
 /** Who shares the light of whom, told of both. */

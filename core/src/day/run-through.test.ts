@@ -27,6 +27,7 @@ function day(tasks: Task[], change: Partial<DayProblem> = {}): DayProblem {
     tasks,
     cameras: 1,
     otherCameraS: 2 * MIN,
+    lastCamera: -1,
     gearS: new Float64Array((n + 2) * n),
     gearCost: new Float64Array((n + 2) * n),
     walkS: new Float64Array((n + 1) * n),

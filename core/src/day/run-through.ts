@@ -44,7 +44,8 @@ export class RunThrough {
       const task = tasks[k];
       const gear = this.gearOf[task.camera] * n + k;
       const way = at * n + k;
-      const other = at < n && tasks[at].camera !== task.camera ? problem.otherCameraS : 0;
+      const inHand = at < n ? tasks[at].camera : problem.lastCamera;
+      const other = inHand >= 0 && inHand !== task.camera ? problem.otherCameraS : 0;
       const change = gearS[gear] + walkS[way] + other;
       let beginS = nowS;
       let rests = restsTaken;

@@ -62,6 +62,7 @@ export function randomDay(seed: number, n: number, { tight = true } = {}): DayPr
     tasks,
     cameras,
     otherCameraS: 120,
+    lastCamera: -1,
     gearS,
     gearCost: new Float64Array(gearS.length),
     walkS,
