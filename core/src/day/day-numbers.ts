@@ -45,6 +45,8 @@ export interface DayProblem {
   walkCost: Float64Array;
   startS: number;
   endS: number;
+  /** From then on hands are tired. */
+  tiredFromS: number;
   /** In order of time. */
   breaks: readonly { fromS: number; forS: number; slackS: number }[];
   packs: readonly Packs[];

@@ -7,7 +7,7 @@ import type { DayProblem, Packs, Task } from './day-numbers';
 import { SLOT_S } from './run-through';
 import { ShotLooks } from './shot-facts';
 import { type ShotWork, shotWork } from './shot-work';
-import { BREAK_SLACK_S, HARSH_DEG, OTHER_CAMERA_MIN, SAME_LIGHT_DEG } from './usual';
+import { BREAK_SLACK_S, HARSH_DEG, OTHER_CAMERA_MIN, SAME_LIGHT_DEG, TIRED_H } from './usual';
 import { weatherHours, weatherOfDay } from './weather';
 
 /** What a day is reckoned from: its shots looked at, and the same as numbers. */
@@ -114,6 +114,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
     walkCost,
     startS: startMin * 60,
     endS: day.wrapMin * 60,
+    tiredFromS: (day.callMin + TIRED_H * 60) * 60,
     breaks: [...day.breaks]
       .sort((a, b) => a.fromMin - b.fromMin)
       .filter(({ fromMin, forMin }) => fromMin + forMin > startMin)

@@ -63,6 +63,10 @@ export function reasonsOf(given: DayCase, place: Place): string[] {
         ? `${work.riskWhy}: after ${known.number} on the same rig, when hands know it.`
         : `${work.riskWhy}, and the first on its rig: rehearse it before the first take.`,
     );
+    if (takesFromS > given.problem.tiredFromS)
+      said.push(
+        `${Math.floor((takesFromS - given.shoot.day.callMin * 60) / 3600)} h after everybody came: tired hands; rest before it.`,
+      );
   }
   if (work.light.note && work.light.hours.length > 0) said.push(work.light.note);
   return said;

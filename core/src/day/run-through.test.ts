@@ -34,6 +34,7 @@ function day(tasks: Task[], change: Partial<DayProblem> = {}): DayProblem {
     walkCost: new Float64Array((n + 1) * n),
     startS: 8 * H,
     endS: 18 * H,
+    tiredFromS: 17 * H,
     breaks: [],
     packs: [],
     chargers: 0,
@@ -127,6 +128,15 @@ describe('a run through a day', () => {
       [0, 2, 1],
     ])
       expect(told(day(pinned), order).cost).toBeGreaterThan(100_000);
+  });
+
+  it('would rather have a hard one neither first, nor as its light goes, nor late in the day', () => {
+    const costOf = (change: Partial<Task>, more: Partial<DayProblem> = {}) =>
+      told(day([task(), task({ ...change, hard: true })], more), [0, 1]).cost;
+    const rehearsed = costOf({});
+    expect(told(day([task({ hard: true }), task()]), [0, 1]).cost - rehearsed).toBe(300);
+    expect(costOf({ windowsS: [0, 9 * H] }) - rehearsed).toBe(300);
+    expect(costOf({}, { tiredFromS: 8 * H }) - rehearsed).toBe(300);
   });
 
   it('stops as soon as it is above a limit, and says the same below it', () => {

@@ -105,6 +105,7 @@ export class RunThrough {
     let cost = 0;
     if (task.hard) {
       if (done === 0) cost += HARD_COST;
+      if (fromS > problem.tiredFromS) cost += HARD_COST;
       const lightEndS = windowEnd(task, fromS);
       const leftS = lightEndS - fromS - task.takesS;
       if (leftS < LIGHT_GOES_S) cost += HARD_COST * (1 - leftS / LIGHT_GOES_S);

@@ -56,6 +56,8 @@ export const LENS_BETWEEN_MIN = 1;
 export const BACK_TO_ONE = { leastS: 15, mps: 1.2, mostS: 300, droneS: 30 };
 /** More tries than this are not foreseen but for tricks. */
 export const MOST_TRIES = 15;
+/** After so many hours hands are tired. */
+export const TIRED_H = 9;
 /** From so many tries or motions at once on a shot is a hard one. */
 export const HARD = { tries: 6, motions: 3 };
 /** A flight takes so long to get there and to come home, s. */

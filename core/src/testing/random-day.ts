@@ -69,6 +69,7 @@ export function randomDay(seed: number, n: number, { tight = true } = {}): DayPr
     walkCost: new Float64Array(walkS.length),
     startS,
     endS,
+    tiredFromS: startS + 9 * 3600,
     breaks: random() < 0.6 ? [{ fromS: startS + 0.4 * (endS - startS), forS: 1800, slackS: 1800 }] : [],
     packs,
     chargers: Math.floor(random() * 3),
