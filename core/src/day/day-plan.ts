@@ -1,10 +1,12 @@
 import type { Person, Shoot } from '../model';
 import type { DayCase } from './day-problem';
 import { whoDoes } from './hands';
+import { altitudeAt } from './light-hours';
 import { reasonsOf } from './reasons';
 import type { Undone, Wait } from './day-numbers';
 import { RunThrough } from './run-through';
 import type { ShotWork } from './shot-work';
+import { HARSH_DEG } from './usual';
 import { weatherNotes } from './weather';
 import { keptOut, whyNot } from './why-not';
 
@@ -60,6 +62,8 @@ export interface DayPlan {
   rigChanges: number;
   walkM: number;
   carriedKgM: number;
+  /** How much is shot outdoors under a high sun, s. */
+  harshS: number;
   cost: number;
 }
 
@@ -161,6 +165,7 @@ export function planOf(given: DayCase, order: readonly number[]): DayPlan {
     rigChanges: entries.filter(({ changesRig }) => changesRig).length,
     walkM: sum(({ walkM }) => walkM),
     carriedKgM,
+    harshS: sum(({ work, takesFromS, takesS }) => (isHarsh(given, work, takesFromS + takesS / 2) ? takesS : 0)),
     cost,
   };
 }
@@ -171,6 +176,9 @@ function whoIn({ day }: Shoot, work: ShotWork, fromMin: number, toMin: number): 
   const given = whoDoes(work.hands, crew.filter(there), new Set(work.before));
   return (given ?? []).map(({ hand, person }) => ({ what: hand.what, name: person.name }));
 }
+
+const isHarsh = ({ sun }: DayCase, { outdoors }: ShotWork, atS: number): boolean =>
+  sun !== null && outdoors && altitudeAt(sun, atS / 60) >= HARSH_DEG;
 
 /** The order that the shoot says, as tasks: what it does not name comes at the end, in the order of the story. */
 export function toldOrder({ works }: Pick<DayCase, 'works'>, ids: readonly string[]): number[] {

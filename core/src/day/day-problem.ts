@@ -17,8 +17,8 @@ export interface DayCase {
   weather: ReturnType<typeof weatherOfDay>;
   /** Shots that are still to be made on this day. */
   works: ShotWork[];
-  /** Why the weather keeps a shot from some hours; by the shot's id. */
-  weatherWhy: Map<string, string>;
+  /** When the weather lets a shot be made, and why not the rest of the day; by the shot's id. */
+  weatherOf: Map<string, { hours: Hours[]; why: string | null }>;
   /** The change-over to a shot from the one before it, on a camera that was last used for another. */
   changes: (from: ShotWork | null, gear: ShotWork | null, to: ShotWork) => ChangeOver;
   /** The shot that was made last; null: none yet. */
@@ -66,7 +66,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   const lastWork = made.at(-1) ?? null;
   const gearBefore = new Map(made.map((work) => [work.cameraKey, work]));
   const cameraIds = [...new Set([...works, ...made].map(({ cameraKey }) => cameraKey))];
-  const weatherWhy = new Map<string, string>();
+  const weatherOf: DayCase['weatherOf'] = new Map();
   const known = new Map<string, ChangeOver>();
   const changes = (from: ShotWork | null, gear: ShotWork | null, to: ShotWork): ChangeOver => {
     const key = `${from?.shot.id ?? ''} ${gear?.shot.id ?? ''} ${to.shot.id}`;
@@ -77,9 +77,9 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   const powerIds = day.batteries.map(({ forId }) => forId).filter((id, i, all) => all.indexOf(id) === i);
   const sameS = sameLight(sun);
   const tasks = works.map((work): Task => {
-    const { hours, why } = weatherHours(shoot, work, weather);
-    if (why !== null) weatherWhy.set(work.shot.id, why);
-    const limits = [hours, ...lightOfMade(work, day, sameS)];
+    const lets = weatherHours(shoot, work, weather);
+    weatherOf.set(work.shot.id, lets);
+    const limits = [lets.hours, ...lightOfMade(work, day, sameS)];
     return { ...taskOf(work, limits, works, powerIds, day), camera: cameraIds.indexOf(work.cameraKey) };
   });
   linkSameLight(tasks, works);
@@ -126,7 +126,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
     harshCost: aim === 'light' ? 2 : 0,
     putOffCost: aim === 'clouds' ? 0.5 : 0,
   };
-  return { shoot, sun, weather, works, weatherWhy, changes, lastWork, gearBefore, powerIds, problem };
+  return { shoot, sun, weather, works, weatherOf, changes, lastWork, gearBefore, powerIds, problem };
 }
 
 /** Whether a shot is still to be made on this day. */

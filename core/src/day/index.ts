@@ -11,7 +11,7 @@ export { type CannotEntry, type DayEntry, type DayPlan, planOf, type PowerUse, t
 export { type DayCase, dayCase, type DayOptions, isOpen } from './day-problem';
 export { type Hand, whoDoes } from './hands';
 export { altitudeAt, momentAt, type SunOfDay, sunOfDay, sunTimes } from './light-hours';
-export { goesOnMin, madeIds, nowIn, type Now, savedWords, whatChanges } from './on-the-day';
+export { asItStands, goesOnMin, madeIds, nowIn, type Now, savedWords, whatChanges } from './on-the-day';
 export { bestOrder, nearestNeighbours, orderSearch, type OrderStep, type SearchOptions } from './order-search';
 export type { DayProblem, Packs, Task } from './day-numbers';
 export { RunThrough, UNDONE_COST } from './run-through';

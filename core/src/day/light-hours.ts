@@ -1,6 +1,5 @@
 import { clockAt, momentOf, SUNRISE_DEG, sunAt, windowsOf } from '../light';
 import { type Hours, sayClock, type SitePlace, type Wish } from '../model';
-import { litWhen } from '../reading';
 import { ALL_DAY, joined } from './hours';
 import type { ShotFacts } from './shot-facts';
 import { HARSH_DEG, LOW_SUN_MIN, PLANNED_SLACK_MIN } from './usual';
@@ -107,7 +106,7 @@ export function lightHours(wish: Wish, sun: SunOfDay | null, facts: ShotFacts): 
     case 'sun':
     case 'side': {
       const side = wish.light === 'side' ? wish.side : 'any';
-      const lit = litWhen(facts.film(), sun.place, sun.date, { side, from: 'any', atMostDeg: 90 });
+      const lit = facts.litOn(sun.place, sun.date, side);
       return said(
         lit.map(({ from, to }) => ({ fromMin: minutesOf(from), toMin: minutesOf(to) })),
         wish.light === 'side' ? SIDE_SAID[wish.side] : 'the sun on the subject',

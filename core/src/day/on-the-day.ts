@@ -15,6 +15,12 @@ export function goesOnMin(shoot: Shoot, lateMin = 0): number {
   return (doneMin ?? shoot.day.callMin) + lateMin;
 }
 
+/** From where what is left of a day is planned: options of a case. A day that has not begun is planned whole. */
+export function asItStands(shoot: Shoot, lateMin = 0): { madeIds: string[]; fromMin?: number } {
+  const made = madeIds(shoot);
+  return made.length > 0 || lateMin > 0 ? { madeIds: made, fromMin: goesOnMin(shoot, lateMin) } : { madeIds: made };
+}
+
 type Timed = Pick<DayEntry, 'startS' | 'changeS' | 'setUpS' | 'takesFromS' | 'endS'>;
 
 /** Where a day stands at a minute of its clock. */

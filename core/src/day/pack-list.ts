@@ -72,6 +72,6 @@ export function packList(given: DayCase, plan: DayPlan): PackGroup[] {
   }));
 }
 
-/** Whether the whole list is ticked. */
+/** How many things of the list are not ticked yet. */
 export const leftToPack = ({ day }: Pick<Shoot, 'day'>, groups: readonly PackGroup[]): number =>
   groups.flatMap(({ items }) => items).filter(({ key }) => !day.packed.includes(key)).length;

@@ -1,7 +1,7 @@
 import type { Shoot } from '../model';
 import { type DayCase, dayCase, type DayOptions } from './day-problem';
 import { type DayPlan, planOf, toldOrder } from './day-plan';
-import { goesOnMin, madeIds } from './on-the-day';
+import { asItStands } from './on-the-day';
 import { bestOrder, type SearchOptions } from './order-search';
 
 /** A day with its plan, and what shooting in the order of the story would come to. */
@@ -20,13 +20,7 @@ export function planDay(
   order: 'story' | 'best' | 'kept',
   { lateMin = 0, ...options }: DayOptions & SearchOptions & { lateMin?: number } = {},
 ): PlannedDay {
-  const madeNow = options.madeIds ?? madeIds(shoot);
-  const begun = madeNow.length > 0 || lateMin > 0;
-  const given = dayCase(shoot, {
-    ...options,
-    madeIds: madeNow,
-    ...(begun && options.fromMin === undefined ? { fromMin: goesOnMin(shoot, lateMin) } : {}),
-  });
+  const given = dayCase(shoot, { ...options, ...asItStands(shoot, lateMin) });
   const story = planOf(given, toldOrder(given, []));
   const kept = toldOrder(given, shoot.day.order);
   const chosen = order === 'best' ? bestOrder(given.problem, { from: kept, ...options }).order : kept;

@@ -85,6 +85,7 @@ function waitFor(given: DayCase, work: ShotWork, takesFromS: number): string {
   if (begins(work.light.hours)) return `for ${work.light.what}`;
   if (begins(work.people)) return 'for the people it asks for';
   if (work.wish.between && Math.abs(work.wish.between.fromMin - atMin) < 1) return 'as you set its time';
-  if (given.weatherWhy.has(work.shot.id)) return `for the weather (${given.weatherWhy.get(work.shot.id)})`;
+  const weather = given.weatherOf.get(work.shot.id);
+  if (weather && begins(weather.hours)) return `for the weather (${weather.why ?? ''})`;
   return work.wish.light === 'same' ? 'for the light of the shot it joins' : 'as it is pinned';
 }

@@ -1,6 +1,6 @@
-import { type Around, aroundOf, sameAround, type Shoot, type Shot } from '../model';
-import { type Film, pathLengthM, plannedFilm, type Samples } from '../motion';
-import { timePlan } from '../reading';
+import { type Around, aroundOf, sameAround, type Shoot, type Shot, type SitePlace } from '../model';
+import { pathLengthM, plannedFilm, type Samples } from '../motion';
+import { type LitMinutes, litWhen, type LitWish, timePlan } from '../reading';
 import { sceneOf } from '../scene';
 import { backwardsM } from './hands';
 
@@ -24,13 +24,14 @@ export interface ShotFacts {
   before: string[];
   moving: number;
   walkM: number;
-  /** The whole film, made anew each time. */
-  film: () => Film;
+  /** When the subject's part is lit from a side on a day; looked up once. */
+  litOn: (place: SitePlace, date: string, side: LitWish['side']) => LitMinutes[];
 }
 
 export function shotFacts(shoot: Shoot, shot: Shot): ShotFacts {
   const film = () => plannedFilm(sceneOf(shoot, shot));
   const made = film();
+  const lit = new Map<string, LitMinutes[]>();
   const { scene, filmed } = made;
   return {
     shot,
@@ -44,7 +45,12 @@ export function shotFacts(shoot: Shoot, shot: Shot): ShotFacts {
     motions: motionsOf(filmed, shot),
     gigabytes: timePlan(made).cardGB,
     ...peopleIn(shoot, shot),
-    film,
+    litOn: (place, date, side) => {
+      const key = `${JSON.stringify(place)} ${date} ${side}`;
+      const known = lit.get(key) ?? litWhen(film(), place, date, { side, from: 'any', atMostDeg: 90 });
+      lit.set(key, known);
+      return known;
+    },
   };
 }
 

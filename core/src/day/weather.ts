@@ -56,14 +56,17 @@ export function weatherHours(
   const limit = gustLimit(shoot, work);
   const gustsAt = (row: WeatherHour) =>
     droneOf(shoot, work) ? row.gustMps : windAtHeightMps(row.gustMps, work.lensHeightM);
-  const calm = limit === null ? hoursThat(weather, () => true) : hoursThat(weather, (row) => gustsAt(row) <= limit.mps);
-  const dry = work.rigKind === 'drone' ? hoursThat(weather, ({ rainMmph }) => rainMmph < RAIN_MMPH) : calm;
-  const blown = calm.length !== 1 || calm[0].fromMin > 0 || calm[0].toMin < 2160;
-  return {
-    hours: both(calm, dry),
-    why: blown && limit ? `gusts above ${saySpeed(limit.mps, 'metric')} (${limit.why})` : dry !== calm ? 'rain' : null,
-  };
+  const calm = hoursThat(weather, (row) => limit === null || gustsAt(row) <= limit.mps);
+  const dry = hoursThat(weather, ({ rainMmph }) => work.rigKind !== 'drone' || rainMmph < RAIN_MMPH);
+  const why = [
+    ...(limit && !isAllDay(calm) ? [`gusts above ${saySpeed(limit.mps, 'metric')} (${limit.why})`] : []),
+    ...(isAllDay(dry) ? [] : ['rain']),
+  ];
+  return { hours: both(calm, dry), why: why.length === 0 ? null : why.join(' and ') };
 }
+
+const isAllDay = (hours: readonly Hours[]): boolean =>
+  hours.length === 1 && hours[0].fromMin === 0 && hours[0].toMin === 2160;
 
 /** What the weather of the hours in which a shot is made asks for: notes, never a verdict. */
 export function weatherNotes(
@@ -76,7 +79,7 @@ export function weatherNotes(
   const notes: string[] = [];
   if (!weather) return notes;
   const rows = weather.filter(
-    ({ hour }) => (hour + 1) * 60 > fromMin % 1440 && hour * 60 < Math.max(toMin % 1440, (fromMin % 1440) + 1),
+    ({ hour }) => touches(hour * 60, fromMin, toMin) || touches((hour + 24) * 60, fromMin, toMin),
   );
   const gust = Math.max(0, ...rows.map((row) => windAtHeightMps(row.gustMps, work.lensHeightM)));
   const said = saySpeed(Math.round(gust * 10) / 10, 'metric');
@@ -99,3 +102,7 @@ function lessLight(sun: SunOfDay | null, atMin: number): string {
   const stops = evOfDaylight(altitudeDeg, 'clear') - evOfDaylight(altitudeDeg, 'cloudy');
   return stops < 0.25 ? '' : `, and about ${trim(stops, 1)} stops less on open ground`;
 }
+
+/** Whether an hour of the day, from a minute on, has something of a stretch. */
+const touches = (hourMin: number, fromMin: number, toMin: number): boolean =>
+  hourMin < Math.max(toMin, fromMin + 1) && hourMin + 60 > fromMin;

@@ -67,7 +67,7 @@ export function whyNot(
   if (light.hours.length === 0) return light.note ?? `There is no ${light.what} on that day.`;
   if (people.length === 0) return tooFew(shoot, work);
   if (windows.length === 0) {
-    const weather = given.weatherWhy.get(work.shot.id);
+    const weather = given.weatherOf.get(work.shot.id)?.why;
     return (
       `Nothing is left of the day when it has ${light.what}` +
       `${shoot.day.people.length > 0 ? ', its people' : ''}${weather ? `, no ${weather}` : ''}` +

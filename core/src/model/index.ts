@@ -142,6 +142,7 @@ export {
   SHOOT_VERSION,
   ShootSchema,
 } from './shoot';
+export { legAt, legsOf, type LegTime, legTimes, type Moves, shotDurationS, withLeg } from './legs-of-shot';
 export {
   type Aim,
   drawnWalk,
@@ -156,15 +157,10 @@ export {
   type Goes,
   type Jump,
   type Leg,
-  legAt,
   LegSchema,
-  legsOf,
-  type LegTime,
   type LookOver,
-  legTimes,
   MOST_FRAMES,
   MOST_WALK_POINTS,
-  type Moves,
   PLAIN_LOOK,
   type Place,
   PlaceSchema,
@@ -175,7 +171,6 @@ export {
   type SetUp,
   SetUpSchema,
   type Shot,
-  shotDurationS,
   type Staged,
   ShotSchema,
   STICK_SPEEDS,
@@ -190,7 +185,6 @@ export {
   type Way,
   WaySchema,
   WHOLE,
-  withLeg,
 } from './shot';
 export { AS_ON_SITE, stagedIn, stagedPieces } from './staging';
 export {

@@ -1,6 +1,7 @@
 import { parametersOf } from './move';
 import type { Shoot } from './shoot';
-import { focusTargets, legsOf, MOST_FRAMES, shotDurationS, type Way } from './shot';
+import { focusTargets, legsOf, shotDurationS } from './legs-of-shot';
+import { MOST_FRAMES, type Way } from './shot';
 import { clipped } from './text';
 
 type Path = (string | number)[];
@@ -28,6 +29,23 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
   uniqueIds(shoot.day.people, ['day', 'people']);
   uniqueIds(shoot.day.batteries, ['day', 'batteries']);
   uniqueIds(shoot.day.breaks, ['day', 'breaks']);
+  const once = (names: string[], path: Path, key: string) => {
+    const seen = new Set<string>();
+    names.forEach((name, i) => {
+      if (seen.has(name)) refuse([...path, i, key], `is said a second time ("${clipped(name)}"); say it once`);
+      seen.add(name);
+    });
+  };
+  once(
+    shoot.day.wishes.map(({ shotId }) => shotId),
+    ['day', 'wishes'],
+    'shotId',
+  );
+  once(
+    shoot.day.rigTimes.map(({ rigId }) => rigId),
+    ['day', 'rigTimes'],
+    'rigId',
+  );
 
   const known = (ids: Set<string>, id: string, path: Path, where: string) => {
     if (!ids.has(id)) refuse(path, `names "${clipped(id)}", which is not in ${where}; choose one that is`);

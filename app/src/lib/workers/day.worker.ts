@@ -1,14 +1,14 @@
 import * as Comlink from 'comlink';
 import {
   altitudeAt,
+  asItStands,
   cardWords,
   type DayCase,
   dayCase,
+  type DayOptions,
   dayNotes,
   type DayPlan,
-  goesOnMin,
   gustLimit,
-  madeIds,
   orderSearch,
   type OrderStep,
   packList,
@@ -42,21 +42,16 @@ const looks = new ShotLooks();
 /** Counts what was begun or called off. */
 let work = 0;
 const breathe = () => new Promise((resolve) => setTimeout(resolve));
-const HARSH_DEG = 50;
 const ALTERNATIVE_TRIES = 20_000;
 const SUN_STEP_MIN = 5;
 
-function caseOf(shoot: Shoot, { forecast, lateMin }: DayQuestion, aim?: DayAim): DayCase {
-  const made = madeIds(shoot);
-  const begun = made.length > 0 || lateMin > 0;
-  return dayCase(shoot, {
-    forecast,
-    looks,
-    madeIds: made,
-    ...(begun ? { fromMin: goesOnMin(shoot, lateMin) } : {}),
-    ...(aim ? { aim } : {}),
-  });
-}
+const optionsOf = (shoot: Shoot, { forecast, lateMin }: DayQuestion): DayOptions => ({
+  forecast,
+  looks,
+  ...asItStands(shoot, lateMin),
+});
+const caseOf = (shoot: Shoot, question: DayQuestion, aim: DayAim = shoot.day.aim): DayCase =>
+  dayCase(shoot, { ...optionsOf(shoot, question), aim });
 
 function shown(plan: DayPlan): ShownPlan {
   return {
@@ -66,16 +61,6 @@ function shown(plan: DayPlan): ShownPlan {
       return { ...entry, shotId: shot.id, work };
     }),
   };
-}
-
-function harshS({ sun }: DayCase, plan: DayPlan): number {
-  if (!sun) return 0;
-  return plan.entries
-    .filter(
-      ({ work: { outdoors }, takesFromS, takesS }) =>
-        outdoors && altitudeAt(sun, (takesFromS + takesS / 2) / 60) >= HARSH_DEG,
-    )
-    .reduce((sum, { takesS }) => sum + takesS, 0);
 }
 
 /** Of more shots than this only those of the day are looked at. */
@@ -172,7 +157,7 @@ const worker: DayWorker = {
         lensChanges: plan.lensChanges,
         rigChanges: plan.rigChanges,
         carriedKgM: plan.carriedKgM,
-        harshS: harshS(given, plan),
+        harshS: plan.harshS,
       });
     }
     return rows;
@@ -183,14 +168,7 @@ const worker: DayWorker = {
     work += 1;
     const number = work;
     const given = caseOf(shoot, question);
-    const made = madeIds(shoot);
-    const begun = made.length > 0 || question.lateMin > 0;
-    const search = waysToFit(given, planOf(given, toldOrder(given, shoot.day.order)), {
-      forecast: question.forecast,
-      looks,
-      madeIds: made,
-      ...(begun ? { fromMin: goesOnMin(shoot, question.lateMin) } : {}),
-    });
+    const search = waysToFit(given, planOf(given, toldOrder(given, shoot.day.order)), optionsOf(shoot, question));
     for (;;) {
       const { done, value } = search.next();
       if (done) return value;

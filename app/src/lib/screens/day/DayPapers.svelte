@@ -39,7 +39,7 @@
   }
 </script>
 
-<section aria-label="Papers" class="words">
+<section aria-label="Papers" class="words word-pane">
   {#if problem}<Trouble>{problem}</Trouble>{/if}
   <h2>On paper</h2>
   <ul>
@@ -70,14 +70,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    gap: 0.4rem;
-  }
-  h2 {
-    margin-top: 0.3rem;
-    font-weight: 650;
-  }
   li {
     display: flex;
     flex-wrap: wrap;

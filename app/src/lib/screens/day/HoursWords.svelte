@@ -69,7 +69,7 @@
           : {};
 </script>
 
-<section aria-label="Hours" class="words">
+<section aria-label="Hours" class="words word-pane">
   <p class="said">
     The day is <input
       type="date"
@@ -238,15 +238,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0.35rem;
-  }
-  h2 {
-    margin-top: 0.4rem;
-    font-weight: 650;
-  }
   .person {
     padding: 0.2rem 0;
     border-top: 1px solid var(--hairline);

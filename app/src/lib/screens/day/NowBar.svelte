@@ -237,6 +237,8 @@
     .now {
       position: sticky;
       top: 0;
+      max-height: calc(100dvh - 4rem);
+      overflow-y: auto;
       z-index: 2;
       padding: 0.7rem 0.8rem;
       box-shadow:

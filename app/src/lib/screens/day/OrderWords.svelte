@@ -63,7 +63,7 @@
   const takeOther = ({ aim, order }: Alternative) => store.change(changeDay(shoot, { aim, order }));
 </script>
 
-<section aria-label="Order" class="words">
+<section aria-label="Order" class="words word-pane">
   <p class="said">
     The day looks for <Choice
       label="Looks for"
@@ -174,18 +174,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0.45rem;
-  }
-  h2 {
-    margin-top: 0.4rem;
-    font-weight: 650;
-  }
-  .framed {
-    box-shadow: inset 0 0 0 1px var(--hairline);
-  }
   .ways li {
     display: flex;
     flex-wrap: wrap;

@@ -16,7 +16,7 @@
     );
 </script>
 
-<section aria-label="Pack" class="words">
+<section aria-label="Pack" class="words word-pane">
   {#if day}
     <p><b>{left === 0 ? 'All is packed.' : `${left} left to pack.`}</b></p>
     {#each day.pack as { name, items } (name)}
@@ -39,15 +39,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0.25rem;
-  }
-  h2 {
-    margin-top: 0.4rem;
-    font-weight: 650;
-  }
   label {
     display: flex;
     align-items: baseline;

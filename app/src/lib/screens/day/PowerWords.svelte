@@ -43,7 +43,7 @@
   );
 </script>
 
-<section aria-label="Power" class="words">
+<section aria-label="Power" class="words word-pane">
   <h2>Batteries</h2>
   {#each batteries as battery (battery.id)}
     <p class="said">
@@ -97,7 +97,9 @@
   </p>
   {#if day}
     <ul>
-      {#each day.power.filter(({ count }) => count !== null) as { forId, said, short } (forId)}<li class:near={short}>
+      {#each day.power.filter(({ count }) => count !== null) as { forId, said, short } (forId)}<li
+          class:text-near={short}
+        >
           {said}
         </li>{/each}
     </ul>
@@ -129,7 +131,7 @@
           store.change(changeDay(shoot, { cards: { ...cards, [key]: value } }), join && `cards.${join}`)}
       />
     </p>
-    <p class:near={day.cards.short}>{day.cards.said}</p>
+    <p class:text-near={day.cards.short}>{day.cards.said}</p>
     <p class="text-sm text-soft">
       A camera runs while half of its setting up is done and through all tries. A drone keeps its reserve for the way
       home: its minutes are those until then.
@@ -138,19 +140,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0.35rem;
-  }
-  h2 {
-    margin-top: 0.3rem;
-    font-weight: 650;
-  }
-  .near {
-    color: var(--near);
-    font-weight: 650;
-  }
   li {
     padding: 0.08rem 0;
   }

@@ -54,7 +54,7 @@
   );
 </script>
 
-<section aria-label="Weather" class="words">
+<section aria-label="Weather" class="words word-pane">
   {#if !hours}
     <p>Nobody has said which day: there is no forecast. Say the date under Hours, or type the weather.</p>
     <p><button class="link" onclick={() => set(calm)}>Type the weather</button></p>
@@ -112,15 +112,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0.4rem;
-  }
-  h2 {
-    margin-top: 0.3rem;
-    font-weight: 650;
-  }
   th,
   td {
     padding: 0.1rem 0.4rem 0.1rem 0;

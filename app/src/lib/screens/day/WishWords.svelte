@@ -53,7 +53,7 @@
   const TO = numberFact(FIELDS.hours, 'toMin');
 </script>
 
-<section aria-label="Shot {number} in the day" class="words">
+<section aria-label="Shot {number} in the day" class="words word-pane">
   <h2>
     <span class="number">{number}</span>
     {shot.name}
@@ -162,7 +162,7 @@
     <h2>Why there</h2>
     <ul>
       {#each entry.reasons as reason (reason)}<li>{reason}</li>{:else}<li>Nothing else asks for that time.</li>{/each}
-      {#each entry.notes as note (note)}<li class="near">{note}</li>{/each}
+      {#each entry.notes as note (note)}<li class="text-near">{note}</li>{/each}
     </ul>
     <h2>Hands</h2>
     <ul>
@@ -179,15 +179,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0.35rem;
-  }
-  h2 {
-    margin-top: 0.3rem;
-    font-weight: 650;
-  }
   h2 .link {
     margin-left: 0.5rem;
     font-weight: 400;
@@ -198,9 +189,6 @@
   .cannot {
     border-left: 4px solid var(--near);
     padding-left: 0.6rem;
-  }
-  .near {
-    color: var(--near);
   }
   li {
     padding: 0.08rem 0;

@@ -117,7 +117,7 @@
   takeDropped(() => ({ shots: takeList }));
 </script>
 
-<section aria-label="Take away" class="words">
+<section aria-label="Take away" class="words word-pane">
   <h2>Video and frames</h2>
   <p>
     <Choice
@@ -200,15 +200,6 @@
 </section>
 
 <style>
-  .words {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 0.45rem;
-  }
-  h2 {
-    margin-top: 0.4rem;
-    font-weight: 650;
-  }
   .acts,
   .ticks {
     display: flex;
