@@ -56,7 +56,8 @@ describe('the way to the next spot', () => {
   it('60 m take a minute, and two to pack and unpack', () => {
     const { seconds, parts } = wayBetween(demo, from, at(60));
     expect(seconds).toBe(60 + 120);
-    expect(parts[0]).toMatch(/60 m to the next spot, packed and unpacked, 3 min/);
+    expect(parts[0]).toBe('60 m to the next spot, packed and unpacked, 3 min');
+    expect(wayBetween(demo, from, at(60), 'imperial').parts[0]).toMatch(/^196′.* to the next spot/);
   });
   it('25 kg are carried by three in one go, by one in two: there, back, and there again', () => {
     const alone = changeDay(demo, { people: [] });

@@ -1,4 +1,4 @@
-import { type Shoot, sayMinutes, trim } from '../model';
+import { sayLength, sayMinutes, type Shoot, trim, type Units } from '../model';
 import { supportOf } from '../supports';
 import type { ShotWork } from './shot-work';
 import { CARRIES_KG, LENS_BETWEEN_MIN, OTHER_CAMERA_MIN, PACKED, USUAL_RIGS } from './usual';
@@ -68,6 +68,7 @@ export function wayBetween(
   { day }: Shoot,
   from: ShotWork,
   to: ShotWork,
+  units: Units = 'metric',
 ): Pick<ChangeOver, 'seconds' | 'parts' | 'walkM' | 'carriedKgM'> {
   const walkM = Math.hypot(to.xM - from.xM, to.yM - from.yM);
   const { carriedKg } = USUAL_RIGS[to.rigKind];
@@ -82,7 +83,8 @@ export function wayBetween(
       seconds < SAID_FROM_S
         ? []
         : [
-            `${trim(walkM, 0)} m to the next spot${ways > 1 ? `, ${ways} ways` : ''}${packedS > 0 ? ', packed and unpacked' : ''}, ` +
+            `${sayLength(Math.round(walkM), units)} to the next spot${ways > 1 ? `, ${ways} ways` : ''}` +
+              `${packedS > 0 ? ', packed and unpacked' : ''}, ` +
               sayMinutes(seconds),
           ],
     walkM,
@@ -93,9 +95,15 @@ export function wayBetween(
 /**
  * All of it: from the shot before (null: the day begins), on a camera that was last used for another one (null: not yet).
  */
-export function changeOver(shoot: Shoot, from: ShotWork | null, last: ShotWork | null, to: ShotWork): ChangeOver {
+export function changeOver(
+  shoot: Shoot,
+  from: ShotWork | null,
+  last: ShotWork | null,
+  to: ShotWork,
+  units: Units = 'metric',
+): ChangeOver {
   const gear = gearChange(shoot, last, to);
-  const way = from ? wayBetween(shoot, from, to) : { seconds: 0, parts: [], walkM: 0, carriedKgM: 0 };
+  const way = from ? wayBetween(shoot, from, to, units) : { seconds: 0, parts: [], walkM: 0, carriedKgM: 0 };
   const otherMin = from && from.cameraKey !== to.cameraKey ? OTHER_CAMERA_MIN : 0;
   const other = otherMin > 0 ? [`the other camera, ${sayMinutes(otherMin * 60)}`] : [];
   return {

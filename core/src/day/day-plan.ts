@@ -126,7 +126,7 @@ export function planOf(given: DayCase, order: readonly number[]): DayPlan {
         takesFromS,
         task: row.task,
       }),
-      notes: weatherNotes(work, given.weather, given.sun, takesFromS / 60, endS / 60),
+      notes: weatherNotes(work, given.weather, given.sun, takesFromS / 60, endS / 60, given.units),
       who: whoIn(shoot, work, takesFromS / 60, endS / 60),
       changesLens: change.lens,
       changesRig: change.rig,

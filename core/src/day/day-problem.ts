@@ -1,5 +1,5 @@
 import type { WeatherForecast } from '../light';
-import { type Day, type DayAim, type Hours, type Shoot, type Shot, wishOf } from '../model';
+import { type Day, type DayAim, type Hours, type Shoot, type Shot, type Units, wishOf } from '../model';
 import { type ChangeOver, changeOver, gearChange, wayBetween } from './change-over';
 import { both } from './hours';
 import { altitudeAt, sunGoesDeg, type SunOfDay, sunOfDay } from './light-hours';
@@ -13,6 +13,7 @@ import { weatherHours, weatherOfDay } from './weather';
 /** What a day is reckoned from: its shots looked at, and the same as numbers. */
 export interface DayCase {
   shoot: Shoot;
+  units: Units;
   sun: SunOfDay | null;
   weather: ReturnType<typeof weatherOfDay>;
   /** Shots that are still to be made on this day. */
@@ -37,6 +38,8 @@ export interface DayOptions {
   fromMin?: number;
   /** Shots that are made already, the last one at the end. */
   madeIds?: readonly string[];
+  /** How lengths and speeds are said. */
+  units?: Units;
   /** Where what was looked at is kept. */
   looks?: ShotLooks;
   /** What a shot takes after all. */
@@ -51,6 +54,7 @@ const CARRY_COST = 3;
 export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   const { day } = shoot;
   const aim = options.aim ?? day.aim;
+  const units = options.units ?? 'metric';
   const sun = sunOfDay(shoot.site.place, day.date);
   const weather = weatherOfDay(shoot, options.forecast);
   const looks = options.looks ?? new ShotLooks();
@@ -70,14 +74,14 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
   const known = new Map<string, ChangeOver>();
   const changes = (from: ShotWork | null, gear: ShotWork | null, to: ShotWork): ChangeOver => {
     const key = `${from?.shot.id ?? ''} ${gear?.shot.id ?? ''} ${to.shot.id}`;
-    const change = known.get(key) ?? changeOver(shoot, from, gear, to);
+    const change = known.get(key) ?? changeOver(shoot, from, gear, to, units);
     known.set(key, change);
     return change;
   };
   const powerIds = day.batteries.map(({ forId }) => forId).filter((id, i, all) => all.indexOf(id) === i);
   const sameS = sameLight(sun);
   const tasks = works.map((work): Task => {
-    const lets = weatherHours(shoot, work, weather);
+    const lets = weatherHours(shoot, work, weather, units);
     weatherOf.set(work.shot.id, lets);
     const limits = [lets.hours, ...lightOfMade(work, day, sameS)];
     return { ...taskOf(work, limits, works, powerIds, day), camera: cameraIds.indexOf(work.cameraKey) };
@@ -126,7 +130,7 @@ export function dayCase(shoot: Shoot, options: DayOptions = {}): DayCase {
     harshCost: aim === 'light' ? 2 : 0,
     putOffCost: aim === 'clouds' ? 0.5 : 0,
   };
-  return { shoot, sun, weather, works, weatherOf, changes, lastWork, gearBefore, powerIds, problem };
+  return { shoot, units, sun, weather, works, weatherOf, changes, lastWork, gearBefore, powerIds, problem };
 }
 
 /** Whether a shot is still to be made on this day. */

@@ -71,7 +71,8 @@ export function whatChanges(before: DayPlan, after: DayPlan): string[] {
     const neighbour = after.entries.find(({ shotId }) => shotId === is[at - 1]);
     if (entry)
       said.push(
-        `${entry.number} ${entry.name} comes ${neighbour ? `after ${neighbour.number}` : 'first'}, at ${sayClock(entry.startS / 60)}.`,
+        `${entry.number} ${entry.name} comes ${neighbour ? `after ${neighbour.number}` : 'first'}, ` +
+          `at ${sayClock(entry.startS / 60)}.`,
       );
   }
   const laterS = after.endS - before.endS;

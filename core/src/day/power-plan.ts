@@ -43,11 +43,13 @@ export function powerPlan(given: DayCase, plan: DayPlan): PowerOf[] {
     const charges = plan.power.filter((row) => row.forId === forId && row.what === 'charged').length;
     const count = packs?.count ?? null;
     const short = count !== null && count + charges < needs;
-    const head = `${name} runs for ${sayMinutes(useS)}: ${needs} ${needs === 1 ? 'battery' : 'batteries'} of ${sayMinutes(lastsS)}`;
+    const batteries = `${needs} ${needs === 1 ? 'battery' : 'batteries'} of ${sayMinutes(lastsS)}`;
+    const head = `${name} runs for ${sayMinutes(useS)}: ${batteries}`;
+    const charged = charges === 1 ? 'once' : `${charges} times`;
     const there =
       count === null
         ? 'nobody has said how many there are'
-        : `there ${count === 1 ? 'is' : 'are'} ${count}${charges > 0 ? `, charged ${charges === 1 ? 'once' : `${charges} times`} on the way` : ''}`;
+        : `there ${count === 1 ? 'is' : 'are'} ${count}${charges > 0 ? `, charged ${charged} on the way` : ''}`;
     return { forId, name, useS, needs, count, charges, short, said: `${head}; ${there}.` };
   });
 }
@@ -76,7 +78,8 @@ export function cardWords({ shoot }: DayCase, plan: DayPlan): { gigabytes: numbe
     gigabytes,
     short,
     said:
-      `All tries come to ${trim(gigabytes, gigabytes < 10 ? 1 : 0)} GB: ${needs} ${needs === 1 ? 'card' : 'cards'} of ${trim(each, 0)} GB; ` +
+      `All tries come to ${trim(gigabytes, gigabytes < 10 ? 1 : 0)} GB: ` +
+      `${needs} ${needs === 1 ? 'card' : 'cards'} of ${trim(each, 0)} GB; ` +
       `there ${count === 1 ? 'is' : 'are'} ${count}.` +
       (short ? ' Bring more, or copy and check one before it is used again.' : ''),
   };

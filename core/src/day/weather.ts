@@ -1,5 +1,5 @@
 import { evOfDaylight, simulatedForecast, type WeatherForecast } from '../light';
-import { type Drone, type Hours, saySpeed, type Shoot, trim, type WeatherHour } from '../model';
+import { type Drone, type Hours, saySpeed, type Shoot, trim, type Units, type WeatherHour } from '../model';
 import { droneFlight, windAtHeightMps } from '../supports';
 import { both, joined } from './hours';
 import { altitudeAt, type SunOfDay } from './light-hours';
@@ -51,6 +51,7 @@ export function weatherHours(
   shoot: Shoot,
   work: ShotWork,
   weather: readonly WeatherHour[] | null,
+  units: Units = 'metric',
 ): { hours: Hours[]; why: string | null } {
   if (!weather) return { hours: [{ fromMin: 0, toMin: 2160 }], why: null };
   const limit = gustLimit(shoot, work);
@@ -59,7 +60,7 @@ export function weatherHours(
   const calm = hoursThat(weather, (row) => limit === null || gustsAt(row) <= limit.mps);
   const dry = hoursThat(weather, ({ rainMmph }) => work.rigKind !== 'drone' || rainMmph < RAIN_MMPH);
   const why = [
-    ...(limit && !isAllDay(calm) ? [`gusts above ${saySpeed(limit.mps, 'metric')} (${limit.why})`] : []),
+    ...(limit && !isAllDay(calm) ? [`gusts above ${saySpeed(limit.mps, units)} (${limit.why})`] : []),
     ...(isAllDay(dry) ? [] : ['rain']),
   ];
   return { hours: both(calm, dry), why: why.length === 0 ? null : why.join(' and ') };
@@ -75,14 +76,15 @@ export function weatherNotes(
   sun: SunOfDay | null,
   fromMin: number,
   toMin: number,
-) {
+  units: Units = 'metric',
+): string[] {
   const notes: string[] = [];
   if (!weather) return notes;
   const rows = weather.filter(
     ({ hour }) => touches(hour * 60, fromMin, toMin) || touches((hour + 24) * 60, fromMin, toMin),
   );
   const gust = Math.max(0, ...rows.map((row) => windAtHeightMps(row.gustMps, work.lensHeightM)));
-  const said = saySpeed(Math.round(gust * 10) / 10, 'metric');
+  const said = saySpeed(Math.round(gust * 10) / 10, units);
   if (rows.some(({ rainMmph }) => rainMmph >= RAIN_MMPH))
     notes.push('Rain: a cover on the camera and a cloth for the lens, tied so that nothing flaps into the sound.');
   if (gust >= LONG_LENS.gustMps && work.focalLengthMm >= LONG_LENS.fromMm)

@@ -96,10 +96,15 @@ function tooFew({ day }: Shoot, work: ShotWork): string {
     .map((id) => day.people.find(({ pieceId }) => pieceId === id))
     .filter((person) => person !== undefined);
   const needs = work.hands.map(({ what }) => `one who ${what}`).join(', ');
+  const names = crew.map(({ name }) => name).join(', ');
+  const there =
+    names === ''
+      ? 'nobody is there for it'
+      : `of those there ${names} can help, which is not enough or not what they do`;
   if (whoDoes(work.hands, crew, new Set(work.before)) === null)
     return (
       `It takes ${work.hands.length} at once (${needs}); ` +
-      `${crew.length === 0 ? 'nobody is' : `of those there ${crew.map(({ name }) => name).join(', ')} can help, which is not enough or not what they do`}: ` +
+      `${there}: ` +
       'bring somebody, or choose a rig that takes fewer hands.'
     );
   return `${[...missing, ...crew].map(({ name }) => name).join(', ')} are never there at the same time.`;
@@ -115,7 +120,8 @@ function tooEmpty({ shoot, powerIds, problem }: DayCase, work: ShotWork): string
     if (each === 0) return `One try runs ${sayMinutes(unitS)}; a battery of ${name} lasts ${sayMinutes(lastsS)}.`;
     if (each * unitS * count < useS)
       return (
-        `Its ${work.tries} tries run ${name} for ${sayMinutes(useS)}; ${count === 1 ? 'the battery lasts' : `${count} batteries last`} ` +
+        `Its ${work.tries} tries run ${name} for ${sayMinutes(useS)}; ` +
+        `${count === 1 ? 'the battery lasts' : `${count} batteries last`} ` +
         `${each * count} tries: plan fewer, or bring ${Math.ceil(useS / unitS / each) - count} more.`
       );
   }

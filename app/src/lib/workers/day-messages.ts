@@ -46,6 +46,7 @@ export interface Alternative {
 
 export const DayQuestionSchema = z.object({
   forecast: WeatherForecastSchema.nullable(),
+  units: z.enum(['metric', 'imperial']),
   /** The rest goes on so many minutes later than it was to. */
   lateMin: z.number().min(0).max(1440),
 });

@@ -45,8 +45,9 @@ const breathe = () => new Promise((resolve) => setTimeout(resolve));
 const ALTERNATIVE_TRIES = 20_000;
 const SUN_STEP_MIN = 5;
 
-const optionsOf = (shoot: Shoot, { forecast, lateMin }: DayQuestion): DayOptions => ({
+const optionsOf = (shoot: Shoot, { forecast, lateMin, units }: DayQuestion): DayOptions => ({
   forecast,
+  units,
   looks,
   ...asItStands(shoot, lateMin),
 });
@@ -178,8 +179,8 @@ const worker: DayWorker = {
     }
   },
   async file(message, format) {
-    const { forecast, lateMin } = DayQuestionSchema.parse(message);
-    const planned = planDay(kept.shoot, 'kept', { forecast, lateMin, looks });
+    const { forecast, lateMin, units } = DayQuestionSchema.parse(message);
+    const planned = planDay(kept.shoot, 'kept', { forecast, lateMin, units, looks });
     return format === 'ics' ? writeDayIcs(planned) : writeDayCsv(planned);
   },
   async callOff() {

@@ -1,7 +1,6 @@
 import * as Comlink from 'comlink';
-import type { WeatherForecast } from '@gentle-arc/core/light';
 import type { DayAim, Shoot } from '@gentle-arc/core/model';
-import type { Alternative, DayWorker, ShownDay, WayToFit } from './day-messages';
+import type { Alternative, DayQuestion, DayWorker, ShownDay, WayToFit } from './day-messages';
 import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
 
@@ -11,10 +10,9 @@ const start = (what: string) =>
     what,
   );
 
-interface Asked {
+/** A question about a day of a shoot. */
+export interface Asked extends DayQuestion {
   shoot: Shoot;
-  forecast: WeatherForecast | null;
-  lateMin: number;
 }
 
 /** The day kept in step off the page's main thread: one worker plans, another one searches. */
@@ -25,28 +23,26 @@ export class LiveDay {
   progress: { what: string; done: number; of: number } | null = $state.raw(null);
   problem: string | null = $state(null);
 
-  readonly day = new Latest<Asked, ShownDay>(({ shoot, forecast, lateMin }) =>
-    this.planner.ask(shoot, (remote) => remote.day({ forecast, lateMin })),
+  readonly day = new Latest<Asked, ShownDay>(({ shoot, ...question }) =>
+    this.planner.ask(shoot, (remote) => remote.day(question)),
   );
 
   /** The best order that is found; null when it could not be looked for. */
-  order(asked: Asked, aim: DayAim, quick: boolean): Promise<{ ids: string[]; changes: string[] } | null> {
-    return this.search('Trying orders', asked.shoot, (remote, onStep) =>
-      remote.order({ forecast: asked.forecast, lateMin: asked.lateMin, aim, quick }, onStep),
-    );
+  order(
+    { shoot, ...question }: Asked,
+    aim: DayAim,
+    quick: boolean,
+  ): Promise<{ ids: string[]; changes: string[] } | null> {
+    return this.search('Trying orders', shoot, (remote, onStep) => remote.order({ ...question, aim, quick }, onStep));
   }
-  alternatives(asked: Asked): Promise<Alternative[] | null> {
-    return this.search('Looking for other days', asked.shoot, (remote, onStep) =>
-      remote.alternatives({ forecast: asked.forecast, lateMin: asked.lateMin }, onStep),
-    );
+  alternatives({ shoot, ...question }: Asked): Promise<Alternative[] | null> {
+    return this.search('Looking for other days', shoot, (remote, onStep) => remote.alternatives(question, onStep));
   }
-  ways(asked: Asked): Promise<WayToFit[] | null> {
-    return this.search('Trying what would make it fit', asked.shoot, (remote, onStep) =>
-      remote.ways({ forecast: asked.forecast, lateMin: asked.lateMin }, onStep),
-    );
+  ways({ shoot, ...question }: Asked): Promise<WayToFit[] | null> {
+    return this.search('Trying what would make it fit', shoot, (remote, onStep) => remote.ways(question, onStep));
   }
-  file({ shoot, forecast, lateMin }: Asked, format: 'ics' | 'csv'): Promise<string> {
-    return this.planner.ask(shoot, (remote) => remote.file({ forecast, lateMin }, format));
+  file({ shoot, ...question }: Asked, format: 'ics' | 'csv'): Promise<string> {
+    return this.planner.ask(shoot, (remote) => remote.file(question, format));
   }
   callOff(): void {
     void this.searcher.call((remote) => remote.callOff()).catch(() => undefined);

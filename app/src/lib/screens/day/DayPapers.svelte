@@ -1,18 +1,16 @@
 <script lang="ts">
-  import type { WeatherForecast } from '@gentle-arc/core/light';
-  import type { Shoot } from '@gentle-arc/core/model';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import { download, fileName } from '$lib/ui/download';
   import Trouble from '$lib/ui/Trouble.svelte';
   import type { ShownDay } from '$lib/workers/day-messages';
-  import type { LiveDay } from '$lib/workers/live-day.svelte';
+  import type { Asked, LiveDay } from '$lib/workers/live-day.svelte';
   import { printCallSheet, printCards, printChecklists, printOrder, printPack } from './print-day';
 
   /** The day on paper and as files. */
   interface Props {
     store: ShootStore;
     live: LiveDay;
-    asked: { shoot: Shoot; forecast: WeatherForecast | null; lateMin: number };
+    asked: Asked;
     day: ShownDay | null;
   }
   let { store, live, asked, day }: Props = $props();

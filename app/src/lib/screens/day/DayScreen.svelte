@@ -5,6 +5,7 @@
   import { sayClock, sayMinutes } from '@gentle-arc/core/model';
   import { weatherOf } from '$lib/session/forecast';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import WordsBeside from '$lib/ui/WordsBeside.svelte';
   import DayRibbon from '$lib/views/day/DayRibbon.svelte';
@@ -45,7 +46,7 @@
     { word: 'papers' as const, name: 'Papers' },
     ...(chosen ? [{ word: 'shot' as const, name: `Shot ${shoot.shots.indexOf(chosen) + 1}` }] : []),
   ]);
-  const asked = $derived({ shoot, forecast, lateMin: 0 });
+  const asked = $derived({ shoot, forecast, lateMin: 0, units: preferences.units });
 
   $effect(() => void live.day.ask(asked));
   $effect(() => {

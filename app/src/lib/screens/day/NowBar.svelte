@@ -2,18 +2,18 @@
   import { CheckOutline } from 'flowbite-svelte-icons';
   import { changeDay, changeWish } from '@gentle-arc/core/edit';
   import { madeIds, nowIn } from '@gentle-arc/core/day';
-  import { sayClock, sayMinutes, type Shoot, wishOf } from '@gentle-arc/core/model';
-  import type { WeatherForecast } from '@gentle-arc/core/light';
+  import { sayClock, sayMinutes, saySpeed, type Shoot, wishOf } from '@gentle-arc/core/model';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import NumberField from '$lib/ui/NumberField.svelte';
   import type { ShownDay } from '$lib/workers/day-messages';
-  import type { LiveDay } from '$lib/workers/live-day.svelte';
+  import type { Asked, LiveDay } from '$lib/workers/live-day.svelte';
 
   /** Where the day stands, for one thumb: what is on, what comes, how long there is light, and what to do when it runs late. */
   interface Props {
     store: ShootStore;
     live: LiveDay;
-    asked: { shoot: Shoot; forecast: WeatherForecast | null; lateMin: number };
+    asked: Asked;
     day: ShownDay;
     /** By the clock of the place; null on any other day. */
     nowMin: number | null;
@@ -129,8 +129,8 @@
     </p>
     {#if limit !== undefined && blows !== null && blows > limit}
       <p class="warn" role="alert">
-        {current.work.rigName} is used up to {limit} m/s: wait, or shoot something else. {current.work.rigKind ===
-        'drone'
+        {current.work.rigName} is used up to {saySpeed(limit, preferences.units)}: wait, or shoot something else. {current
+          .work.rigKind === 'drone'
           ? 'Do not take off.'
           : ''} Local rules and whoever is qualified decide.
       </p>

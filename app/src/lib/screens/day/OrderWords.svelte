@@ -2,18 +2,27 @@
   import { untrack } from 'svelte';
   import { changeDay } from '@gentle-arc/core/edit';
   import { type DayChange, withDayChange } from '@gentle-arc/core/day';
-  import type { WeatherForecast } from '@gentle-arc/core/light';
-  import { DAY_AIMS, type DayAim, optionWords, sayClock, sayMinutes, type Shoot, trim } from '@gentle-arc/core/model';
+  import {
+    DAY_AIMS,
+    type DayAim,
+    optionWords,
+    sayClock,
+    sayLength,
+    sayMinutes,
+    type Shoot,
+    trim,
+  } from '@gentle-arc/core/model';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import type { Alternative, ShownDay, WayToFit } from '$lib/workers/day-messages';
-  import type { LiveDay } from '$lib/workers/live-day.svelte';
+  import type { Asked, LiveDay } from '$lib/workers/live-day.svelte';
 
   /** The order found by search, what it saves, what would make the rest fit, and other days beside it. */
   interface Props {
     store: ShootStore;
     live: LiveDay;
-    asked: { shoot: Shoot; forecast: WeatherForecast | null; lateMin: number };
+    asked: Asked;
     day: ShownDay | null;
     /** How often somebody has asked elsewhere what would make it fit. */
     fitAsked: number;
@@ -92,10 +101,10 @@
     <p>{day.saved}</p>
     <p class="text-soft">
       {day.plan.rigChanges}
-      {day.plan.rigChanges === 1 ? 'change' : 'changes'} of rig, {day.plan.lensChanges} of lens, {trim(
-        day.plan.walkM,
-        0,
-      )} m carried. Drag a shot in the list to overrule the order; pin it under its own word.
+      {day.plan.rigChanges === 1 ? 'change' : 'changes'} of rig, {day.plan.lensChanges} of lens, {sayLength(
+        Math.round(day.plan.walkM),
+        preferences.units,
+      )} carried. Drag a shot in the list to overrule the order; pin it under its own word.
     </p>
     {#if day.plan.cannot.length > 0}
       <h2>{day.plan.cannot.length} {day.plan.cannot.length === 1 ? 'does' : 'do'} not fit</h2>

@@ -1,6 +1,15 @@
-import { clipped, sayClock, sayLength, sayMinutes, type Shoot, shotDurationS, trim } from '@gentle-arc/core/model';
+import {
+  clipped,
+  DECIDES,
+  sayClock,
+  sayLength,
+  sayMinutes,
+  saySpeed,
+  type Shoot,
+  shotDurationS,
+  trim,
+} from '@gentle-arc/core/model';
 import { checklistOf, needOf } from '@gentle-arc/core/supports';
-import { DECIDES } from '@gentle-arc/core/model';
 import { preferences } from '$lib/ui/preferences.svelte';
 import { paper, printPage } from '$lib/ui/print';
 import type { ShownDay, ShownEntry } from '$lib/workers/day-messages';
@@ -19,7 +28,8 @@ const STYLE = `
   .rest td { border-bottom-style: dashed; font-style: italic; }
   ul { margin: 0; padding: 0; list-style: none; }
   li { padding: 0.6mm 0; }
-  .box::before { content: ''; display: inline-block; width: 3.2mm; height: 3.2mm; margin-right: 2mm; border: 0.35mm solid #000; vertical-align: -0.4mm; }
+  .box::before { content: ''; display: inline-block; width: 3.2mm; height: 3.2mm; border: 0.35mm solid #000; }
+  .box::before { margin-right: 2mm; vertical-align: -0.4mm; }
   .two { columns: 2; column-gap: 8mm; }
   .whole { break-inside: avoid; }
   .card { height: 128mm; box-sizing: border-box; padding: 5mm; border: 0.5mm solid #000; margin-bottom: 6mm; overflow: hidden; }
@@ -66,10 +76,18 @@ export const printCallSheet = (shoot: Shoot, day: ShownDay): Promise<void> =>
     const weather = (day.weather ?? []).filter(({ hour }) => hour * 60 >= callMin - 60 && hour * 60 <= wrapMin);
     if (weather.length > 0) {
       const most = (of: (at: (typeof weather)[0]) => number) => Math.max(...weather.map(of));
+      const gusts = saySpeed(
+        most((at) => at.gustMps),
+        preferences.units,
+      );
       body.append(
         paper(
           'p',
-          `Weather as forecast or typed: gusts up to ${most((at) => at.gustMps)} m/s, rain up to ${most((at) => at.rainMmph)} mm an hour, sky up to ${Math.round(100 * most((at) => at.cloudShare))}% covered.`,
+          [
+            `Weather as forecast or typed: gusts up to ${gusts}`,
+            `rain up to ${most((at) => at.rainMmph)} mm an hour`,
+            `sky up to ${Math.round(100 * most((at) => at.cloudShare))}% covered.`,
+          ].join(', '),
         ),
       );
     }
@@ -196,13 +214,15 @@ export const printCards = (shoot: Shoot, day: ShownDay): Promise<void> =>
           paper('h2', `${entry.number} ${entry.name}`),
           paper(
             'p',
-            `${clock(entry.startS)}: change ${sayMinutes(entry.changeS)}, set up ${sayMinutes(entry.setUpS)}; takes from ${clock(entry.takesFromS)}.`,
+            `${clock(entry.startS)}: change ${sayMinutes(entry.changeS)}, set up ${sayMinutes(entry.setUpS)}; ` +
+              `takes from ${clock(entry.takesFromS)}.`,
           ),
           ...settings(shoot, entry).map((said) => paper('p', said)),
           ...marks(entry).map((said) => paper('p', said)),
           paper(
             'p',
-            `${trim(shotDurationS(shot), 1)} s of action, ${shoot.story.handlesS} s before and after; back to one ${sayMinutes(entry.work.resetS)}.`,
+            `${trim(shotDurationS(shot), 1)} s of action, ${shoot.story.handlesS} s before and after; ` +
+              `back to one ${sayMinutes(entry.work.resetS)}.`,
           ),
           paper(
             'p',

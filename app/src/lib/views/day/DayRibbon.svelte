@@ -2,7 +2,8 @@
   import { area, curveMonotoneX, line } from 'd3-shape';
   import { scaleLinear } from 'd3-scale';
   import { lightAt } from '@gentle-arc/core/light';
-  import { sayClock } from '@gentle-arc/core/model';
+  import { sayClock, saySpeed } from '@gentle-arc/core/model';
+  import { preferences } from '$lib/ui/preferences.svelte';
   import type { ShownDay, ShownEntry } from '$lib/workers/day-messages';
   import { SKY_COLOURS } from '$lib/views/light/sky-colours';
 
@@ -114,7 +115,7 @@
           class="on-sky"
           x={x(strongest.atMin)}
           y={blown(strongest.gustMps) - 4}
-          text-anchor="middle">gusts {strongest.gustMps} m/s</text
+          text-anchor="middle">gusts {saySpeed(strongest.gustMps, preferences.units)}</text
         >{/if}{/if}
     <path class="sun" d={sunLine} />
     {#each [{ atMin: day.riseMin, name: 'sunrise' }, { atMin: day.setMin, name: 'sunset' }] as { atMin, name } (name)}
