@@ -10,7 +10,7 @@ test('GET /api/health', async ({ request }) => {
   expect(await (await request.get('/api/health')).json()).toEqual({
     status: 'ok',
     format: 'gentle-arc-shoot',
-    version: 11,
+    version: 12,
   });
 });
 

@@ -21,6 +21,7 @@ const ROOMS = [
   'search',
   'sequence',
   'day',
+  'rehearse',
   'formats',
   'cli',
 ];

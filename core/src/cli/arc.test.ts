@@ -103,23 +103,27 @@ describe('as a program', () => {
   const raw = JSON.parse(readFileSync(DEMO, 'utf8')) as { shots: { timing: { durationS: number } }[] };
   raw.shots[0].timing.durationS = -4;
   writeFileSync(broken, JSON.stringify(raw));
-  it.each<[string[], RegExp]>([
-    [['read', broken], /^arc: shots\[0\]\.timing\.durationS must be at least 0\.2; it is -4\.\n$/],
-    [['read', 'nowhere.json'], /^arc: shoot file "nowhere\.json" cannot be read \(ENOENT\)\.\n$/],
-    [
-      ['path', DEMO, '--shot', '99', '--format', 'csv'],
-      /^arc: --shot must be a whole number from 1 to 44; it is "99"\.\n$/,
-    ],
-    [['path', DEMO, '--shot', '1', '--format', 'fbx'], /^arc: --format must be csv or gltf; it is "fbx"\.\n$/],
+  it('answers bad input with one line on standard error, exit status 2, and writes nothing', () => {
+    const { stdout, stderr, status } = arc('read', broken);
+    expect(stderr.replace(/^npm warn.*\n/gm, '')).toBe(
+      'arc: shots[0].timing.durationS must be at least 0.2; it is -4.\n',
+    );
+    expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
+  });
+  it.each<[string[], string]>([
+    [['read', 'nowhere.json'], 'shoot file "nowhere.json" cannot be read (ENOENT).'],
+    [['path', DEMO, '--shot', '99', '--format', 'csv'], '--shot must be a whole number from 1 to 44; it is "99".'],
+    [['path', DEMO, '--shot', '1', '--format', 'fbx'], '--format must be csv or gltf; it is "fbx".'],
+    [['score', DEMO, '--shot', '1'], '--flown is missing: give the CSV of a way, as arc path writes it.'],
+    [['score', DEMO, '--shot', '1', '--flown', 'no.csv'], '--flown "no.csv" cannot be read (ENOENT).'],
+    [['sticks', DEMO, '--shot', '1', '--layout', '5'], '--layout must be 1, 2, 3 or 4; it is "5".'],
     [
       ['fly', DEMO],
-      /^arc: command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, check, moves or schema; it is "fly"\.\n$/,
+      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, marks, ' +
+        'sticks, score, check, moves or schema; it is "fly".',
     ],
-  ])('%j: one line on standard error, exit status 2, nothing written', (args, line) => {
-    const { stdout, stderr, status } = arc(...args);
-    expect(stderr.replace(/^npm warn.*\n/gm, '')).toMatch(line);
-    expect(status).toBe(2);
-    expect(stdout).toBe('');
+  ])('%j is refused: %s', async (args, sentence) => {
+    await expect(run(args)).rejects.toThrow(sentence);
   });
 });
 

@@ -26,6 +26,7 @@ import { readShot } from '../reading';
 import { curesFor } from '../search';
 import { supportOf } from '../supports';
 import { dayCommand } from './day-command';
+import { rehearseCommand } from './rehearse-command';
 
 const USAGE = `arc, the core of Gentle Arc from a terminal
 
@@ -45,6 +46,9 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc cut <shoot file> --format otio|csv              the cut as OpenTimelineIO JSON, or CSV with timecodes
   arc day <shoot file> [--order story|best] [--late 20] [--format json|ics|csv]
                                                       the day of shooting: the order that gets it all, and what cannot
+  arc marks <shoot file> --shot <number>              the count of one shot, and its marks: rail, floor, head, ring, frame
+  arc sticks <shoot file> --shot <number> [--layout 1|2|3|4]   what every hand does over one shot, and with which stick
+  arc score <shoot file> --shot <number> --flown <path.csv>    a way that was flown, held against the plan: 0 to 100
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -77,11 +81,14 @@ export async function run(args: string[]): Promise<string> {
       'joins',
       'cut',
       'day',
+      'marks',
+      'sticks',
+      'score',
     ].includes(command)
   )
     throw Refusal.of(
       'command',
-      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, check, moves or schema; it ' +
+      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, marks, sticks, score, check, moves or schema; it ' +
         `is "${command}".`,
     );
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
@@ -128,6 +135,8 @@ export async function run(args: string[]): Promise<string> {
   if (values.shot === undefined)
     throw Refusal.of('--shot', `--shot is missing: choose a shot from 1 to ${shoot.shots.length}.`);
   const { shot } = numbered(shoot, values.shot);
+  if (command === 'marks' || command === 'sticks' || command === 'score')
+    return print(rehearseCommand(command, shoot, shot, values, readText));
   if (command === 'lens') {
     if (values.by !== undefined && values.by !== 'spot' && values.by !== 'framing')
       throw Refusal.of('--by', `--by must be spot or framing; it is "${values.by}".`);
@@ -201,6 +210,8 @@ function readArguments(args: string[]) {
         at: { type: 'string' },
         order: { type: 'string' },
         late: { type: 'string' },
+        layout: { type: 'string' },
+        flown: { type: 'string' },
         build: { type: 'string' },
         cures: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },
@@ -224,13 +235,13 @@ function numbers(option: string, text: string, least: number, most: number): num
   });
 }
 
-function readText(file: string): string {
+function readText(file: string, what = 'shoot file'): string {
   try {
     return readFileSync(file, 'utf8');
   } catch (error) {
     throw Refusal.of(
-      'shoot file',
-      `shoot file "${file}" cannot be read (${(error as NodeJS.ErrnoException).code ?? (error as Error).message}).`,
+      what,
+      `${what} "${file}" cannot be read (${(error as NodeJS.ErrnoException).code ?? (error as Error).message}).`,
     );
   }
 }

@@ -10,7 +10,10 @@ interface Row {
 }
 
 /** What of a shoot is in no list. */
-type Shell = Omit<Shoot, 'site' | 'kit' | 'shots'> & { site: Omit<Shoot['site'], 'pieces' | 'underlays'> };
+type Shell = Omit<Shoot, 'site' | 'kit' | 'shots' | 'practice'> & {
+  site: Omit<Shoot['site'], 'pieces' | 'underlays'>;
+  practice: Omit<Shoot['practice'], 'tries'>;
+};
 
 /** What turns one state of a shoot into another: all of it, or what differs. */
 export type ShootPatch = { whole: Shoot } | { shell: Shell; lists: Record<string, RowsPatch> };
@@ -18,10 +21,11 @@ export type ShootPatch = { whole: Shoot } | { shell: Shell; lists: Record<string
 const KIT_LISTS = Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[];
 
 /** Every list of a shoot by its name. */
-const listsOf = ({ site, kit, shots }: Shoot): Record<string, readonly Row[]> => ({
+const listsOf = ({ site, kit, shots, practice }: Shoot): Record<string, readonly Row[]> => ({
   pieces: site.pieces,
   underlays: site.underlays,
   shots,
+  tries: practice.tries,
   ...Object.fromEntries(KIT_LISTS.map((name) => [name, kit[name]])),
 });
 
@@ -41,7 +45,10 @@ export function patchBetween(before: Shoot | null, after: Shoot): ShootPatch | n
   }
   const { format, version, id, name, note, delivery, story, day, limits } = after;
   const { place } = after.site;
-  return { shell: { format, version, id, name, note, delivery, story, day, limits, site: { place } }, lists };
+  const practice = Object.fromEntries(
+    Object.entries(after.practice).filter(([key]) => key !== 'tries'),
+  ) as Shell['practice'];
+  return { shell: { format, version, id, name, note, delivery, story, day, practice, limits, site: { place } }, lists };
 }
 
 /**
@@ -60,7 +67,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
       return row;
     });
   }
-  const { pieces, underlays, shots, ...kit } = lists;
+  const { pieces, underlays, shots, tries, ...kit } = lists;
   // What says the same stays the same object: readings are kept by what they follow from.
   const kept = <T>(was: T, is: T): T => (JSON.stringify(was) === JSON.stringify(is) ? was : is);
   const { shell } = patch;
@@ -69,6 +76,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
     delivery: kept(before.delivery, shell.delivery),
     story: kept(before.story, shell.story),
     day: kept(before.day, shell.day),
+    practice: kept(before.practice, { ...shell.practice, tries }),
     limits: kept(before.limits, shell.limits),
     site: { place: kept(before.site.place, shell.site.place), pieces, underlays },
     shots,

@@ -1,5 +1,6 @@
 import { legsOf, newShot, type Shoot, type Shot, withLeg } from '../model';
 import { withoutShots } from './day';
+import { withoutTriesOf } from './practice';
 import { mirrored, toTheOtherSide, turned } from './transform';
 
 /** The shoot with one of its shots changed. */
@@ -44,6 +45,7 @@ export const removeShots = (shoot: Shoot, ids: readonly string[]): Shoot => ({
   ...shoot,
   shots: shoot.shots.filter(({ id }) => !ids.includes(id)),
   day: withoutShots(shoot.day, ids),
+  practice: withoutTriesOf(shoot.practice, ids),
 });
 
 /**

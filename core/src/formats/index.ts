@@ -12,6 +12,8 @@ export { writeCutOtio } from './cut-otio';
 export { writeDayCsv } from './day-csv';
 export { writeDayIcs } from './day-ics';
 export { dayJson } from './day-json';
+export { readFlownCsv } from './flown-csv';
+export { marksJson, scoreJson, sticksJson } from './rehearse-json';
 export { writeShotsCsv } from './shots-csv';
 export { buildJson } from './build-json';
 export { jsonOf } from './json';

@@ -8,7 +8,7 @@ import { depthRasterOf, type DepthRaster } from './depth-raster';
  * What stands at an edge of the frame at the start or the end: what an operator notes to make the move again by hand.
  */
 export interface EdgeMark {
-  when: 'start' | 'end';
+  when: 'start' | 'soon' | 'end';
   edge: 'left' | 'right';
   pieceId: string;
   name: string;
@@ -30,12 +30,19 @@ const MOST_INSIDE = 0.3;
 /** A post this near an edge is a better mark than a long row that the edge cuts. */
 const SHORT_INSIDE = 0.12;
 
-/** The four marks of a shot. An edge near which nothing stands has none. */
-export function edgeMarks(scene: Scene, samples: Samples, units: Units): EdgeMark[] {
+/**
+ * The four marks of a shot, and where `soonRow` says when its end is near, two more that warn of it. An edge near which
+ * nothing stands has none.
+ */
+export function edgeMarks(scene: Scene, samples: Samples, units: Units, soonRow: number | null = null): EdgeMark[] {
   if (scene.pieces.length === 0) return [];
   const raster = depthRasterOf(scene, samples, CELLS);
-  return (['start', 'end'] as const).flatMap((when) => {
-    const row = when === 'start' ? 0 : samples.count - 1;
+  const rows = [
+    { when: 'start', row: 0 },
+    ...(soonRow === null ? [] : [{ when: 'soon', row: soonRow } as const]),
+    { when: 'end', row: samples.count - 1 },
+  ] as const;
+  return rows.flatMap(({ when, row }) => {
     const seen = raster(row);
     return (['left', 'right'] as const).flatMap((edge): EdgeMark[] => {
       const found = nearestTo(edge, seen, scene.pieces);
@@ -56,7 +63,7 @@ export function edgeMarks(scene: Scene, samples: Samples, units: Units): EdgeMar
           name: piece.name,
           inside,
           trailing:
-            when === 'end' &&
+            when !== 'start' &&
             seenComing(samples, row, edge, inside, found.depthM, (found.line + 0.5) / seen.heightCells),
           sentence,
         },

@@ -110,7 +110,7 @@ export function differencesOf(one: Shoot, other: Shoot, sides: Sides): string[] 
     one[key] === other[key]
       ? []
       : [`${key} ${said(one[key], '')} ${sides.one}, ${said(other[key], '')} ${sides.other}`];
-  const whole = (key: 'delivery' | 'limits') => {
+  const whole = (key: 'delivery' | 'story' | 'day' | 'practice' | 'limits') => {
     const fields = fieldsThatDiffer(one[key], other[key], sides);
     return fields ? [`${key}: ${fields}`] : [];
   };
@@ -131,6 +131,9 @@ export function differencesOf(one: Shoot, other: Shoot, sides: Sides): string[] 
     ...lists('part', one.kit.parts, other.kit.parts, sides),
     ...lists('build', one.kit.builds, other.kit.builds, sides),
     ...whole('delivery'),
+    ...whole('story'),
+    ...whole('day'),
+    ...whole('practice'),
     ...whole('limits'),
     ...place(),
   ];

@@ -31,6 +31,7 @@ import {
   WalkSchema,
   WaySchema,
 } from './shot';
+import { PracticeSchema } from './practice';
 import { CutSchema, JoinSchema, StorySchema } from './story';
 import { SitePlaceSchema } from './place';
 
@@ -49,6 +50,7 @@ export const FIELDS = {
   wish: factsOf(WishSchema),
   setUp: factsOf(SetUpSchema),
   place: factsOf(SitePlaceSchema),
+  practice: factsOf(PracticeSchema),
   lamp: factsOf(LampSchema),
   aim: { ...factsOf(AimSchema), ...factsOf(PlaceSchema) },
   bench: factsOf(BenchSchema),

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { KitSchema } from './kit';
 import { pathText, problemsOf, type Problem } from './problems';
 import { checkReferences } from './references';
+import { PracticeSchema } from './practice';
 import { ShootSchema, SiteSchema, type Shoot } from './shoot';
 import { clipped } from './text';
 
@@ -18,6 +19,11 @@ const lengthOnly = (list: z.ZodArray): z.ZodArray =>
 const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => readonly object[] }[] = [
   { path: ['site', 'pieces'], list: SiteSchema.shape.pieces, rowsOf: ({ site }) => site.pieces },
   { path: ['shots'], list: ShootSchema.shape.shots, rowsOf: ({ shots }) => shots },
+  {
+    path: ['practice', 'tries'],
+    list: PracticeSchema.shape.tries,
+    rowsOf: ({ practice }) => practice.tries,
+  },
   ...(Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[]).map((name) => ({
     path: ['kit', name],
     list: KitSchema.shape[name] as z.ZodArray,
@@ -33,6 +39,7 @@ const ShellSchema = z.strictObject({
     Object.fromEntries(Object.entries(KitSchema.shape).map(([name, list]) => [name, lengthOnly(list as z.ZodArray)])),
   ),
   shots: lengthOnly(ShootSchema.shape.shots),
+  practice: z.strictObject({ ...PracticeSchema.shape, tries: lengthOnly(PracticeSchema.shape.tries) }),
 });
 
 const inOrder = new WeakSet<object>();

@@ -126,6 +126,23 @@ export {
   WallSchema,
 } from './piece';
 export { type SitePlace, SitePlaceSchema } from './place';
+export {
+  type Exercise,
+  EXERCISES,
+  type Flown,
+  FlownSchema,
+  HELD_RIGS,
+  type HeldRig,
+  MOST_TRIES_KEPT,
+  type Practice,
+  PracticeSchema,
+  type StickLayout,
+  type Try,
+  TRY_PARTS,
+  type TryPart,
+  TrySchema,
+  USUAL_PRACTICE,
+} from './practice';
 export { pathText, type Problem, problemsOf } from './problems';
 export { holesOf, partsOfSentence } from './sentence';
 export {

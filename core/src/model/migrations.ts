@@ -1,6 +1,7 @@
 import { USUAL_BENCH } from './bench';
 import { OWN_CHECK } from './build';
 import { USUAL_DAY } from './day';
+import { USUAL_PRACTICE } from './practice';
 import { DEFAULT_AIM, DEFAULT_KIT, USUAL_STILLS } from './defaults';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 import { usualRig } from './usual-rig';
@@ -346,6 +347,11 @@ function toVersion11(shoot: Row): Row {
   return { day: USUAL_DAY, ...shoot, version: 11 };
 }
 
+/** From version 11 to 12: how it is rehearsed, and the tries of practice. */
+function toVersion12(shoot: Row): Row {
+  return { practice: USUAL_PRACTICE, ...shoot, version: 12 };
+}
+
 /**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
@@ -362,5 +368,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 8) shoot = toVersion9(shoot);
   if (isRow(shoot) && shoot.version === 9) shoot = toVersion10(shoot);
   if (isRow(shoot) && shoot.version === 10) shoot = toVersion11(shoot);
+  if (isRow(shoot) && shoot.version === 11) shoot = toVersion12(shoot);
   return shoot;
 }

@@ -29,6 +29,7 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
   uniqueIds(shoot.day.people, ['day', 'people']);
   uniqueIds(shoot.day.batteries, ['day', 'batteries']);
   uniqueIds(shoot.day.breaks, ['day', 'breaks']);
+  uniqueIds(shoot.practice.tries, ['practice', 'tries']);
   const once = (names: string[], path: Path, key: string) => {
     const seen = new Set<string>();
     names.forEach((name, i) => {

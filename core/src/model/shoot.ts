@@ -8,12 +8,13 @@ import { SitePlaceSchema, type SitePlace } from './place';
 import { stagedPieces } from './staging';
 import { checkReferences } from './references';
 import { ShotSchema, type Shot } from './shot';
+import { PracticeSchema } from './practice';
 import { StorySchema } from './story';
 import { idText, nameText } from './text';
 import { type Underlay, UnderlaySchema } from './underlay';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 11;
+export const SHOOT_VERSION = 12;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
@@ -50,6 +51,7 @@ export const ShootSchema = z
     shots: z.array(ShotSchema).max(500),
     story: StorySchema,
     day: DaySchema,
+    practice: PracticeSchema,
     /** Limits of the reading that differ from those that ship. */
     limits: OwnLimitsSchema,
   })
