@@ -12,6 +12,7 @@ const SCREENS = [
   '/shoot/first-flush/shot/shot-lane',
   '/shoot/first-flush/shot/shot-lane/lens',
   '/shoot/first-flush/shot/shot-lane/marks',
+  '/shoot/first-flush/shot/shot-lane/rehearse',
   '/shoot/first-flush/kit?build=build-sled-35',
   '/shoot/first-flush/day',
   '/shoot/first-flush/limits',

@@ -62,6 +62,8 @@ const SCREENS: Screen[] = [
       await expect(page.getByRole('region', { name: /^Shot \d+ in the day$/ })).toBeVisible();
     },
   },
+  { name: 'Rehearse', path: `${SHOT}shot-lane/rehearse`, least: 8, words: ['Count', 'Hands'] },
+  { name: 'Rehearse on a rail', path: `${SHOT}shot-rows/rehearse`, least: 2, words: ['Marks'] },
   { name: 'Limits', path: '/shoot/first-flush/limits', least: 30 },
 ];
 
@@ -117,6 +119,7 @@ const PRESSED = [
   DAY,
   `${SHOT}shot-leaves`,
   `${SHOT}shot-lane/lens`,
+  `${SHOT}shot-lane/rehearse`,
   `${KIT}sled-35`,
   `${KIT}gimbal-zoom`,
 ];

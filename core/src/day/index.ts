@@ -16,7 +16,7 @@ export { bestOrder, nearestNeighbours, orderSearch, type OrderStep, type SearchO
 export type { DayProblem, Packs, Task } from './day-numbers';
 export { RunThrough, UNDONE_COST } from './run-through';
 export { ShotLooks } from './shot-facts';
-export { type ShotWork, shotWork } from './shot-work';
+export { type ShotWork, shotWork, usualTriesOf } from './shot-work';
 export { planDay, type PlannedDay } from './plan-day';
 export { leftToPack, type PackGroup, packList } from './pack-list';
 export { cardWords, type PowerOf, powerPlan, usualBattery } from './power-plan';

@@ -2,7 +2,7 @@ import { type Hours, type Rig, type RigKind, type Shoot, type Shot, trim, type W
 import { droneFlight } from '../supports';
 import { type Hand, handsFor, peopleHours } from './hands';
 import { type LightHours, lightHours, type SunOfDay } from './light-hours';
-import type { ShotFacts } from './shot-facts';
+import { shotFacts, type ShotFacts } from './shot-facts';
 import { BACK_TO_ONE, FLIGHT_S, HARD, LONG_RAIL, MOST_TRIES, USUAL_RIGS } from './usual';
 
 /** What one shot takes of a day. */
@@ -110,6 +110,13 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
     people: peopleHours(day, hands, new Set(facts.before)),
     power: powerOf(shoot, shot, rig, { setUpS, oneS: one, tries, tryS }),
   };
+}
+
+/** Tries that are usual for a shot of the shoot, whatever is wished for it; 1 for one that is not there. */
+export function usualTriesOf(shoot: Shoot, shotId: string): number {
+  const shot = shoot.shots.find(({ id }) => id === shotId);
+  const rig = shoot.kit.rigs.find(({ id }) => id === shot?.rigId);
+  return shot && rig ? triesOf(USUAL_RIGS[rig.kind].tries, shotFacts(shoot, shot), rig.kind).tries : 1;
 }
 
 /** Tries to expect: common practice, no published source; hard moves take 3 to 15. */

@@ -14,6 +14,7 @@ export { writeDayIcs } from './day-ics';
 export { dayJson } from './day-json';
 export { readFlownCsv } from './flown-csv';
 export { marksJson, scoreJson, sticksJson } from './rehearse-json';
+export { writeWav } from './wav';
 export { writeShotsCsv } from './shots-csv';
 export { buildJson } from './build-json';
 export { jsonOf } from './json';

@@ -13,7 +13,7 @@ export type { Scouted } from './scouted/scouted';
 export { type LitMinutes, litWhen, type LitWish } from './lit-when';
 export { verdictOnLenses } from './lens-verdict';
 export { type Figures, readFigures } from './read-figures';
-export { type Reading, readShot } from './read-shot';
+export { readFilm, type Reading, readShot } from './read-shot';
 export { Readings } from './readings';
 export { setUpNote } from './set-up';
 export { twoFilmsOf } from './two-films';

@@ -112,6 +112,8 @@ const HELD: ReadonlySet<RigKind> = new Set(['gimbal', 'sled', 'hand', 'bodyMount
 const WALK_BOB_MM = 45;
 const HAND_SHAKE_DEG = 0.6;
 
+const part = (share: number): string => `${trim(share * 100, share < 0.002 ? 2 : 1)}%`;
+
 /** The ways to hold and step that suit a shot, the best first; none where no hands carry the camera. */
 export function cardsFor(film: Film, kit: Kit, units: Units): HoldAdvice[] {
   const { scene, filmed } = film;
@@ -151,8 +153,8 @@ export function cardsFor(film: Film, kit: Kit, units: Units): HoldAdvice[] {
         ...given,
         why,
         onScreen:
-          `${goneM > 1 ? `Bob of about ${trim(bobShare * 100, 1)}%, trembling` : 'Trembling'} of about ` +
-          `${trim(shakeShare * 100, 1)}% of the frame’s height is left, at this distance and focal length.`,
+          `${goneM > 1 ? `Bob of about ${part(bobShare)}, trembling` : 'Trembling'} of about ${part(shakeShare)} of the frame’s ` +
+          'height is left, at this distance and focal length.',
         arms:
           minutes === null
             ? 'How long arms last is said once a build is put together for this rig on the Kit screen.'

@@ -43,3 +43,6 @@ export {
   sledDrill,
   type SledSetting,
 } from './drills';
+export { flownFilm, flownSamples, poseSamples } from './flown-film';
+export { planAt } from './controls/plan-at';
+export { ON_FOOT } from './count';

@@ -1,5 +1,5 @@
 import type { Practice, Units } from '../model';
-import { sayLength, trim } from '../model';
+import { sayLength } from '../model';
 import type { Film, Samples } from '../motion';
 import { edgeMarks, type EdgeMark } from '../image';
 import { focusPlan } from '../reading';
@@ -90,7 +90,7 @@ export function momentsOf(film: Film, practice: Practice): Moment[] {
   for (const share of [0.25, 0.5, 0.75]) {
     const atS = startS + (endS - startS) * share;
     if (moments.every((other) => Math.abs(other.atS - atS) > 0.4))
-      moments.push({ atS, what: 'on the way', said: `${trim(atS - startS, 1)} s on the way` });
+      moments.push({ atS, what: 'on the way', said: 'On the way' });
   }
   return moments.sort((a, b) => a.atS - b.atS);
 }

@@ -18,6 +18,8 @@ export const lensHref = (shootId: string, shotId: string): string =>
   resolve('/shoot/[shootId]/shot/[shotId]/lens', { shootId: coded(shootId), shotId: coded(shotId) });
 export const marksHref = (shootId: string, shotId: string): string =>
   resolve('/shoot/[shootId]/shot/[shotId]/marks', { shootId: coded(shootId), shotId: coded(shotId) });
+export const rehearseHref = (shootId: string, shotId: string): string =>
+  resolve('/shoot/[shootId]/shot/[shotId]/rehearse', { shootId: coded(shootId), shotId: coded(shotId) });
 /** Where a shoot opens: its first shot, or its list when it has none. */
 export const openHref = ({ id, shots }: { id: string; shots: readonly { id: string }[] }): string =>
   shots[0] ? moveHref(id, shots[0].id) : shotsHref(id);

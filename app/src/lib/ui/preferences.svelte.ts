@@ -12,6 +12,11 @@ const PreferencesSchema = z.object({
   /** Depth runs from warm to cool over the colours of the picture. */
   depthTint: z.boolean().catch(false),
   mainsHz: z.literal([50, 60]).catch(50),
+  /** How a count is heard and felt, and whether the picture is beside it. */
+  countClicks: z.boolean().catch(true),
+  countVoice: z.boolean().catch(true),
+  countBuzz: z.boolean().catch(true),
+  countPicture: z.boolean().catch(true),
 });
 
 const KEY = 'gentle-arc-preferences';

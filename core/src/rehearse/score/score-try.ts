@@ -1,4 +1,4 @@
-import { type HeldRig, TRY_PARTS, type TryPart, type Units } from '../../model';
+import { type HeldRig, trim, TRY_PARTS, type TryPart, type Units } from '../../model';
 import type { Film } from '../../motion';
 import { asFlown, type FlownPath } from './flown-path';
 import { matched, progress } from './matched';
@@ -71,7 +71,10 @@ export function scoreTry(
     return { score: 100, parts: [], said: 'Nothing here is in your hands: choose something else to hold.' };
   const weights = parts.reduce((sum, { weight }) => sum + weight, 0);
   const score = parts.reduce((sum, row) => sum + row.weight * row.score, 0) / weights;
-  return { score: Math.round(score * 10) / 10, parts, said: saidOf(parts) };
+  const said = saidOf(parts);
+  const partly =
+    covered < 1 ? `Only ${trim(covered * ENOUGH * 100, 0)}% of the way was made, and only that counts. ` : '';
+  return { score: Math.round(score * 10) / 10, parts, said: partly + said };
 }
 
 /** From this share of the way on the rest is charged at its end; of less, what was not made cannot be judged. */

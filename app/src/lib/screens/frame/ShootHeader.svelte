@@ -3,7 +3,16 @@
   import { page } from '$app/state';
   import { AdjustmentsHorizontalOutline, FileExportOutline, RedoOutline, UndoOutline } from 'flowbite-svelte-icons';
   import { exportPath, exportShoot } from '../../session/exports';
-  import { dayHref, kitHref, lensHref, limitsHref, moveHref, scoutHref, shotsHref } from '$lib/session/links';
+  import {
+    dayHref,
+    kitHref,
+    lensHref,
+    limitsHref,
+    moveHref,
+    rehearseHref,
+    scoutHref,
+    shotsHref,
+  } from '$lib/session/links';
   import EarlierStates from './EarlierStates.svelte';
   import Menu from '$lib/ui/Menu.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -15,6 +24,7 @@
 
   const shotId = $derived(page.params.shotId);
   const bench = $derived(/\/(lens|marks)$/.test(page.route.id ?? ''));
+  const rehearse = $derived(page.route.id?.endsWith('/rehearse') ?? false);
   const kit = $derived(page.route.id?.endsWith('/kit') ?? false);
   const day = $derived(page.route.id?.endsWith('/day') ?? false);
   const scout = $derived(page.route.id?.endsWith('/scout') ?? false);
@@ -25,6 +35,12 @@
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
 
   let goingBack = $state(false);
+  let tabs: HTMLElement | undefined = $state();
+  // On a phone the screens scroll sideways: the one that is open is in sight.
+  $effect(() => {
+    void page.url.pathname;
+    tabs?.querySelector('[aria-current="page"]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+  });
 
   function set(change: Partial<typeof preferences>) {
     Object.assign(preferences, change);
@@ -47,7 +63,7 @@
     onchange={(name) => store.change({ ...store.shoot, name })}
     size={Math.max(6, store.shoot.name.length)}
   />
-  <nav class="flex items-center gap-0.5" aria-label="Screens">
+  <nav class="screens flex items-center gap-0.5" aria-label="Screens" bind:this={tabs}>
     <a class="quiet-button tab" href={scoutHref(store.shoot.id, seenThrough)} aria-current={scout ? 'page' : undefined}
       >Scout</a
     >
@@ -64,7 +80,7 @@
       <span class="hidden min-w-0 truncate sm:inline"
         ><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span
       >
-      {#each [{ name: 'Move', href: moveHref(store.shoot.id, shotId), here: !bench }, { name: 'Lens', href: lensHref(store.shoot.id, shotId), here: bench }] as tab (tab.name)}
+      {#each [{ name: 'Move', href: moveHref(store.shoot.id, shotId), here: !bench && !rehearse }, { name: 'Lens', href: lensHref(store.shoot.id, shotId), here: bench }, { name: 'Rehearse', href: rehearseHref(store.shoot.id, shotId), here: rehearse }] as tab (tab.name)}
         <a class="quiet-button tab" href={tab.href} aria-current={tab.here ? 'page' : undefined}>{tab.name}</a>
       {/each}
     {/if}
@@ -131,6 +147,11 @@
   .tab[aria-current] {
     box-shadow: inset 0 -2px 0 var(--subject);
     border-radius: 0;
+  }
+  .screens {
+    min-width: 0;
+    overflow-x: auto;
+    scrollbar-width: none;
   }
   header :global(.shoot-name) {
     border: 0;

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
+  import type { Flown } from '@gentle-arc/core/model';
+  import type { LivePose } from './film';
   import type { Scene } from '@gentle-arc/core/scene';
   import type { Samples } from '@gentle-arc/core/motion';
   import { preferences } from '$lib/ui/preferences.svelte';
@@ -20,14 +23,22 @@
     about?: About | null;
     /** It plays: drawn quickly rather than finely. */
     playing?: boolean;
+    /** A way that was flown, in the plan's place; a camera that is led by hand. */
+    flown?: Flown | null;
+    live?: LivePose | null;
+    /** What lies over the picture. */
+    over?: Snippet;
     /** Somebody presses on it: where, as shares of its width and height from the upper left corner. */
     onpick?: (across: number, down: number) => void;
   }
-  let { scene, samples, row, about = null, playing = false, onpick }: Props = $props();
+  let { scene, samples, row, about = null, playing = false, flown = null, live = null, over, onpick }: Props = $props();
+
+  /** How many pictures were drawn so far. */
+  export const drawnCount = (): number => sheet?.drawnCount() ?? 0;
 
   const drawable = hasWebGl2();
   let Canvas3d: typeof PictureCanvas | null = $state.raw(null);
-  let sheet: { still: (widthPx: number) => Promise<Blob | null> } | undefined = $state();
+  let sheet: { still: (widthPx: number) => Promise<Blob | null>; drawnCount: () => number } | undefined = $state();
   let problem: string | null = $state(null);
   let taking = $state(false);
   /** A still is taken this large, whatever the screen. */
@@ -70,11 +81,12 @@
         'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
     </p>
   {:else if Canvas3d}
-    <Canvas3d bind:this={sheet} {scene} {samples} {row} {playing} />
+    <Canvas3d bind:this={sheet} {scene} {samples} {row} {playing} {flown} {live} />
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}
-  {#if sheet && !problem}<button
+  {@render over?.()}
+  {#if sheet && !problem && !live}<button
       class="still quiet-button"
       disabled={taking}
       onclick={(event) => void takeStill(event)}

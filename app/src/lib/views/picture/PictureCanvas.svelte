@@ -3,13 +3,15 @@
   import { Pictures } from './pictures.svelte';
 
   /** The sheet of one picture. It fills what it lies in. */
-  let { scene, samples, row, playing }: View & { playing: boolean } = $props();
+  let { scene, samples, row, playing, flown = null, live = null }: View & { playing: boolean } = $props();
 
   /** The picture as it is now, as a PNG. */
   export const still = (widthPx: number) => pictures.still('only', widthPx);
+  /** How many pictures were drawn so far. */
+  export const drawnCount = () => pictures.count;
 
   const pictures = new Pictures(
-    () => ({ only: { scene, samples, row } }),
+    () => ({ only: { scene, samples, row, flown, live } }),
     () => playing,
   );
 </script>

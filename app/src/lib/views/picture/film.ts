@@ -14,6 +14,8 @@ import { FullScreenQuad } from 'three/examples/jsm/postprocessing/Pass.js';
 import type { Scene } from '@gentle-arc/core/scene';
 import type { Samples } from '@gentle-arc/core/motion';
 import { depthOfField } from '@gentle-arc/core/optics';
+import type { Flown } from '@gentle-arc/core/model';
+import { type CameraPose, poseSamples } from '@gentle-arc/core/rehearse';
 import { focusPlaneM, lookOfMany, momentAt, openingRadiusM, openRows } from '@gentle-arc/core/image';
 import { PaperScene } from './paper-scene';
 import { depthTint, depthTone, focusTone } from './scene-look';
@@ -24,7 +26,18 @@ export interface View {
   scene: Scene;
   samples: Samples;
   row: number;
+  /** The samples are not the plan's: this way was flown instead. */
+  flown?: Flown | null;
+  /** The camera is led by hand at this moment: it is here, whatever the row. */
+  live?: LivePose | null;
 }
+
+/** A camera at a moment of action. */
+export type LivePose = CameraPose & { tS: number };
+
+/** What is drawn of a view: a camera that is led by hand stands alone. */
+export const drawnView = (view: View): View =>
+  view.live ? { ...view, samples: poseSamples(view.scene, view.live, view.live.tS), row: 0 } : view;
 
 /** Where it is shown, and how large in pixels of the page. */
 export interface Paper {

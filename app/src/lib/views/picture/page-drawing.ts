@@ -1,4 +1,4 @@
-import { Film, type Paper, type View } from './film';
+import { drawnView, Film, type Paper, type View } from './film';
 import type { Blur } from './film';
 
 /** The same drawing on the page's own thread, for a browser that cannot give its sheets away. */
@@ -26,7 +26,7 @@ export class PageDrawing {
     clearTimeout(this.rest);
     cancelAnimationFrame(this.frame);
     this.film.setLook(look.dim, look.tint);
-    const more = this.film.show(views, papers, blur, look.playing, look.playing ? 0.6 : 1);
+    const more = this.film.show(views.map(drawnView), papers, blur, look.playing, look.playing ? 0.6 : 1);
     const refine = () => {
       if (this.film.refine()) this.frame = requestAnimationFrame(refine);
     };

@@ -1,7 +1,8 @@
 import type { Piece } from '@gentle-arc/core/model';
-import { type Samples, sampleShot, withBody } from '@gentle-arc/core/motion';
+import { asShown, playingOf, type Samples, sampleShot, withBody } from '@gentle-arc/core/motion';
+import { flownSamples, fromKept } from '@gentle-arc/core/rehearse';
 import { type Scene, sceneFrom } from '@gentle-arc/core/scene';
-import { Film, type Paper, type View } from './film';
+import { drawnView, Film, type Paper, type View } from './film';
 import type { SceneMessage, ShowMessage } from './picture-messages';
 
 /** What a sheet shows, kept from message to message: what is the same stays the same object. */
@@ -11,7 +12,7 @@ class Kept {
   scene: Scene | null = null;
   samples: Samples | null = null;
 
-  take({ setup, order, rows, body }: SceneMessage): void {
+  take({ setup, order, rows, body, flown }: SceneMessage): void {
     for (const row of rows) this.byId.set(row.id, row);
     const pieces = order.flatMap((id) => this.byId.get(id) ?? []);
     const same = pieces.length === this.pieces.length && pieces.every((piece, i) => piece === this.pieces[i]);
@@ -36,6 +37,11 @@ class Kept {
       subject: this.pieces.find(({ id }) => id === subjectId) ?? null,
       underlays: [],
     });
+    if (flown) {
+      const samples = flownSamples(this.scene, fromKept(flown));
+      this.samples = asShown(samples, shot, playingOf(shot, this.scene.durationS));
+      return;
+    }
     const samples = sampleShot(this.scene);
     this.samples = body ? withBody(samples) : samples;
   }
@@ -83,11 +89,13 @@ export class PictureDesk {
     const names: string[] = [];
     const views: View[] = [];
     const papers: Paper[] = [];
-    for (const { name, row, width, height } of message.views) {
+    for (const { name, row, width, height, live } of message.views) {
       const [canvas, kept] = [this.sheets.get(name), this.kept.get(name)];
       if (!canvas || !kept?.scene || !kept.samples) continue;
       names.push(name);
-      views.push({ scene: kept.scene, samples: kept.samples, row: Math.min(row, kept.samples.count - 1) });
+      views.push(
+        drawnView({ scene: kept.scene, samples: kept.samples, row: Math.min(row, kept.samples.count - 1), live }),
+      );
       papers.push({ canvas, width, height });
     }
     this.shown = { names, views, papers, message };

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Piece, Setup } from '@gentle-arc/core/model';
+import { FlownSchema, type Piece, type Setup } from '@gentle-arc/core/model';
 
 /** What the page tells the worker that draws pictures. */
 
@@ -13,10 +13,25 @@ export const SceneMessageSchema = z.object({
   /** All pieces in their order, and those that are new or different since the last message. */
   order: z.array(z.string()),
   rows: z.array(plain<Piece>()),
+  /** A way that was flown, in the plan's place. */
+  flown: FlownSchema.nullable(),
   /** With the bob and tremor of whoever carries the camera. */
   body: z.boolean(),
 });
 export type SceneMessage = z.infer<typeof SceneMessageSchema>;
+
+/** A camera that is led by hand. */
+export const LivePoseSchema = z.object({
+  tS: z.number(),
+  xM: z.number(),
+  yM: z.number(),
+  zM: z.number(),
+  panDeg: z.number(),
+  tiltDeg: z.number(),
+  rollDeg: z.number(),
+  focalLengthMm: z.number().positive(),
+  focusM: z.number().positive(),
+});
 
 export const ViewMessageSchema = z.object({
   /** The sheet that it is drawn on. */
@@ -25,6 +40,7 @@ export const ViewMessageSchema = z.object({
   /** How large it is shown, CSS pixels. */
   width: z.number().min(1),
   height: z.number().min(1),
+  live: LivePoseSchema.nullable(),
   /** What it is of; left out when that is as before. */
   scene: SceneMessageSchema.optional(),
 });

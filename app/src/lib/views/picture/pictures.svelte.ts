@@ -22,6 +22,8 @@ const NO_DRAWING = 'The picture cannot be drawn here.';
 export class Pictures {
   /** Why nothing is drawn any more. */
   problem: string | null = $state(null);
+  /** How many pictures were drawn so far: what a hand that leads the camera sees in a second. */
+  count = 0;
   /** Something is on the sheets. */
   drawn = $state(false);
 
@@ -151,15 +153,18 @@ export class Pictures {
       row: view.row,
       width,
       height,
+      live: view.live ?? null,
       scene: this.changed(name, view),
     }));
     await this.host.call((remote) => remote.show({ ...message, views }));
+    this.count += 1;
   }
 
   /** What a sheet has to be told anew of what it shows. */
   private changed(name: string, view: View): SceneMessage | undefined {
     const before = this.sent.get(name);
-    if (before?.view.scene === view.scene && before.view.samples === view.samples) return undefined;
+    if (before?.view.scene === view.scene && before.view.samples === view.samples && before.view.flown === view.flown)
+      return undefined;
     const { shot, camera, lens, rig, gait, filters, delivery, pieces, subject, place, limits } = view.scene;
     this.sent.set(name, { view, rows: new Set<object>(pieces) });
     const setup = { shot, camera, lens, rig, gait, filters, delivery, place, limits, subjectId: subject?.id ?? null };
@@ -167,6 +172,7 @@ export class Pictures {
       setup,
       order: pieces.map(({ id }) => id),
       rows: pieces.filter((piece) => !before?.rows.has(piece)),
+      flown: view.flown ?? null,
       body: view.samples.plain !== undefined,
     }) as SceneMessage;
   }
