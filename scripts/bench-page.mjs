@@ -177,6 +177,32 @@ async function board() {
   }
   await browser.close();
 }
+/** Pictures a second while hands lead the camera, here without a graphics processor. */
+async function practice() {
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ]) {
+    const page = await browser.newPage({ viewport: { width, height } });
+    await page.goto(`http://localhost:${PORT}/shoot/first-flush/shot/shot-helix/rehearse`);
+    await page.getByRole('button', { name: 'Practise', exact: true }).click();
+    await page.waitForTimeout(4000);
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.waitForTimeout(4000);
+    const rows = [];
+    for (let i = 0; i < 6; i += 1) {
+      await page.waitForTimeout(1000);
+      rows.push(Number(await page.locator('[data-per-second]').getAttribute('data-per-second')));
+    }
+    console.log(
+      `practice, ${width} × ${height}:`.padEnd(58) + ` ${Math.min(...rows)} to ${Math.max(...rows)} pictures a second`,
+    );
+    await page.close();
+  }
+  await browser.close();
+}
+await practice();
 await board();
 for (const many of [false, true]) for (const threeD of [false, true]) await measured(threeD, many);
 server.kill();

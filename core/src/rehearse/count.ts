@@ -40,6 +40,7 @@ const PHASE_WORDS: Record<Phase['kind'], string> = {
 };
 /** Two words closer than this fall over each other, s: the beat stays silent beside a mark. Common practice. */
 const APART_S = 0.3;
+const MOST_BEATS = 400;
 /** Rigs whose camera goes with somebody's feet. */
 export const ON_FOOT: ReadonlySet<RigKind> = new Set(['gimbal', 'sled', 'hand', 'bodyMount', 'mount']);
 
@@ -76,12 +77,14 @@ export function countOf({ scene, filmed }: Film, practice: Practice): Count {
   const startS = marks[0] ?? 0;
   const endS = marks.at(-1) ?? scene.durationS;
   const spoken = cues.filter(({ said }) => said !== null).map(({ atS }) => atS);
-  for (let n = 1; startS + (n - 1) * beatS < endS - 1e-6; n += 1) {
+  // Nobody counts for hours: then only what changes is called.
+  const beats = (endS - startS) / beatS <= MOST_BEATS;
+  for (let n = 1; beats && startS + (n - 1) * beatS < endS - 1e-6; n += 1) {
     const atS = startS + (n - 1) * beatS;
     const free = spoken.every((other) => Math.abs(other - atS) >= APART_S);
     cues.push({ atS, kind: 'beat', said: free ? called(n) : null });
   }
-  for (const { atS } of falls) cues.push({ atS, kind: 'step', said: null });
+  if (beats) for (const { atS } of falls) cues.push({ atS, kind: 'step', said: null });
   cues.sort((a, b) => a.atS - b.atS);
   return {
     fromS: Math.min(0, -practice.countIn * beatS),

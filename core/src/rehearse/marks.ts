@@ -100,7 +100,7 @@ function subjectPauses({ scene }: Film): number[] {
   const { subjectAt, durationS } = scene;
   if (!subjectAt) return [];
   const [a, b] = [new Float64Array(3), new Float64Array(3)];
-  const step = 0.05;
+  const step = Math.max(0.05, durationS / 20_000);
   const pauses: number[] = [];
   let [stoodS, walked] = [0, false];
   subjectAt(0, a);

@@ -9,15 +9,18 @@
     open: Word;
     folded: boolean;
     onopen: (word: Word) => void;
+    /** The large part is only read: it has the focus to be scrolled by keys. */
+    scrolls?: boolean;
     large: Snippet;
     /** What lies under the word that is open. */
     beside: Snippet;
   }
-  let { label, words, open, folded, onopen, large, beside }: Props = $props();
+  let { label, words, open, folded, onopen, scrolls = false, large, beside }: Props = $props();
 </script>
 
 <main class="screen">
-  <div class="large">{@render large()}</div>
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="large" tabindex={scrolls ? 0 : undefined}>{@render large()}</div>
   <div class="right">
     <WordBar {label} {words} {open} {onopen} />
     <div class="words" class:folded>{@render beside()}</div>

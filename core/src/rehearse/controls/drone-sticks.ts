@@ -12,7 +12,7 @@ import {
 } from '../fly/drone';
 import { planAt, planRate } from './plan-at';
 
-/** What the sticks of a drone do over a shot: one row each `1 / STICKS_HZ` seconds of action. */
+/** What the sticks of a drone do over a shot: one row each `1 / rateHz` seconds of action. */
 export interface DroneSticks {
   rateHz: number;
   rows: DroneInput[];
@@ -26,7 +26,10 @@ export interface DroneSticks {
   from: DroneState;
 }
 
-export const STICKS_HZ = 50;
+const STICKS_HZ = 50;
+/** A flight of hours has no more rows than this. */
+const MOST_ROWS = 45_000;
+const sticksHz = ({ scene }: Film): number => Math.min(STICKS_HZ, MOST_ROWS / Math.max(1, scene.durationS));
 const RAD = Math.PI / 180;
 /** How hard what is left of an error is taken back, each second. */
 const TAKES_BACK = 2;
@@ -58,13 +61,14 @@ export function planned({ filmed }: Film, tS: number): DroneState {
 function sticksIn(film: Film, limits: DroneLimits, courseDeg: number | null): { rows: DroneInput[]; most: number } {
   const { filmed } = film;
   const endS = filmed.tS[filmed.count - 1];
-  const h = 1 / STICKS_HZ;
+  const rateHz = sticksHz(film);
+  const h = 1 / rateHz;
   const columns = (['xM', 'yM', 'zM', 'panDeg', 'tiltDeg'] as const).map((column) => planAt(filmed, column));
   let state = planned(film, 0);
   const rows: DroneInput[] = [];
   let most = 0;
   const lags = [DRONE_LAGS.travelS, DRONE_LAGS.travelS, DRONE_LAGS.climbS, DRONE_LAGS.turnS, DRONE_LAGS.tiltS];
-  const count = Math.max(1, Math.round(endS * STICKS_HZ));
+  const count = Math.max(1, Math.round(endS * rateHz));
   for (let n = 0; n < count; n += 1) {
     const nextS = (n + 1) * h;
     const is = [state.xM, state.yM, state.zM, state.panDeg, state.tiltDeg];
@@ -114,7 +118,7 @@ export function droneSticks(film: Film): DroneSticks {
     const takeHeld = held !== null && held.most <= free.most + 1e-9 && wander(held.rows) < wander(free.rows) * 0.7;
     const chosen = takeHeld ? held : free;
     last = {
-      rateHz: STICKS_HZ,
+      rateHz: sticksHz(film),
       rows: chosen.rows,
       speed,
       enough: chosen.most <= ROOM,

@@ -33,7 +33,9 @@ export interface Controls {
   head: HeadStick | null;
 }
 
-const RATE_HZ = 50;
+const MOST_HZ = 50;
+/** A shot of hours has no more rows than this. */
+const MOST_ROWS = 45_000;
 /** Less of a stick than this is a hand at rest. */
 const STIRS = 0.03;
 const BRIDGE_S = 0.3;
@@ -73,16 +75,17 @@ function effort(rows: Float64Array, rateHz: number): { rows: Float64Array; most:
 export function controlsOf(film: Film, practice: Practice, units: Units): Controls {
   const { scene, filmed } = film;
   const { rig, shot, lens } = scene;
-  const count = Math.max(2, Math.round(filmed.tS[filmed.count - 1] * RATE_HZ));
-  const column = (at: (tS: number) => number) => Float64Array.from({ length: count }, (_, i) => at(i / RATE_HZ));
+  const rateHz = Math.min(MOST_HZ, MOST_ROWS / Math.max(1, scene.durationS));
+  const count = Math.max(2, Math.round(filmed.tS[filmed.count - 1] * rateHz));
+  const column = (at: (tS: number) => number) => Float64Array.from({ length: count }, (_, i) => at(i / rateHz));
   const tracks: Track[] = [];
   const said: string[] = [];
   const add = (id: string, name: string, hand: Track['hand'], rows: Float64Array, full: string, stirs = STIRS) => {
-    const busy = busyIn(rows, RATE_HZ, stirs);
+    const busy = busyIn(rows, rateHz, stirs);
     if (busy.length > 0) tracks.push({ id, name, hand, rows, full, busy });
   };
   const turning = (name: string, hand: Track['hand'], key: 'panDeg' | 'tiltDeg' | 'rollDeg') => {
-    const { rows, most } = effort(column(planAt(filmed, key)), RATE_HZ);
+    const { rows, most } = effort(column(planAt(filmed, key)), rateHz);
     if (most > 0.3) add(key, name, hand, rows, `${trim(most, 1)}°/s`, Math.max(STIRS, 0.3 / most));
   };
 
@@ -161,7 +164,7 @@ export function controlsOf(film: Film, practice: Practice, units: Units): Contro
       turning(held ? 'Tipped with the wrists' : 'Pan handle, tilt', hand, 'tiltDeg');
     }
     turning('Rolled', held ? 'both hands' : 'right hand', 'rollDeg');
-    const along = effort(column(wayAlong(film)), RATE_HZ);
+    const along = effort(column(wayAlong(film)), rateHz);
     if (along.most > 0.01 && !held) {
       const motor = rig.kind === 'vehicle' || rig.kind === 'turntable';
       const name =
@@ -185,13 +188,13 @@ export function controlsOf(film: Film, practice: Practice, units: Units): Contro
       if (falls.length > 0) {
         const feet = new Float64Array(count);
         for (const { atS, foot } of falls) {
-          const at = Math.min(count - 1, Math.round(atS * RATE_HZ));
+          const at = Math.min(count - 1, Math.round(atS * rateHz));
           for (let i = at; i < Math.min(count, at + 8); i += 1) feet[i] = foot === 'left' ? -1 : 1;
         }
         add('feet', `Feet, ${falls.length} steps`, 'feet', feet, 'a step');
       }
       const heights = column(planAt(filmed, 'zM'));
-      const { rows, most } = effort(heights, RATE_HZ);
+      const { rows, most } = effort(heights, rateHz);
       const spread =
         heights.reduce((a, v) => Math.max(a, v), -Infinity) - heights.reduce((a, v) => Math.min(a, v), Infinity);
       if (spread > 0.1)
@@ -200,7 +203,7 @@ export function controlsOf(film: Film, practice: Practice, units: Units): Contro
   }
   const rings = effort(
     column((tS) => ringAtDeg(lens, Math.max(0.02, planAt(filmed, 'focusDistanceM')(tS)))),
-    RATE_HZ,
+    rateHz,
   );
   if (rings.most > 1 && shot.puller === 'hand')
     add('focus', 'Focus ring', 'left hand', rings.rows, `${trim(rings.most, 0)}°/s`, Math.max(STIRS, 1 / rings.most));
@@ -213,10 +216,10 @@ export function controlsOf(film: Film, practice: Practice, units: Units): Contro
       `${trim(rings.most, 0)}°/s`,
       Math.max(STIRS, 1 / rings.most),
     );
-  const zoom = effort(column(planAt(filmed, 'focalLengthMm')), RATE_HZ);
+  const zoom = effort(column(planAt(filmed, 'focalLengthMm')), rateHz);
   const cropped = filmed.crop.some((crop) => crop > 1.001);
   if (zoom.most > 0.5 && !cropped) add('zoom', 'Zoom ring', 'right hand', zoom.rows, `${trim(zoom.most, 1)} mm/s`);
-  return { rateHz: RATE_HZ, tracks, said, drone, head };
+  return { rateHz, tracks, said, drone, head };
 }
 
 /** Metres gone along the way at a moment. */

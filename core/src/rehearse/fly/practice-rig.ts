@@ -141,6 +141,13 @@ export class PracticeRig {
     this.rows.push(this.pose);
   }
 
+  /** Where the plan has the carriage and the ring now, m and degrees from infinity. */
+  get plannedAlongM(): number {
+    return this.wayM[Math.min(WAY_ROWS, Math.round((this.planS / Math.max(1e-6, this.endS)) * WAY_ROWS))];
+  }
+  get plannedRingDeg(): number {
+    return ringAtDeg(this.film.scene.lens, this.planned.focusM);
+  }
   /** Where the plan is now. */
   get planned(): CameraPose {
     return this.plan(this.planS);

@@ -290,7 +290,14 @@
   />
 {/snippet}
 
-<WordsBeside label="More of this shot" words={WORDS} {open} {folded} onopen={turnTo}>
+<WordsBeside
+  label="More of this shot"
+  words={WORDS}
+  {open}
+  {folded}
+  onopen={turnTo}
+  scrolls={open === 'hold' || open === 'marks'}
+>
   {#snippet large()}
     {#if reviewing && flownNow}
       <ReviewStage

@@ -85,6 +85,8 @@ export class PracticeRun {
       lastMs = nowMs;
       const plan = rig.planned;
       this.pose = this.plan = { ...plan, tS: rig.planS };
+      this.alongM = rig.plannedAlongM;
+      this.ringDeg = rig.plannedRingDeg;
       this.hands.now = sticksTold(controls, rig.planS, practice.layout);
       if (!rig.ended) this.frame = requestAnimationFrame(step);
       else this.ready(film, practice, settings);
