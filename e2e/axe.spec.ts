@@ -1,5 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 
 // What software can find of what keeps people out (WCAG 2.2 A and AA, and axe's best practices): every screen, both
 // themes, both sizes.

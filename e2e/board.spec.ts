@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { textOf, verdict } from './helpers';
 
 const list = (page: Page) => page.getByRole('list', { name: 'Shots in order' });

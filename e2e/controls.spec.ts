@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { heldBy, namesOfFields, nudgeNumbers, pressButtons, walkFields } from './audit';
 import { under } from './helpers';
 

@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { textOf, under } from './helpers';
 
 const DAY = '/shoot/first-flush/day';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import { ALL_FORMATS, BufferSource, EncodedPacketSink, Input } from 'mediabunny';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 
 test.setTimeout(180_000);
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { openShot, under } from './helpers';
 
 const KIT = '/shoot/first-flush/kit';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { drag, middleOf, openShot, under } from './helpers';
 
 test('the Lens screen compares focal lengths on this very shot, and the shot takes the one that is picked', async ({

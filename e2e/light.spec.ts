@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { openShot, reading, under } from './helpers';
 
 test('the sun of a place and a moment: told, drawn on the plan, and moved along the day', async ({ page }) => {

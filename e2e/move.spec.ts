@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { drag, middleOf, openShot, reading, sentence, under, verdict } from './helpers';
 
 test('the first screen shows the demo and how to start an own shoot', async ({ page }) => {

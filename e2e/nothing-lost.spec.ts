@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { openShot, verdict } from './helpers';
 
 const demo = readFileSync(new URL('../demo/first-flush.arc.json', import.meta.url), 'utf8');

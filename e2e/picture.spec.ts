@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { openShot, reading } from './helpers';
 
 test('a finding leads the playhead to where it happens and points at what it is about', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { drag, middleOf, openShot, reading, under, verdict } from './helpers';
 
 test('pieces are dragged, resized and nudged; the pivot leaves the subject; each is one undo', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { openShot, reading, under, textOf, verdict } from './helpers';
 
 test('cures come lightest first, say what they cost, and can be unfolded, taken and undone', async ({ page }) => {

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { middleOf, under } from './helpers';
 
 const REHEARSE = (shot: string) => `/shoot/first-flush/shot/${shot}/rehearse`;

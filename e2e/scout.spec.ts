@@ -1,5 +1,6 @@
 import { crc32, deflateSync } from 'node:zlib';
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { drag, middleOf, textOf } from './helpers';
 
 const plan = (page: Page) => page.getByRole('application', { name: 'Plan from above' });

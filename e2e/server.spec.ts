@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 
 const demo = readFileSync(new URL('../demo/first-flush.arc.json', import.meta.url), 'utf8');
 const BASE = 'http://localhost:4391';

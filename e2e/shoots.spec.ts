@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { validateString } from 'gltf-validator';
 import { drag, middleOf, openShot, reading, textOf, verdict } from './helpers';
 

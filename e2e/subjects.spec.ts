@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { openShot, reading, sentence, under, verdict } from './helpers';
 
 /** Chooses a piece on the plan by key: others may lie over it. */

@@ -1,6 +1,6 @@
 import { Document, NodeIO } from '@gltf-transform/core';
 import { TorusKnotGeometry } from 'three';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { openShot, reading, under, verdict } from './helpers';
 
 /** A knot of a tube as a GLB file, `around` by `tube` quads. */

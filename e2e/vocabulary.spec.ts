@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './fixtures';
 import { drag, middleOf, openShot, reading, sentence, under, verdict } from './helpers';
 
 const chooser = (page: Page) => page.getByRole('region', { name: 'Choose a move' });

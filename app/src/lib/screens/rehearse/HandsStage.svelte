@@ -13,14 +13,17 @@
   const session = shotSession();
   const { samples, row, scene } = $derived(session);
   let width = $state(700);
-  const LEFT = 190;
-  const LANE = 44;
+  /** On a phone names stand above their lanes. */
+  const narrow = $derived(width < 560);
+  const LEFT = $derived(narrow ? 6 : 190);
+  const LANE = $derived(narrow ? 62 : 44);
+  const TOP = $derived(narrow ? 20 : 0);
   const tS = $derived(samples.tS[Math.min(row, samples.count - 1)]);
   const x = $derived(scaleLinear([0, scene.durationS], [LEFT, Math.max(LEFT + 80, width - 12)]));
   const paths = $derived(
     controls.tracks.map(({ rows }, k) => {
       const every = Math.max(1, Math.floor(rows.length / 600));
-      const y = scaleLinear([-1, 1], [30 + k * LANE + LANE - 8, 30 + k * LANE + 3]);
+      const y = scaleLinear([-1, 1], [30 + k * LANE + LANE - 8, 30 + k * LANE + TOP + 3]);
       const shown = Array.from({ length: Math.ceil(rows.length / every) }, (_, i) => i * every);
       return (
         line<number>(
@@ -58,21 +61,23 @@
     {/each}
     {#each controls.tracks as { id, name, hand, busy, full }, k (id)}
       <g transform="translate(0 {30 + k * LANE})">
-        <text x="0" y="17" class="name">{name}</text>
-        <text x="0" y="31">{hand}; {full}</text>
-        <line x1={LEFT} x2={width - 12} y1={LANE / 2 - 2} y2={LANE / 2 - 2} class="rest" />
+        <text x="0" y={narrow ? 14 : 17} class="name"
+          >{name}{#if narrow}<tspan class="more">&nbsp; {hand}; {full}</tspan>{/if}</text
+        >
+        {#if !narrow}<text x="0" y="31">{hand}; {full}</text>{/if}
+        <line x1={LEFT} x2={width - 12} y1={(LANE + TOP) / 2 - 2} y2={(LANE + TOP) / 2 - 2} class="rest" />
         {#each busy as { fromS, toS }, i (i)}<rect
             x={x(fromS)}
-            y="2"
+            y={TOP + 2}
             width={Math.max(2, x(toS) - x(fromS))}
-            height={LANE - 8}
+            height={LANE - TOP - 8}
             class="busy"
           />{/each}
       </g>
       <path d={paths[k]} class="value" />
     {/each}
     <line x1={x(tS)} x2={x(tS)} y1="4" y2={height - 4} class="now" />
-    {#each x.ticks(6) as tick (tick)}<text x={x(tick)} y="18" class="tick">{tick} s</text>{/each}
+    {#each x.ticks(narrow ? 4 : 6) as tick (tick)}<text x={x(tick)} y="18" class="tick">{tick} s</text>{/each}
   </svg>
 </div>
 
@@ -97,6 +102,11 @@
     font-size: 12.5px;
     fill: var(--ink);
     font-weight: 600;
+  }
+  .more {
+    font-weight: 400;
+    font-size: 11px;
+    fill: var(--soft);
   }
   .tick {
     text-anchor: middle;

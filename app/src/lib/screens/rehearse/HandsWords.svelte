@@ -32,7 +32,7 @@
   {#each tooMuch.slice(0, 4) as { fromS, toS, what, why }, i (i)}
     <p class="text-sm">
       <b>{trim(fromS, 1)} to {trim(toS, 1)} s:</b>
-      {what.join(', ')}; {why}.
+      {what.join(' + ')}: {why}.
     </p>
   {/each}
   {#each controls.said as said, i (i)}<p class="said">{said}</p>{/each}

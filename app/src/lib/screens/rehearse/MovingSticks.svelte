@@ -88,6 +88,7 @@
     justify-content: center;
   }
   svg {
+    overflow: visible;
     width: 7.2rem;
   }
   .narrow {

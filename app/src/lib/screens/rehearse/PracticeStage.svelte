@@ -62,7 +62,7 @@
 <div class="head">
   <h1 class="font-display text-2xl">{title}</h1>
   <p class="text-soft text-sm">
-    {KEYS[settings.held]}{hands.pad
+    <span class="keys">{KEYS[settings.held]}</span><span class="touch">a finger leads it</span>{hands.pad
       ? '; the gamepad is heard'
       : '; a gamepad is heard when one of its buttons is pressed'}.
   </p>
@@ -208,21 +208,34 @@
   .caution {
     text-align: center;
   }
+  .touch {
+    display: none;
+  }
+  @media (pointer: coarse) {
+    .keys {
+      display: none;
+    }
+    .touch {
+      display: inline;
+    }
+  }
   @media (max-width: 799px) {
     .hands {
-      gap: 0.4rem 0.7rem;
+      flex-wrap: nowrap;
+      gap: 0.4rem;
       justify-content: space-between;
     }
     .hands :global(.well) {
-      width: 7rem;
-      height: 7rem;
+      flex: 0 0 auto;
+      width: 6.6rem;
+      height: 6.6rem;
     }
     .hands :global(.well.wheel) {
-      width: 2.8rem;
+      width: 2.6rem;
     }
     .go {
-      min-width: 4.6rem;
-      padding: 0 0.7rem;
+      min-width: 0;
+      padding: 0 0.8rem;
     }
   }
 </style>

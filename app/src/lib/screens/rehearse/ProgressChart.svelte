@@ -12,8 +12,8 @@
     $props();
 
   let width = $state(700);
-  const LANE = 50;
-  const LEFT = 282;
+  const LEFT = $derived(width < 560 ? 158 : 282);
+  const LANE = $derived(width < 560 ? 62 : 50);
   const days = $derived(progress.flatMap((row) => row.days.map(({ day }) => Date.parse(day))));
   const DAY_MS = 86_400_000;
   const span = $derived(
@@ -21,8 +21,8 @@
       ? [Date.now() - DAY_MS, Date.now() + DAY_MS]
       : [Math.min(...days) - DAY_MS / 2, Math.max(...days) + DAY_MS / 2],
   );
-  const x = $derived(scaleTime(span, [LEFT + 14, Math.max(LEFT + 90, width - 58)]));
-  const y = scaleLinear([0, 100], [LANE - 6, 5]);
+  const x = $derived(scaleTime(span, [LEFT + 14, Math.max(LEFT + 60, width - 58)]));
+  const y = $derived(scaleLinear([0, 100], [LANE - 6, 5]));
   const ticks = $derived(
     [...new Set(days)].sort((a, b) => a - b).filter((_, i, all) => i % Math.ceil(all.length / 7) === 0),
   );

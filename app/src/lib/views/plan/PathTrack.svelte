@@ -13,10 +13,11 @@
     return [...rows, samples.count - 1].map((i) => `${view.x(samples.xM[i])},${view.y(samples.yM[i])}`).join(' ');
   });
 
-  /** A tick each quarter of a second, square to the path: close together where the camera is slow. */
+  /** Ticks at even times, square to the path: close together where the camera is slow; of a long shot so many. */
   const TICK_S = 0.25;
+  const MOST_TICKS = 240;
   const ticks = $derived.by(() => {
-    const every = Math.max(1, Math.round(TICK_S * samples.frameRateHz));
+    const every = Math.max(1, Math.round(TICK_S * samples.frameRateHz), Math.ceil(samples.count / MOST_TICKS));
     const marks: { x1: number; y1: number; x2: number; y2: number }[] = [];
     for (let i = 0; i < samples.count; i += every) {
       const [a, b] = [Math.max(0, i - 1), Math.min(samples.count - 1, i + 1)];
