@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { Page } from '@playwright/test';
-import { expect, test } from './fixtures';
+// A browser of its own for each test: what it keeps, and what it loads, is what is tested.
+import { expect, test, type Page } from '@playwright/test';
 import { openShot, verdict } from './helpers';
 
 const demo = readFileSync(new URL('../demo/first-flush.arc.json', import.meta.url), 'utf8');

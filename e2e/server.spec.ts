@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, test } from './fixtures';
+// A browser of its own for each test: what it keeps, and what it loads, is what is tested.
+import { expect, test } from '@playwright/test';
 
 const demo = readFileSync(new URL('../demo/first-flush.arc.json', import.meta.url), 'utf8');
 const BASE = 'http://localhost:4391';

@@ -1,4 +1,4 @@
-import { KitSchema, type Shoot } from '../model';
+import { KitSchema, type Practice, type Shoot } from '../model';
 
 /** What changed in a list: its ids in their order, and the rows that are new or different. */
 interface RowsPatch {
@@ -51,6 +51,13 @@ export function patchBetween(before: Shoot | null, after: Shoot): ShootPatch | n
   return { shell: { format, version, id, name, note, delivery, story, day, practice, limits, site: { place } }, lists };
 }
 
+/** Practice after a patch: the same object where nothing of it differs. */
+function practiceAfter(before: Practice, shell: Shell['practice'], tries: Practice['tries']): Practice {
+  const same =
+    tries === before.tries && Object.entries(shell).every(([key, value]) => before[key as keyof Practice] === value);
+  return same ? before : { ...shell, tries };
+}
+
 /**
  * A shoot after a patch; rows that did not change stay the same objects. Throws a RangeError when the patch names a row
  * that is neither there nor in it.
@@ -76,7 +83,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
     delivery: kept(before.delivery, shell.delivery),
     story: kept(before.story, shell.story),
     day: kept(before.day, shell.day),
-    practice: kept(before.practice, { ...shell.practice, tries }),
+    practice: practiceAfter(before.practice, shell.practice, tries as Practice['tries']),
     limits: kept(before.limits, shell.limits),
     site: { place: kept(before.site.place, shell.site.place), pieces, underlays },
     shots,

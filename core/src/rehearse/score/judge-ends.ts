@@ -7,6 +7,7 @@ import { type Judged, ramp, type Tried, usualDistanceM } from './tried';
 const PLACE_SHARE = { free: 0.01, lost: 0.15, leastM: 0.02 };
 const LOOK_SHARE = { free: 0.015, lost: 0.25 };
 const REST_S = 0.4;
+const BUMP_S = 0.3;
 const SEEN_PER_S = 0.02;
 const BUMP = { free: 1.6, lost: 6 };
 
@@ -70,10 +71,15 @@ export function endsOf(tried: Tried): Judged | null {
   const still = Math.max(0, lately(flown) - lately(plan)) / fastest;
   // The bump: how hard it slows at its end, against how hard the plan does.
   const brake = (side: typeof plan, from: number) => {
+    // Trembling is no bump: speeds are evened out as long as a stop is felt.
+    const speeds = smoothed(
+      Float64Array.from({ length: side.count }, (_, j) => (j === 0 ? 0 : speed(side, j))),
+      BUMP_S * side.rateHz,
+    );
     let most = 0;
     const apart = Math.max(1, Math.round(0.12 * side.rateHz));
     for (let j = Math.max(1, from); j + apart < side.count; j += 1)
-      most = Math.max(most, ((speed(side, j) - speed(side, j + apart)) * side.rateHz) / apart);
+      most = Math.max(most, ((speeds[j] - speeds[j + apart]) * side.rateHz) / apart);
     return most;
   };
   const flownArrives = Math.max(
