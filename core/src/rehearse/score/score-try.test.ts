@@ -75,15 +75,18 @@ describe('a try held against its plan', () => {
     expect(lost(name, shaken)).toEqual(['evenness']);
   });
 
-  it.each(MOVING.slice(0, 4))('loses in evenness and nowhere else when every frame is a little elsewhere: %s', (name) => {
-    const { filmed } = film(name);
-    // A numeric stream that is the same each time (Park & Miller), from −1 to 1.
-    let state = 77;
-    const next = () => ((state = (state * 48271) % 2147483647) / 2147483647) * 2 - 1;
-    const byM = 0.006 * filmed.subjectDistanceM[0];
-    const shaken = edited(asFlown(filmed), (key, value) => (/^[xyz]M$/.test(key) ? value + byM * next() : value));
-    expect(lost(name, shaken)).toEqual(['evenness']);
-  });
+  it.each(MOVING.slice(0, 4))(
+    'loses in evenness and nowhere else when every frame is a little elsewhere: %s',
+    (name) => {
+      const { filmed } = film(name);
+      // A numeric stream that is the same each time (Park & Miller), from −1 to 1.
+      let state = 77;
+      const next = () => ((state = (state * 48271) % 2147483647) / 2147483647) * 2 - 1;
+      const byM = 0.006 * filmed.subjectDistanceM[0];
+      const shaken = edited(asFlown(filmed), (key, value) => (/^[xyz]M$/.test(key) ? value + byM * next() : value));
+      expect(lost(name, shaken)).toEqual(['evenness']);
+    },
+  );
 
   it.each(MOVING)('loses at its ends and nowhere else when it stops short: %s', (name) => {
     const { filmed } = film(name);
