@@ -23,9 +23,16 @@ const peak = (...columns: Float64Array[]) =>
 const least = (column: Float64Array) => column.reduce((m, v) => (v < m ? v : m), Infinity);
 const varies = (column: Float64Array, share: number) => peak(column) > least(column) * (1 + share);
 
+/** What a column has at a row; NaN where it has nothing, or is still that of a shorter shot. */
+const valueAt = (column: Float64Array, row: number): number => (row < column.length ? column[row] : NaN);
+const saidAt = (column: Float64Array, row: number, say: (value: number) => string): string => {
+  const value = valueAt(column, row);
+  return Number.isNaN(value) ? '–' : say(value);
+};
+
 /** A value of a column in words; a dash where there is none. */
 export const sayAt = (column: Float64Array, row: number, scale: number, unit: string): string =>
-  Number.isNaN(column[row]) ? '–' : `${trim(column[row] * scale, Math.abs(column[row] * scale) < 10 ? 1 : 0)}${unit}`;
+  saidAt(column, row, (value) => `${trim(value * scale, Math.abs(value * scale) < 10 ? 1 : 0)}${unit}`);
 
 const LOW = 24;
 const HIGH = 62;
@@ -78,7 +85,7 @@ export function lanesOf(reading: ShownReading, units: Units): Lane[] {
     lanes.push(single('In sight', visible, 0, 1, (row) => sayAt(visible, row, 100, '%'), 'var(--subject)'));
   lanes.push(
     single('Camera speed', cameraSpeedMps, 0, Math.max(0.05, peak(cameraSpeedMps)), (row) =>
-      Number.isNaN(cameraSpeedMps[row]) ? '–' : saySpeed(cameraSpeedMps[row] ?? 0, units),
+      saidAt(cameraSpeedMps, row, (mps) => saySpeed(mps, units)),
     ),
   );
   if (varies(cameraHeightM, 0.02))
@@ -88,13 +95,13 @@ export function lanesOf(reading: ShownReading, units: Units): Lane[] {
         cameraHeightM,
         Math.min(0, least(cameraHeightM)),
         Math.max(0.5, peak(cameraHeightM)),
-        (row) => sayLength(cameraHeightM[row] ?? 0, units),
+        (row) => saidAt(cameraHeightM, row, (m) => sayLength(m, units)),
       ),
     );
   if (reading.racks)
     lanes.push(
       single('Focus at', focusDistanceM, 0, peak(focusDistanceM) * 1.1, (row) =>
-        sayLength(focusDistanceM[row] ?? 0, units),
+        saidAt(focusDistanceM, row, (m) => sayLength(m, units)),
       ),
     );
   if (varies(focalLengthMm, 0.001))
