@@ -6,6 +6,7 @@
  * film.samples.panDeg[48]; // where the camera looks in the 49th frame that is shown
  */
 export { aimAt } from './aim';
+export { seeded } from './body';
 export { type At, largest, longestRun, smoothed } from './columns';
 export { type Film, plannedFilm, recordedFilm } from './film';
 export { type Intent, LEAST_TRAVEL_M, type Stroke } from './intent';

@@ -26,8 +26,20 @@ export interface Count {
 }
 
 const WORDS = [
-  'zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve',
-] as const; // prettier-ignore
+  'zero',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+] as const;
 /** A number as it is called out. */
 const called = (n: number): string => WORDS[n] ?? String(n);
 

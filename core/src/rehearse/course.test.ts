@@ -4,7 +4,8 @@ import { plannedFilm } from '../motion';
 import { readShot } from '../reading';
 import { sceneOf } from '../scene';
 import { demoShoot } from '../testing/demo';
-import { CARDS, cardsFor } from './cards';
+import { cardsFor } from './cards';
+import { CARDS } from './hold-cards';
 import { COURSE, exerciseShot } from './course';
 import {
   drillScore,

@@ -25,15 +25,63 @@ export interface CourseStep {
 
 /** From one motion to three and a wheel; what is passed at is common practice, no published source. */
 export const COURSE: readonly CourseStep[] = [
-  { id: 'oneMotion', title: 'One motion', held: 'drone', pass: 70, teaches: 'Forward only: set off softly, keep one pace, come to rest on the mark.' },
-  { id: 'featherToMark', title: 'Feather to rest on a mark', held: 'carriage', pass: 75, teaches: 'A slider pushed by hand: the last third of the way is for slowing down.' },
-  { id: 'twoMotions', title: 'Two motions', held: 'drone', pass: 65, teaches: 'Sideways and a turn: one thumb each, and she stays in the middle.' },
-  { id: 'dropCentred', title: 'A drop that keeps her in the middle', held: 'drone', pass: 65, teaches: 'Down on one stick, the wheel up: as fast as she would leave the frame.' },
-  { id: 'pullMoving', title: 'Pull on a moving subject', held: 'ring', pass: 65, teaches: 'She comes closer, the ring turns faster and faster: be there before she is.' },
-  { id: 'whipMeetsWhip', title: 'A whip that meets a whip', held: 'head', pass: 60, teaches: 'Same way, same speed, stopped dead on her: the next shot begins in the blur.' },
-  { id: 'threeMotions', title: 'Three motions', held: 'drone', pass: 60, teaches: 'Rise, advance and turn at once: begin them together, end them together.' },
-  { id: 'threeAndWheel', title: 'Three motions and the wheel', held: 'drone', pass: 55, teaches: 'Round her, up and in, the wheel down with it: what takes practice on every set.' },
-]; // prettier-ignore
+  {
+    id: 'oneMotion',
+    title: 'One motion',
+    held: 'drone',
+    pass: 70,
+    teaches: 'Forward only: set off softly, keep one pace, come to rest on the mark.',
+  },
+  {
+    id: 'featherToMark',
+    title: 'Feather to rest on a mark',
+    held: 'carriage',
+    pass: 75,
+    teaches: 'A slider pushed by hand: the last third of the way is for slowing down.',
+  },
+  {
+    id: 'twoMotions',
+    title: 'Two motions',
+    held: 'drone',
+    pass: 65,
+    teaches: 'Sideways and a turn: one thumb each, and she stays in the middle.',
+  },
+  {
+    id: 'dropCentred',
+    title: 'A drop that keeps her in the middle',
+    held: 'drone',
+    pass: 65,
+    teaches: 'Down on one stick, the wheel up: as fast as she would leave the frame.',
+  },
+  {
+    id: 'pullMoving',
+    title: 'Pull on a moving subject',
+    held: 'ring',
+    pass: 65,
+    teaches: 'She comes closer, the ring turns faster and faster: be there before she is.',
+  },
+  {
+    id: 'whipMeetsWhip',
+    title: 'A whip that meets a whip',
+    held: 'head',
+    pass: 60,
+    teaches: 'Same way, same speed, stopped dead on her: the next shot begins in the blur.',
+  },
+  {
+    id: 'threeMotions',
+    title: 'Three motions',
+    held: 'drone',
+    pass: 60,
+    teaches: 'Rise, advance and turn at once: begin them together, end them together.',
+  },
+  {
+    id: 'threeAndWheel',
+    title: 'Three motions and the wheel',
+    held: 'drone',
+    pass: 55,
+    teaches: 'Round her, up and in, the wheel down with it: what takes practice on every set.',
+  },
+];
 
 export const courseStep = (id: Exercise): CourseStep | null => COURSE.find((step) => step.id === id) ?? null;
 

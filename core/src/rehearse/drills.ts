@@ -9,6 +9,7 @@ import {
   sayExactMm,
 } from '../model';
 import { setAsTold } from '../edit';
+import { seeded } from '../motion';
 import {
   coach,
   FELT_MM,
@@ -20,7 +21,6 @@ import {
   sledBalance,
   WORKABLE,
 } from '../supports';
-import { seededFrom } from './fly/seeded';
 
 const DEG = 180 / Math.PI;
 type Lumps = ReturnType<typeof partLumps>;
@@ -67,7 +67,7 @@ export function isWorkable(drill: Pick<SledDrill, 'sled' | 'placed' | 'hidden'>)
 
 /** A drill from a seed: the made-up sled of the kit, set as told, then shaken up and with hidden offsets. */
 export function sledDrill(seed: number): SledDrill {
-  const next = seededFrom(seed * 131 + 7);
+  const next = seeded(seed * 131 + 7);
   const build = setAsTold(DEFAULT_BUILDS[0], DEFAULT_KIT, 'metric') ?? DEFAULT_BUILDS[0];
   const support = build.support as Sled;
   const placed = partLumps(build, DEFAULT_KIT.parts, DEFAULT_KIT.lenses);
@@ -131,7 +131,8 @@ export function saySledLook({ leanForeDeg, leanSideDeg, dropS }: SledLook): stri
     (row) => row !== null,
   );
   if (dropS === null) return 'It turns over: its weight lies above the pivot.';
-  return `${leans.length === 0 ? 'It hangs upright' : `It leans ${leans.join(' and ')}`}; from level it drops in ${trim(dropS, 1)} s.`;
+  const hangs = leans.length === 0 ? 'It hangs upright' : `It leans ${leans.join(' and ')}`;
+  return `${hangs}; from level it drops in ${trim(dropS, 1)} s.`;
 }
 
 /** A motor gimbal whose four plates are off, motors switched off. */
@@ -142,17 +143,37 @@ export interface GimbalDrill {
   par: number;
 }
 export const GIMBAL_PLATES = [
-  { key: 'plateForeMm', axis: 'tilt, fore and aft', name: 'Camera plate forward', falls: ['The lens falls forward', 'The lens rises, its back falls'] },
-  { key: 'plateUpMm', axis: 'tilt, up and down', name: 'Camera plate up', falls: ['Pointed up it falls back over', 'Pointed up it falls forward again'] },
-  { key: 'cageSideMm', axis: 'roll', name: 'Cage to the right', falls: ['The right side falls', 'The left side falls'] },
-  { key: 'armForeMm', axis: 'pan', name: 'Roll arm forward', falls: ['With the handle level the camera swings down', 'With the handle level the camera swings up'] },
-] as const; // prettier-ignore
+  {
+    key: 'plateForeMm',
+    axis: 'tilt, fore and aft',
+    name: 'Camera plate forward',
+    falls: ['The lens falls forward', 'The lens rises, its back falls'],
+  },
+  {
+    key: 'plateUpMm',
+    axis: 'tilt, up and down',
+    name: 'Camera plate up',
+    falls: ['Pointed up it falls back over', 'Pointed up it falls forward again'],
+  },
+  {
+    key: 'cageSideMm',
+    axis: 'roll',
+    name: 'Cage to the right',
+    falls: ['The right side falls', 'The left side falls'],
+  },
+  {
+    key: 'armForeMm',
+    axis: 'pan',
+    name: 'Roll arm forward',
+    falls: ['With the handle level the camera swings down', 'With the handle level the camera swings up'],
+  },
+] as const;
 export type GimbalPlate = (typeof GIMBAL_PLATES)[number]['key'];
 /** A balance is good when no slide above this is left, mm. */
 const WORKS_MM = 1;
 
 export function gimbalDrill(seed: number): GimbalDrill {
-  const next = seededFrom(seed * 977 + 3);
+  const next = seeded(seed * 977 + 3);
   const build = DEFAULT_BUILDS.find(({ support }) => support.kind === 'motorGimbal') ?? DEFAULT_BUILDS[0];
   const placed = partLumps(build, DEFAULT_KIT.parts, DEFAULT_KIT.lenses);
   const told = gimbalSlides(build.support as MotorGimbal, placed, 'metric').set;

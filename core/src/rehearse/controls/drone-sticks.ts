@@ -35,8 +35,6 @@ const RAD = Math.PI / 180;
 const TAKES_BACK = 2;
 /** A stick up to here leaves room to correct. */
 const ROOM = 0.98;
-/** Speeds that a hand can not do are not asked for. */
-const MOST = 1;
 
 /** The state of a plan at a moment, as a drone that flies it. */
 export function planned({ filmed }: Film, tS: number): DroneState {
@@ -93,7 +91,7 @@ function sticksIn(film: Film, limits: DroneLimits, courseDeg: number | null): { 
     for (const key of Object.keys(shares) as (keyof DroneInput)[]) {
       const stick = toStick(shares[key]);
       most = Math.max(most, Math.abs(stick));
-      input[key] = Math.min(MOST, Math.max(-MOST, stick));
+      input[key] = Math.min(1, Math.max(-1, stick));
     }
     rows.push(input);
     state = flown(state, input, limits, h, courseDeg);

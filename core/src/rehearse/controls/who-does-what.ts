@@ -33,7 +33,6 @@ const hands = (tracks: readonly Track[]): number => {
   // Two things in one hand are two hands, when both are done at once: a hand lets go of the one to hold the other.
   for (const hand of ['left hand', 'right hand'] as const)
     sum += new Set(tracks.filter((track) => track.hand === hand).map(({ id }) => gripOf(id))).size;
-  if (taken.has('right thumb') && !taken.has('left thumb')) sum += 0;
   return sum;
 };
 /** Pan, tilt and roll hang on one handle. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { USUAL_PRACTICE } from '../../model';
-import { plannedFilm } from '../../motion';
+import { plannedFilm, seeded } from '../../motion';
 import { sceneOf } from '../../scene';
 import { droneSticks } from '../controls/drone-sticks';
 import { headStick } from '../controls/head-stick';
@@ -10,7 +10,6 @@ import { pushed } from './carriage';
 import { droneLimits, flown, HANDS_OFF } from './drone';
 import { armEnd, swung } from './jib';
 import { HANDS_STILL, PracticeRig } from './practice-rig';
-import { seededFrom } from './seeded';
 import { gusts } from './wind';
 
 const film = (id: Parameters<typeof exerciseShot>[0]) => {
@@ -50,7 +49,7 @@ describe('a simulated drone', () => {
 
   it('drifts in gusts and comes back to the mean, the same for the same seed', () => {
     const drift = (seed: number) => {
-      const gust = gusts(8, 230, seededFrom(seed));
+      const gust = gusts(8, 230, seeded(seed));
       return Array.from({ length: 4000 }, () => gust(1 / 60).eastMps);
     };
     expect(drift(3)).toEqual(drift(3));

@@ -1,6 +1,6 @@
 import type { HeldRig, Practice, StickSpeed } from '../../model';
 import type { Film } from '../../motion';
-import { aimAt } from '../../motion';
+import { aimAt, seeded } from '../../motion';
 import { ringAtDeg, ringDegPerDioptre } from '../../optics';
 import { planAt, type WayColumn } from '../controls/plan-at';
 import { planned } from '../controls/drone-sticks';
@@ -10,7 +10,6 @@ import { type CarriageState, pushed } from './carriage';
 import { droneLimits, type DroneInput, type DroneLimits, type DroneState, flown, HANDS_OFF } from './drone';
 import { type AxisState, headAt, type HeadSettings, turned } from './head';
 import { armEnd, type JibArm, type JibState, swung } from './jib';
-import { seededFrom } from './seeded';
 import { gusts } from './wind';
 
 /** What hands do in the simulator at a moment, whatever they have hold of; each from −1 to 1 but for places. */
@@ -123,7 +122,7 @@ export class PracticeRig {
     this.limits = droneLimits(scene.rig, options.speed);
     const told = headStick(film, practice);
     this.headSettings = told?.settings ?? headAt(practice, practice.speedSetting, practice.smoothSetting);
-    this.push = gusts(options.windShare * windMaxMps(film), 230, seededFrom(options.seed));
+    this.push = gusts(options.windShare * windMaxMps(film), 230, seeded(options.seed));
     this.wayM = new Float64Array(WAY_ROWS + 1);
     let before = this.plan(0);
     for (let i = 1; i <= WAY_ROWS; i += 1) {

@@ -89,12 +89,32 @@ export function endsOf(tried: Tried): Judged | null {
   const bump = brake(flown, flownArrives) / Math.max(fastest / 2, brake(plan, rowOf(endS - lengthS * 0.3)));
   const short = Math.max(0, -stopOff);
   const rows = [
-    { score: ramp(Math.abs(startOff), freeOff, lostOff), said: `it set off ${say(Math.abs(startOff))} ${startOff > 0 ? 'past' : 'before'} its mark`, mend: `You set off ${say(Math.abs(startOff))} from the first mark: go all the way back to one.` },
-    { score: ramp(short, freeOff, lostOff), said: `it stopped ${say(short)} short`, mend: `You stopped ${say(short)} short: look for the mark that warns, and let the ease carry you onto the last one.` },
-    { score: ramp(past, freeOff, lostOff), said: `it went ${say(past)} past its mark`, mend: `You went ${say(past)} past the mark: begin to ease earlier, on the mark that warns of the end.` },
-    { score: ramp(still, 0.08, 0.8), said: 'it had not come to rest at the end', mend: 'It had not come to rest when it ended: hold still, and count two before anybody says cut.' },
-    { score: ramp(bump, BUMP.free, BUMP.lost), said: 'it stopped with a bump', mend: 'The stop was a bump: ease out longer and softer, the last third of the way is for slowing down.' },
-  ]; // prettier-ignore
+    {
+      score: ramp(Math.abs(startOff), freeOff, lostOff),
+      said: `it set off ${say(Math.abs(startOff))} ${startOff > 0 ? 'past' : 'before'} its mark`,
+      mend: `You set off ${say(Math.abs(startOff))} from the first mark: go all the way back to one.`,
+    },
+    {
+      score: ramp(short, freeOff, lostOff),
+      said: `it stopped ${say(short)} short`,
+      mend: `You stopped ${say(short)} short: look for the mark that warns, and let the ease carry you onto the last one.`,
+    },
+    {
+      score: ramp(past, freeOff, lostOff),
+      said: `it went ${say(past)} past its mark`,
+      mend: `You went ${say(past)} past the mark: begin to ease earlier, on the mark that warns of the end.`,
+    },
+    {
+      score: ramp(still, 0.08, 0.8),
+      said: 'it had not come to rest at the end',
+      mend: 'It had not come to rest when it ended: hold still, and count two before anybody says cut.',
+    },
+    {
+      score: ramp(bump, BUMP.free, BUMP.lost),
+      said: 'it stopped with a bump',
+      mend: 'The stop was a bump: ease out longer and softer, the last third of the way is for slowing down.',
+    },
+  ];
   const worst = rows.reduce((a, b) => (b.score < a.score ? b : a));
   return {
     score: worst.score,

@@ -58,7 +58,9 @@ export function evennessOf(tried: Tried): Judged {
         score: paceScore,
         measured: uneven,
         sentence: `Its pace was off by ${trim(uneven * 100, 0)}%.`,
-        mend: `It ${faster ? 'ran ahead' : 'dragged'} at ${trim(atS, 1)} s: look where you will be in two seconds, and keep one pace.`,
+        mend:
+          `It ${faster ? 'ran ahead' : 'dragged'} at ${trim(atS, 1)} s: ` +
+          'look where you will be in two seconds, and keep one pace.',
       };
 }
 

@@ -52,7 +52,9 @@ export function pathOf(tried: Tried): Judged {
     score,
     measured: meanM,
     sentence: `On the whole ${sayLength(meanM, units)} beside the way, ${sayLength(mostM, units)} at most, at ${atS} s.`,
-    mend: `About ${atS} s into the move you were ${sayLength(mostM, units)} ${where}: watch that place on the plan, and go through it slowly once.`,
+    mend:
+      `About ${atS} s into the move you were ${sayLength(mostM, units)} ${where}: ` +
+      'watch that place on the plan, and go through it slowly once.',
   };
 }
 
@@ -83,6 +85,8 @@ export function levelOf({ match: { plan, flown, planS } }: Tried): Judged {
     score: ramp(meanDeg, LEVEL_DEG.free, LEVEL_DEG.lost),
     measured: meanDeg,
     sentence: `The horizon was ${trim(meanDeg, 1)}° off on the whole.`,
-    mend: `The frame leaned ${trim(Math.abs(mostDeg), 1)}° to the ${mostDeg > 0 ? 'right' : 'left'} at ${trim(planS[mostRow], 1)} s: level it before you set off, and keep the wrists still.`,
+    mend:
+      `The frame leaned ${trim(Math.abs(mostDeg), 1)}° to the ${mostDeg > 0 ? 'right' : 'left'} at ` +
+      `${trim(planS[mostRow], 1)} s: level it before you set off, and keep the wrists still.`,
   };
 }

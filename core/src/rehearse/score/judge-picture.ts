@@ -60,7 +60,9 @@ export function placeOf({ match, film }: Tried): Judged | null {
     score: ramp(mean, PLACE.free, PLACE.lost),
     measured: mean,
     sentence: `${name} was ${trim(mean * 100, 0)}% of the width from the planned place, ${trim(most * 100, 0)}% at most.`,
-    mend: `At ${trim(mostS, 1)} s ${name} was ${trim(most * 100, 0)}% of the width ${side} in the picture: turn ${turn} sooner there.`,
+    mend:
+      `At ${trim(mostS, 1)} s ${name} was ${trim(most * 100, 0)}% of the width ${side} in the picture: ` +
+      `turn ${turn} sooner there.`,
   };
 }
 
@@ -100,6 +102,7 @@ export function sharpOf({ match, film, path, units }: Tried): Judged | null {
     sentence: `${scene.subject.name} was sharp in ${trim(share * 100, 0)}% of the frames that the plan has sharp.`,
     mend: Number.isNaN(softS)
       ? 'The focus was where it has to be.'
-      : `From ${trim(softS, 1)} s on the focus was ${sayLength(Math.abs(off), units)} too ${off > 0 ? 'far' : 'near'}: put a mark on the ring there, and turn to it in time.`,
+      : `From ${trim(softS, 1)} s on the focus was ${sayLength(Math.abs(off), units)} too ${off > 0 ? 'far' : 'near'}: ` +
+        'put a mark on the ring there, and turn to it in time.',
   };
 }

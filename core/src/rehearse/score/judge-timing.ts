@@ -4,6 +4,7 @@ import { type Judged, ramp, type Tried } from './tried';
 
 /** Shares of the way at which somebody has to be somewhere in time. */
 const SHARES = [0.05, 0.25, 0.5, 0.75, 0.95];
+const WHERE = ['at the start', 'a quarter of the way on', 'halfway', 'three quarters of the way on', 'at the end'];
 const TIMING_S = { free: 0.12, lost: 1.6 };
 
 /**
@@ -46,6 +47,7 @@ export function timingOf({ match, film }: Tried): Judged | null {
   const meanS = known.reduce((sum, s) => sum + s, 0) / known.length;
   const spread = Math.max(...known) - Math.min(...known);
   const worst = late.reduce<number>((at, s, k) => (Math.abs(s ?? 0) > Math.abs(late[at] ?? 0) ? k : at), 0);
+  const worstS = late[worst] ?? 0;
   const word = meanS > 0 ? 'late' : 'early';
   return {
     score: ramp(offS, Math.max(TIMING_S.free, 1.5 / plan.rateHz), Math.max(TIMING_S.lost, 12 / plan.rateHz)),
@@ -53,7 +55,9 @@ export function timingOf({ match, film }: Tried): Judged | null {
     sentence: `${trim(offS, 2)} s from the moments it has to be somewhere, ${word} on the whole.`,
     mend:
       spread < Math.abs(meanS)
-        ? `You were ${trim(Math.abs(meanS), 1)} s ${word} all the way: set off ${meanS > 0 ? 'on the word, not after it' : 'with the word, not before it'}.`
-        : `You were ${trim(Math.abs(late[worst] ?? 0), 1)} s ${(late[worst] ?? 0) > 0 ? 'late' : 'early'} ${['at the start', 'a quarter of the way on', 'halfway', 'three quarters of the way on', 'at the end'][worst]} of ${trim(endS - startS, 1)} s: count aloud, and keep one pace.`,
+        ? `You were ${trim(Math.abs(meanS), 1)} s ${word} all the way: ` +
+          `set off ${meanS > 0 ? 'on the word, not after it' : 'with the word, not before it'}.`
+        : `You were ${trim(Math.abs(worstS), 1)} s ${worstS > 0 ? 'late' : 'early'} ${WHERE[worst]} of ` +
+          `${trim(endS - startS, 1)} s: count aloud, and keep one pace.`,
   };
 }

@@ -68,7 +68,8 @@
   </p>
   <p class="said">
     <Sentence
-      text={'{countIn} beats counted in, {beatsPerMin} beats a minute (0: as the shot goes); first {slowFirst}, then at speed; back to one takes {backToOneS}.'}
+      text={'{countIn} beats counted in, {beatsPerMin} beats a minute (0: as the shot goes); ' +
+        'first {slowFirst}, then at speed; back to one takes {backToOneS}.'}
       facts={FIELDS.practice}
       values={shoot.practice}
       onchange={(key, value, join) =>

@@ -52,7 +52,9 @@
     <h2>Your joystick, measured once</h2>
     <p class="said">
       <Sentence
-        text={'With speed set to {speedSetting} a full stick turns it once round in {fullTurnS}; with smoothing set to {smoothSetting} it runs on for {runsOnS} when the stick is let go. The first {deadBandShare} of the stick does nothing.'}
+        text={'With speed set to {speedSetting} a full stick turns it once round in {fullTurnS}; ' +
+          'with smoothing set to {smoothSetting} it runs on for {runsOnS} when the stick is let go. ' +
+          'The first {deadBandShare} of the stick does nothing.'}
         facts={FIELDS.practice}
         values={shoot.practice}
         onchange={set}

@@ -25,7 +25,8 @@
     <h2>Where the helper stands</h2>
     <p class="said">
       <Sentence
-        text={'The pointer stands {pointerOffMm} off its scale; the eye is {eyeAlongM} along the rail from its start and {eyeOffM} away from the scale.'}
+        text={'The pointer stands {pointerOffMm} off its scale; the eye is {eyeAlongM} along the rail from its start ' +
+          'and {eyeOffM} away from the scale.'}
         facts={FIELDS.practice}
         values={shoot.practice}
         onchange={(key, value, join) =>

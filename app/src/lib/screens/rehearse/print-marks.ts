@@ -35,14 +35,45 @@ export function printMarks(name: string, marks: Marks, count: Count, units: Unit
   return printPage(`Marks: ${name}`, STYLE, (body) => {
     body.append(
       paper('h1', `Marks: ${name}`),
-      ...table('On the rail', ['When', 'What', 'Pointer stands at', 'Seen from the helper'], marks.rail.map((r) => [s(r.atS), r.said, mm(r.placeM), mm(r.readM)])),
-      ...table('On the floor', ['When', 'What', 'From the start', 'Steps', 'Foot'], marks.floor.map((r) => [s(r.atS), r.said, sayLength(r.goneM, units), String(r.steps), r.foot ?? ''])),
-      ...table('On the head', ['When', 'What', 'Turned, right of the start', 'Tilt', 'Roll'], marks.aim.map((r) => [s(r.atS), r.said, `${trim(r.panDeg, 1)}°`, `${trim(r.tiltDeg, 1)}°`, `${trim(r.rollDeg, 1)}°`])),
-      ...table('On the focus ring', ['When', 'Distance', 'Ring from ∞'], marks.ring.map((r) => [s(r.atS), sayLength(r.distanceM, units), `${trim(r.ringDeg, 0)}°`])),
-      ...table('In the frame', ['When', 'What stands there'], marks.edges.map((r) => [{ start: 'start', soon: 'soon the end', end: 'end' }[r.when], r.sentence])),
+      ...table(
+        'On the rail',
+        ['When', 'What', 'Pointer stands at', 'Seen from the helper'],
+        marks.rail.map((r) => [s(r.atS), r.said, mm(r.placeM), mm(r.readM)]),
+      ),
+      ...table(
+        'On the floor',
+        ['When', 'What', 'From the start', 'Steps', 'Foot'],
+        marks.floor.map((r) => [s(r.atS), r.said, sayLength(r.goneM, units), String(r.steps), r.foot ?? '']),
+      ),
+      ...table(
+        'On the head',
+        ['When', 'What', 'Turned, right of the start', 'Tilt', 'Roll'],
+        marks.aim.map((r) => [
+          s(r.atS),
+          r.said,
+          `${trim(r.panDeg, 1)}°`,
+          `${trim(r.tiltDeg, 1)}°`,
+          `${trim(r.rollDeg, 1)}°`,
+        ]),
+      ),
+      ...table(
+        'On the focus ring',
+        ['When', 'Distance', 'Ring from ∞'],
+        marks.ring.map((r) => [s(r.atS), sayLength(r.distanceM, units), `${trim(r.ringDeg, 0)}°`]),
+      ),
+      ...table(
+        'In the frame',
+        ['When', 'What stands there'],
+        marks.edges.map((r) => [{ start: 'start', soon: 'soon the end', end: 'end' }[r.when], r.sentence]),
+      ),
       paper('h2', 'What is called'),
-      paper('div', '', 'called', ...count.cues.filter(({ said }) => said !== null).map(({ atS, said }) => paper('div', `${s(atS)}  ${said}`))),
+      paper(
+        'div',
+        '',
+        'called',
+        ...count.cues.filter(({ said }) => said !== null).map(({ atS, said }) => paper('div', `${s(atS)}  ${said}`)),
+      ),
       ...marks.notes.map((note) => paper('p', note)),
-    ); // prettier-ignore
+    );
   });
 }
