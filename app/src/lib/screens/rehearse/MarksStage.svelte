@@ -1,10 +1,11 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
   import { extent } from 'd3-array';
-  import { sayExactLength, sayLength, trim } from '@gentle-arc/core/model';
+  import { sayExactLength, trim } from '@gentle-arc/core/model';
   import type { Marks } from '@gentle-arc/core/rehearse';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { preferences } from '$lib/ui/preferences.svelte';
+  import { EDGE_WORDS, markTables } from './mark-tables';
 
   /** Marks that a person puts down, drawn where they go: on the rail, on the floor, on the head, on the ring, in the frame. */
   let { marks }: { marks: Marks } = $props();
@@ -45,143 +46,77 @@
       place: (east: number, north: number) => at(turned(east, north)),
     };
   });
-  const aimOf = (atS: number) => marks.aim.find((row) => row.atS === atS);
-  const nothing = $derived(
-    marks.rail.length + marks.floor.length + marks.aim.length + marks.ring.length + marks.edges.length === 0,
-  );
-  const WHEN = { start: 'At the start', soon: 'Shortly before the end', end: 'At the end' } as const;
-  const degrees = (deg: number, more: string, less: string) =>
-    Math.abs(deg) < 0.05 ? '0°' : `${trim(Math.abs(deg), 1)}° ${deg > 0 ? more : less}`;
+  const tables = $derived(markTables(marks, units));
 </script>
 
 <div bind:clientWidth={width} class="marks">
   <h1 class="sr-only">Rehearse: marks of {scene.shot.name}</h1>
-  {#if nothing}
+  {#if tables.length + marks.edges.length === 0}
     <p class="said">
       Nothing moves and nothing stands near the edges of the frame: this shot needs no marks but the tripod’s feet.
     </p>
   {/if}
-  {#if marks.rail.length > 0}
-    <section aria-label="Rail">
-      <h2>On the rail</h2>
-      <svg {width} height="118" role="img" aria-label="The rail with its marks">
-        <rect x="14" y="58" width={width - 28} height="7" rx="3" class="rail" />
-        {#each marks.rail as { placeM, readM, what, atS }, i (i)}
-          <line
-            x1={railX(placeM)}
-            x2={railX(placeM)}
-            y1={what === 'start' || what === 'end' ? 38 : 48}
-            y2="76"
-            class={what.replaceAll(' ', '-')}
-          />
-          {#if width > 620 || what !== 'on the way'}<text
-              x={railX(placeM)}
-              y={i % 2 === 0 ? 30 : 18}
-              class={i === 0 ? 'first' : i === marks.rail.length - 1 ? 'last' : ''}
-              >{sayExactLength(Math.round(readM * 1000) / 1000, units)}</text
-            >
-            <text
-              x={railX(placeM)}
-              y={i % 2 === 0 ? 92 : 106}
-              class="time {i === 0 ? 'first' : i === marks.rail.length - 1 ? 'last' : ''}">{trim(atS, 1)} s</text
-            >{/if}
-        {/each}
-      </svg>
-      <table>
-        <thead
-          ><tr><th>When</th><th>What</th><th class="n">Pointer stands at</th><th class="n">Seen from the helper</th></tr
-          ></thead
-        >
-        <tbody>
-          {#each marks.rail as { atS, said, placeM, readM, what }, i (i)}
-            <tr class:strong={what === 'start' || what === 'end'}>
-              <td>{trim(atS, 1)} s</td><td>{said}</td>
-              <td class="n">{sayExactLength(Math.round(placeM * 1000) / 1000, units)}</td>
-              <td class="n">{sayExactLength(Math.round(readM * 1000) / 1000, units)}</td>
-            </tr>
-          {/each}
-        </tbody>
-      </table>
-    </section>
-  {/if}
-  {#if marks.floor.length > 0}
-    <section aria-label="Floor">
-      <h2>On the floor</h2>
-      <svg {width} height={floor.HIGH} role="img" aria-label="The way over the ground from above, with tape and feet">
-        <polyline points={floor.line} class="way" />
-        {#each marks.floor as { eastM, northM, what, said, steps, foot }, i (i)}
-          {@const { x, y } = floor.place(eastM, northM)}
-          <g transform="translate({x} {y})">
-            <path d="M-8 -8 L8 8 M8 -8 L-8 8" class="tape {what.replaceAll(' ', '-')}" />
-            {#if what !== 'on the way'}<text y={what === 'soon' ? 40 : -30} class={what === 'start' ? 'first' : ''}
-                >{said}</text
+  {#each tables as { name, title, head, numbers, rows } (name)}
+    {@const isNumber = (column: number) => column >= numbers[0] && column <= numbers[1]}
+    <section aria-label={name}>
+      <h2>{title}</h2>
+      {#if name === 'Rail'}
+        <svg {width} height="118" role="img" aria-label="The rail with its marks">
+          <rect x="14" y="58" width={width - 28} height="7" rx="3" class="rail" />
+          {#each marks.rail as { placeM, readM, what, atS }, i (i)}
+            <line
+              x1={railX(placeM)}
+              x2={railX(placeM)}
+              y1={what === 'start' || what === 'end' ? 38 : 48}
+              y2="76"
+              class={what.replaceAll(' ', '-')}
+            />
+            {#if width > 620 || what !== 'on the way'}<text
+                x={railX(placeM)}
+                y={i % 2 === 0 ? 30 : 18}
+                class={i === 0 ? 'first' : i === marks.rail.length - 1 ? 'last' : ''}
+                >{sayExactLength(Math.round(readM * 1000) / 1000, units)}</text
+              >
+              <text
+                x={railX(placeM)}
+                y={i % 2 === 0 ? 92 : 106}
+                class="time {i === 0 ? 'first' : i === marks.rail.length - 1 ? 'last' : ''}">{trim(atS, 1)} s</text
               >{/if}
-            <text y={what === 'soon' ? 26 : -15} class="time {what === 'start' ? 'first' : ''}"
-              >{steps} {steps === 1 ? 'step' : 'steps'}{foot ? `, ${foot}` : ''}</text
-            >
-          </g>
-        {/each}
-      </svg>
-      <table>
-        <thead
-          ><tr><th>When</th><th>What</th><th class="n">From the start</th><th class="n">Steps</th><th>Foot</th></tr
-          ></thead
-        >
-        <tbody>
-          {#each marks.floor as { atS, said, goneM, steps, foot, what }, i (i)}
-            <tr class:strong={what === 'start' || what === 'end'}>
-              <td>{trim(atS, 1)} s</td><td>{said}</td><td class="n">{sayLength(goneM, units)}</td>
-              <td class="n">{steps}</td><td>{foot ?? ''}</td>
-            </tr>
           {/each}
-        </tbody>
-      </table>
-    </section>
-  {/if}
-  {#if marks.aim.length > 0}
-    <section aria-label="Head">
-      <h2>On the head</h2>
-      <table>
-        <thead
-          ><tr
-            ><th>When</th><th>What</th><th class="n">Turned from the start</th><th class="n">Tilt</th><th class="n"
-              >Roll</th
-            ></tr
-          ></thead
-        >
-        <tbody>
-          {#each marks.moments as { atS, said, what } (atS)}
-            {@const aim = aimOf(atS)}
-            {#if aim}
-              <tr class:strong={what === 'start' || what === 'end'}>
-                <td>{trim(atS, 1)} s</td><td>{said}</td>
-                <td class="n">{degrees(aim.panDeg, 'right', 'left')}</td>
-                <td class="n">{degrees(aim.tiltDeg, 'up', 'down')}</td>
-                <td class="n">{degrees(aim.rollDeg, 'right', 'left')}</td>
-              </tr>
-            {/if}
+        </svg>
+      {:else if name === 'Floor'}
+        <svg {width} height={floor.HIGH} role="img" aria-label="The way over the ground from above, with tape and feet">
+          <polyline points={floor.line} class="way" />
+          {#each marks.floor as { eastM, northM, what, said, steps, foot }, i (i)}
+            {@const { x, y } = floor.place(eastM, northM)}
+            <g transform="translate({x} {y})">
+              <path d="M-8 -8 L8 8 M8 -8 L-8 8" class="tape {what.replaceAll(' ', '-')}" />
+              {#if what !== 'on the way'}<text y={what === 'soon' ? 40 : -30} class={what === 'start' ? 'first' : ''}
+                  >{said}</text
+                >{/if}
+              <text y={what === 'soon' ? 26 : -15} class="time {what === 'start' ? 'first' : ''}"
+                >{steps} {steps === 1 ? 'step' : 'steps'}{foot ? `, ${foot}` : ''}</text
+              >
+            </g>
           {/each}
-        </tbody>
-      </table>
-    </section>
-  {/if}
-  {#if marks.ring.length > 0}
-    <section aria-label="Ring">
-      <h2>On the focus ring</h2>
+        </svg>
+      {/if}
       <table>
-        <thead><tr><th>When</th><th class="n">Distance</th><th class="n">Ring from ∞</th></tr></thead>
+        <thead>
+          <tr
+            >{#each head as word, k (word)}<th class:n={isNumber(k)}>{word}</th>{/each}</tr
+          >
+        </thead>
         <tbody>
-          {#each marks.ring as { atS, distanceM, ringDeg }, i (i)}
-            <tr
-              ><td>{trim(atS, 1)} s</td><td class="n">{sayLength(distanceM, units)}</td><td class="n"
-                >{trim(ringDeg, 0)}°</td
-              ></tr
+          {#each rows as { cells, strong }, i (i)}
+            <tr class:strong
+              >{#each cells as cell, k (k)}<td class:n={isNumber(k)}>{cell}</td>{/each}</tr
             >
           {/each}
         </tbody>
       </table>
     </section>
-  {/if}
+  {/each}
   {#if marks.edges.length > 0}
     <section aria-label="Frame">
       <h2>In the frame</h2>
@@ -189,7 +124,7 @@
         {@const rows = marks.edges.filter((row) => row.when === when)}
         {#if rows.length > 0}
           <div class="edges">
-            <b>{WHEN[when]}</b>
+            <b>{EDGE_WORDS[when]}</b>
             <ul>
               {#each rows as { edge, sentence, trailing } (edge)}
                 <li>
