@@ -1,28 +1,19 @@
 <script lang="ts">
   import { sayLength, trim } from '@gentle-arc/core/model';
-  import type { Film } from '@gentle-arc/core/motion';
   import { fullAt } from '@gentle-arc/core/rehearse';
   import { preferences } from '$lib/ui/preferences.svelte';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import Picture from '$lib/views/picture/Picture.svelte';
   import Ghost from './Ghost.svelte';
-  import type { HandsOn } from './hands-input.svelte';
   import LeadStrip from './LeadStrip.svelte';
-  import type { PracticeRun, RunSettings } from './practice-run.svelte';
+  import type { Practising } from './practising.svelte';
   import TouchStick from './TouchStick.svelte';
 
   /** The picture through a lens that hands lead, and what they have hold of. */
-  interface Props {
-    title: string;
-    film: Film;
-    run: PracticeRun;
-    hands: HandsOn;
-    settings: RunSettings;
-    ghost: boolean;
-    onstart: () => void;
-  }
-  let { title, film, run, hands, settings, ghost, onstart }: Props = $props();
+  let { practising }: { practising: Practising } = $props();
 
+  const { run, hands, film, settings, title, ghost } = $derived(practising);
+  const start = () => practising.start();
   const session = shotSession();
   const { scene, samples } = $derived(film);
   const distanceM = $derived(film.filmed.subjectDistanceM[0]);
@@ -127,7 +118,7 @@
         onlead={(_, y) => (hands.touched.wheel = { x: 0, y })}
       />
     {/if}
-    <button class="solid-button go" onclick={onstart}
+    <button class="solid-button go" onclick={start}
       >{run.running ? 'Stop' : run.state === 'done' ? 'Again' : 'Start'}</button
     >
     <TouchStick
@@ -138,7 +129,7 @@
     />
   {/if}
   {#if settings.held === 'carriage' || settings.held === 'ring'}
-    <button class="solid-button go" onclick={onstart}
+    <button class="solid-button go" onclick={start}
       >{run.running ? 'Stop' : run.state === 'done' ? 'Again' : 'Start'}</button
     >
   {/if}

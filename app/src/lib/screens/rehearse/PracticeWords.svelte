@@ -8,35 +8,26 @@
   import Hole from '$lib/ui/Hole.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import type { LiveRehearse } from '$lib/workers/live-rehearse.svelte';
-  import type { PracticeRun, RunSettings } from './practice-run.svelte';
+  import type { RunSettings } from './practice-run.svelte';
+  import type { Practising } from './practising.svelte';
   import ScoreWords from './ScoreWords.svelte';
   import TriesList from './TriesList.svelte';
 
   /** How it is practised, what the last try was worth, and the tries that were kept. */
   interface Props {
-    run: PracticeRun;
-    settings: RunSettings;
-    /** What hands can have hold of. */
-    held: readonly HeldRig[];
-    ghost: boolean;
+    practising: Practising;
     live: LiveRehearse;
-    pass: number | null;
     /** Tries of what is practised, the latest first. */
     tries: readonly Try[];
-    /** The last try has been kept. */
-    kept: boolean;
-    onset: (change: Partial<RunSettings & { ghost: boolean }>) => void;
-    onkeep: () => void;
-    onshow: () => void;
-    onreview: (made: Try | null) => void;
-    /** It is a shot of the shoot: how many tries it will take is told. */
-    shotId: string | null;
   }
-  let { run, settings, held, ghost, live, pass, tries, kept, onset, onkeep, onshow, onreview, shotId }: Props =
-    $props();
+  let { practising, live, tries }: Props = $props();
 
   const session = shotSession();
   const { shoot } = $derived(session);
+  const { run, settings, held, ghost, pass, kept } = $derived(practising);
+  /** It is a shot of the shoot: how many tries it will take is told. */
+  const shotId = $derived(practising.exercise === null ? session.shot.id : null);
+  const onset = (change: Partial<RunSettings & { ghost: boolean }>) => practising.set(change);
   const HELD: Record<HeldRig, string> = {
     drone: 'the sticks of a drone',
     head: 'the joystick of the head',
@@ -100,15 +91,17 @@
     <button class="quiet-button framed" aria-pressed={ghost} onclick={() => onset({ ghost: !ghost })}
       >Ghost of the plan</button
     >
-    <button class="quiet-button framed" onclick={onshow}>Show me</button>
+    <button class="quiet-button framed" onclick={() => practising.show()}>Show me</button>
   </div>
   {#if live.judged.problem}<Trouble>{live.judged.problem}</Trouble>{/if}
   {#if run.state === 'done' && run.flown}
     {#if judged}
       <ScoreWords {judged} {pass} slow={settings.pace < 0.95} />
       <div class="row">
-        <button class="solid-button" disabled={kept} onclick={onkeep}>{kept ? 'Kept' : 'Keep this try'}</button>
-        <button class="quiet-button framed" onclick={() => onreview(null)}>Play it beside the plan</button>
+        <button class="solid-button" disabled={kept} onclick={() => practising.keep()}
+          >{kept ? 'Kept' : 'Keep this try'}</button
+        >
+        <button class="quiet-button framed" onclick={() => practising.review(null)}>Play it beside the plan</button>
       </div>
     {:else if !live.judged.problem}<p role="status" class="text-soft">Holding it against the plan…</p>{/if}
   {:else if run.state === 'ready' && tries.length === 0}
@@ -126,7 +119,7 @@
         >{/if}
     </p>
   {/if}
-  <TriesList {tries} {onreview} />
+  <TriesList {tries} onreview={(made) => practising.review(made)} />
 </section>
 
 <style>

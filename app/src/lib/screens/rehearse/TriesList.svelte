@@ -1,17 +1,14 @@
 <script lang="ts">
   import { removeTry } from '@gentle-arc/core/edit';
   import type { Try } from '@gentle-arc/core/model';
-  import { exerciseTitle } from '@gentle-arc/core/rehearse';
   import { shotSession } from '$lib/session/shot-session.svelte';
 
   /** Tries that were kept, the latest first. */
   interface Props {
     tries: readonly Try[];
-    /** Says which exercise each was. */
-    named?: boolean;
     onreview: (made: Try) => void;
   }
-  let { tries, named = false, onreview }: Props = $props();
+  let { tries, onreview }: Props = $props();
 
   const session = shotSession();
   const day = (at: string) =>
@@ -24,11 +21,7 @@
     {#each tries.slice(0, 30) as row (row.id)}
       <li>
         <b>{Math.round(row.score)}</b>
-        <span
-          >{named && row.exercise ? `${exerciseTitle(row.exercise)}, ` : ''}{day(row.at)}{row.pace < 0.95
-            ? ', slowly'
-            : ''}{row.windShare > 0 ? ', in wind' : ''}</span
-        >
+        <span>{day(row.at)}{row.pace < 0.95 ? ', slowly' : ''}{row.windShare > 0 ? ', in wind' : ''}</span>
         {#if row.flown}<button class="link" onclick={() => onreview(row)} aria-label="Play the try of {day(row.at)}"
             >Play</button
           >{/if}

@@ -1,4 +1,4 @@
-import type { Exercise, Flown, HeldRig, Practice, StickSpeed } from '@gentle-arc/core/model';
+import type { Flown, HeldRig, Practice, StickSpeed } from '@gentle-arc/core/model';
 import type { Film } from '@gentle-arc/core/motion';
 import { type Controls, type FlownPath, layoutOf, PracticeRig, toKeep } from '@gentle-arc/core/rehearse';
 import type { LivePose } from '$lib/views/picture/film';
@@ -135,11 +135,4 @@ function sticksTold({ drone, head }: Controls, tS: number, layout: Practice['lay
     told.right = { x: head.pan[i], y: head.tilt[i] };
   }
   return told;
-}
-
-/** What is practised: a shot of the shoot, or an exercise of the course. */
-export interface Practised {
-  film: Film;
-  exercise: Exercise | null;
-  shotId: string | null;
 }
