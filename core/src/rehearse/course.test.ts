@@ -111,6 +111,21 @@ describe('hold and step', () => {
   });
 });
 
+describe('what is left of a bob', () => {
+  it('is told by similar triangles: 45 mm of a plain walk, a third of it left, over the distance, by the lens', () => {
+    const shoot = demoShoot();
+    const shot = shoot.shots.find(({ name }) => name === 'Behind the basket');
+    if (!shot) throw new RangeError('not there');
+    const film = plannedFilm(sceneOf(shoot, shot));
+    const { filmed, scene } = film;
+    const middle = Math.floor(filmed.count / 2);
+    const bobM = 0.045 * 0.33 * scene.rig.bobShare;
+    const share = (bobM / filmed.subjectDistanceM[middle]) * (filmed.focalLengthMm[middle] / filmed.frameHeightMm);
+    const said = cardsFor(film, shoot.kit, 'metric').find(({ id }) => id === 'knees')?.onScreen ?? '';
+    expect(Number(/Bob of about ([\d.]+)%/.exec(said)?.[1])).toBeCloseTo(share * 100, 1);
+  });
+});
+
 describe('the sled drill', () => {
   it('is workable by what the coach says, in a few moves, and not at its start', () => {
     for (let seed = 1; seed <= 12; seed += 1) {
