@@ -3,7 +3,9 @@ import type { StickLayout } from '@gentle-arc/core/model';
 import { HandsOn } from './hands-input.svelte';
 
 /** A page of the tests' own: it only hands events on. */
-class FakeElement {}
+class FakeElement {
+  readonly tagName = 'INPUT';
+}
 const listeners = new Map<string, (event: unknown) => void>();
 let pads: { connected: boolean; id: string; axes: number[]; buttons: { value: number }[] }[] = [];
 
