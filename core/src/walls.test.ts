@@ -22,6 +22,7 @@ const ROOMS = [
   'sequence',
   'day',
   'rehearse',
+  'take',
   'formats',
   'cli',
 ];

@@ -27,6 +27,7 @@ import { curesFor } from '../search';
 import { supportOf } from '../supports';
 import { dayCommand } from './day-command';
 import { rehearseCommand } from './rehearse-command';
+import { takeCommand } from './take-command';
 
 const USAGE = `arc, the core of Gentle Arc from a terminal
 
@@ -49,6 +50,8 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc marks <shoot file> --shot <number>              the count of one shot, and its marks: rail, floor, head, ring, frame
   arc sticks <shoot file> --shot <number> [--layout 1|2|3|4]   what every hand does over one shot, and with which stick
   arc score <shoot file> --shot <number> --flown <path.csv>    a way that was flown, held against the plan: 0 to 100
+  arc take <shoot file> --shot <number> --motion <log.csv|log.gpx> [--columns gyroX=wx,…] [--units gyro=degps,accel=g]
+          [--mount upright|sideways|flat|asCamera]    a recording of what was done, held against the plan
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -84,11 +87,12 @@ export async function run(args: string[]): Promise<string> {
       'marks',
       'sticks',
       'score',
+      'take',
     ].includes(command)
   )
     throw Refusal.of(
       'command',
-      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, marks, sticks, score, check, moves or schema; it ' +
+      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, marks, sticks, score, take, check, moves or schema; it ' +
         `is "${command}".`,
     );
   if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
@@ -137,6 +141,7 @@ export async function run(args: string[]): Promise<string> {
   const { shot } = numbered(shoot, values.shot);
   if (command === 'marks' || command === 'sticks' || command === 'score')
     return print(rehearseCommand(command, shoot, shot, values, readText));
+  if (command === 'take') return print(takeCommand(shoot, shot, values, readText));
   if (command === 'lens') {
     if (values.by !== undefined && values.by !== 'spot' && values.by !== 'framing')
       throw Refusal.of('--by', `--by must be spot or framing; it is "${values.by}".`);
@@ -212,6 +217,10 @@ function readArguments(args: string[]) {
         late: { type: 'string' },
         layout: { type: 'string' },
         flown: { type: 'string' },
+        motion: { type: 'string' },
+        columns: { type: 'string' },
+        units: { type: 'string' },
+        mount: { type: 'string' },
         build: { type: 'string' },
         cures: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },

@@ -1,4 +1,4 @@
-import { KitSchema, type Practice, type Shoot } from '../model';
+import { KitSchema, type Log, type Practice, type Shoot } from '../model';
 
 /** What changed in a list: its ids in their order, and the rows that are new or different. */
 interface RowsPatch {
@@ -10,9 +10,10 @@ interface Row {
 }
 
 /** What of a shoot is in no list. */
-type Shell = Omit<Shoot, 'site' | 'kit' | 'shots' | 'practice'> & {
+type Shell = Omit<Shoot, 'site' | 'kit' | 'shots' | 'practice' | 'log'> & {
   site: Omit<Shoot['site'], 'pieces' | 'underlays'>;
   practice: Omit<Shoot['practice'], 'tries'>;
+  log: Omit<Shoot['log'], 'takes' | 'readies'>;
 };
 
 /** What turns one state of a shoot into another: all of it, or what differs. */
@@ -21,11 +22,13 @@ export type ShootPatch = { whole: Shoot } | { shell: Shell; lists: Record<string
 const KIT_LISTS = Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[];
 
 /** Every list of a shoot by its name. */
-const listsOf = ({ site, kit, shots, practice }: Shoot): Record<string, readonly Row[]> => ({
+const listsOf = ({ site, kit, shots, practice, log }: Shoot): Record<string, readonly Row[]> => ({
   pieces: site.pieces,
   underlays: site.underlays,
   shots,
   tries: practice.tries,
+  takes: log.takes,
+  readies: log.readies,
   ...Object.fromEntries(KIT_LISTS.map((name) => [name, kit[name]])),
 });
 
@@ -48,7 +51,8 @@ export function patchBetween(before: Shoot | null, after: Shoot): ShootPatch | n
   const practice = Object.fromEntries(
     Object.entries(after.practice).filter(([key]) => key !== 'tries'),
   ) as Shell['practice'];
-  return { shell: { format, version, id, name, note, delivery, story, day, practice, limits, site: { place } }, lists };
+  const shell = { format, version, id, name, note, delivery, story, day, practice, limits, site: { place } };
+  return { shell: { ...shell, log: { who: after.log.who } }, lists };
 }
 
 /** Practice after a patch: the same object where nothing of it differs. */
@@ -57,6 +61,10 @@ function practiceAfter(before: Practice, shell: Shell['practice'], tries: Practi
     tries === before.tries && Object.entries(shell).every(([key, value]) => before[key as keyof Practice] === value);
   return same ? before : { ...shell, tries };
 }
+
+/** The log after a patch: the same object where nothing of it differs. */
+const logAfter = (before: Log, who: string, takes: Log['takes'], readies: Log['readies']): Log =>
+  who === before.who && takes === before.takes && readies === before.readies ? before : { who, takes, readies };
 
 /**
  * A shoot after a patch; rows that did not change stay the same objects. Throws a RangeError when the patch names a row
@@ -74,7 +82,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
       return row;
     });
   }
-  const { pieces, underlays, shots, tries, ...kit } = lists;
+  const { pieces, underlays, shots, tries, takes, readies, ...kit } = lists;
   // What says the same stays the same object: readings are kept by what they follow from.
   const kept = <T>(was: T, is: T): T => (JSON.stringify(was) === JSON.stringify(is) ? was : is);
   const { shell } = patch;
@@ -84,6 +92,7 @@ export function patched(before: Shoot | null, patch: ShootPatch): Shoot {
     story: kept(before.story, shell.story),
     day: kept(before.day, shell.day),
     practice: practiceAfter(before.practice, shell.practice, tries as Practice['tries']),
+    log: logAfter(before.log, shell.log.who, takes as Log['takes'], readies as Log['readies']),
     limits: kept(before.limits, shell.limits),
     site: { place: kept(before.site.place, shell.site.place), pieces, underlays },
     shots,

@@ -5,5 +5,8 @@ declare module 'fft.js' {
     createComplexArray(): number[];
     /** Fills the first half of a complex spectrum; the rest mirrors it. */
     realTransform(spectrum: number[], data: ArrayLike<number>): void;
+    /** Fills the second half of a spectrum from the first. */
+    completeSpectrum(spectrum: number[]): void;
+    inverseTransform(out: number[], spectrum: number[]): void;
   }
 }

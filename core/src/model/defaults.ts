@@ -4,6 +4,7 @@ import { DEFAULT_BUILDS, DEFAULT_PARTS } from './default-builds';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
 import { DEFAULT_RIGS } from './default-rigs';
 import type { Kit } from './kit';
+import { NO_LOG } from './log';
 import { USUAL_PRACTICE } from './practice';
 import { PLAIN_LOOK, USUAL_SET_UP, WHOLE, type Aim, type Shot } from './shot';
 import { SHOOT_FORMAT, SHOOT_VERSION, type Shoot } from './shoot';
@@ -230,6 +231,7 @@ export function newShoot(id: string, name: string, shotId: string, kit: Kit = DE
     story: NO_STORY,
     day: USUAL_DAY,
     practice: USUAL_PRACTICE,
+    log: NO_LOG,
     limits: {},
   };
 }

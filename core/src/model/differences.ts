@@ -110,7 +110,7 @@ export function differencesOf(one: Shoot, other: Shoot, sides: Sides): string[] 
     one[key] === other[key]
       ? []
       : [`${key} ${said(one[key], '')} ${sides.one}, ${said(other[key], '')} ${sides.other}`];
-  const whole = (key: 'delivery' | 'story' | 'day' | 'practice' | 'limits') => {
+  const whole = (key: 'delivery' | 'story' | 'day' | 'practice' | 'log' | 'limits') => {
     const fields = fieldsThatDiffer(one[key], other[key], sides);
     return fields ? [`${key}: ${fields}`] : [];
   };
@@ -134,6 +134,7 @@ export function differencesOf(one: Shoot, other: Shoot, sides: Sides): string[] 
     ...whole('story'),
     ...whole('day'),
     ...whole('practice'),
+    ...whole('log'),
     ...whole('limits'),
     ...place(),
   ];

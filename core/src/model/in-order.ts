@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { KitSchema } from './kit';
 import { pathText, problemsOf, type Problem } from './problems';
 import { checkReferences } from './references';
+import { LogSchema } from './log';
 import { PracticeSchema } from './practice';
 import { ShootSchema, SiteSchema, type Shoot } from './shoot';
 import { clipped } from './text';
@@ -24,6 +25,8 @@ const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => reado
     list: PracticeSchema.shape.tries,
     rowsOf: ({ practice }) => practice.tries,
   },
+  { path: ['log', 'takes'], list: LogSchema.shape.takes, rowsOf: ({ log }) => log.takes },
+  { path: ['log', 'readies'], list: LogSchema.shape.readies, rowsOf: ({ log }) => log.readies },
   ...(Object.keys(KitSchema.shape) as (keyof Shoot['kit'])[]).map((name) => ({
     path: ['kit', name],
     list: KitSchema.shape[name] as z.ZodArray,
@@ -40,6 +43,11 @@ const ShellSchema = z.strictObject({
   ),
   shots: lengthOnly(ShootSchema.shape.shots),
   practice: z.strictObject({ ...PracticeSchema.shape, tries: lengthOnly(PracticeSchema.shape.tries) }),
+  log: z.strictObject({
+    ...LogSchema.shape,
+    takes: lengthOnly(LogSchema.shape.takes),
+    readies: lengthOnly(LogSchema.shape.readies),
+  }),
 });
 
 const inOrder = new WeakSet<object>();

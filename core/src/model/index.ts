@@ -125,6 +125,27 @@ export {
   type Wall,
   WallSchema,
 } from './piece';
+export {
+  type Clip,
+  ClipSchema,
+  type Log,
+  LogSchema,
+  MOST_PHOTO_LETTERS,
+  MOST_RECORDED_ROWS,
+  MOST_TAKES,
+  NO_LOG,
+  type Ready,
+  type Recorded,
+  RECORDED_BY,
+  type RecordedBy,
+  RecordedSchema,
+  type Take,
+  TAKE_REASONS,
+  TAKE_VERDICTS,
+  type TakeReason,
+  TakeSchema,
+  type TakeVerdict,
+} from './log';
 export { type SitePlace, SitePlaceSchema } from './place';
 export {
   type Exercise,

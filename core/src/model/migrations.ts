@@ -1,6 +1,7 @@
 import { USUAL_BENCH } from './bench';
 import { OWN_CHECK } from './build';
 import { USUAL_DAY } from './day';
+import { NO_LOG } from './log';
 import { USUAL_PRACTICE } from './practice';
 import { DEFAULT_AIM, DEFAULT_KIT, USUAL_STILLS } from './defaults';
 import { DEFAULT_GAITS, USUAL_GAIT } from './default-gaits';
@@ -352,6 +353,11 @@ function toVersion12(shoot: Row): Row {
   return { practice: USUAL_PRACTICE, ...shoot, version: 12 };
 }
 
+/** From version 12 to 13: the logbook. */
+function toVersion13(shoot: Row): Row {
+  return { log: NO_LOG, ...shoot, version: 13 };
+}
+
 /**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
@@ -369,5 +375,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 9) shoot = toVersion10(shoot);
   if (isRow(shoot) && shoot.version === 10) shoot = toVersion11(shoot);
   if (isRow(shoot) && shoot.version === 11) shoot = toVersion12(shoot);
+  if (isRow(shoot) && shoot.version === 12) shoot = toVersion13(shoot);
   return shoot;
 }

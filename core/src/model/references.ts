@@ -30,6 +30,8 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
   uniqueIds(shoot.day.batteries, ['day', 'batteries']);
   uniqueIds(shoot.day.breaks, ['day', 'breaks']);
   uniqueIds(shoot.practice.tries, ['practice', 'tries']);
+  uniqueIds(shoot.log.takes, ['log', 'takes']);
+  uniqueIds(shoot.log.readies, ['log', 'readies']);
   const once = (names: string[], path: Path, key: string) => {
     const seen = new Set<string>();
     names.forEach((name, i) => {

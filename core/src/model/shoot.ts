@@ -8,13 +8,14 @@ import { SitePlaceSchema, type SitePlace } from './place';
 import { stagedPieces } from './staging';
 import { checkReferences } from './references';
 import { ShotSchema, type Shot } from './shot';
+import { LogSchema } from './log';
 import { PracticeSchema } from './practice';
 import { StorySchema } from './story';
 import { idText, nameText } from './text';
 import { type Underlay, UnderlaySchema } from './underlay';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 12;
+export const SHOOT_VERSION = 13;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({
@@ -52,6 +53,7 @@ export const ShootSchema = z
     story: StorySchema,
     day: DaySchema,
     practice: PracticeSchema,
+    log: LogSchema,
     /** Limits of the reading that differ from those that ship. */
     limits: OwnLimitsSchema,
   })

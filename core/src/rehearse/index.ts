@@ -9,9 +9,10 @@ export { fullAt } from './phases';
 
 export { type Marks, marksOf } from './marks';
 export { type Controls, controlsOf, layoutOf, type Track } from './controls/tracks';
+export { planAt, type WayColumn } from './controls/plan-at';
 export { droneSticks } from './controls/drone-sticks';
 export { type Easier, easierWays, sayHands, type TooMuch, tooMuchIn } from './controls/who-does-what';
-export { type FlownPath, fromKept, toKeep } from './score/flown-path';
+export { asFlown, evenly, type FlownPath, fromKept, toKeep } from './score/flown-path';
 export { type Score, scoreTry } from './score/score-try';
 export { type CameraPose, heldFor, HANDS_STILL, type HandsInput, PracticeRig } from './fly/practice-rig';
 export { cardsFor } from './cards';

@@ -1,0 +1,26 @@
+/**
+ * Takes: the logbook of the day, recordings and clips of what was really done, held against the plan.
+ *
+ * @example
+ * const found = compareTake(plannedFilm(scene), takenFrom(record));
+ * found.differences[0].sentence; // the worst first
+ */
+export { align, type Alignment } from './recorded/align';
+export { anglesOf, attitudesOf, GRAVITY_MPS2, unwrapped, writeAttitude } from './recorded/attitude';
+export { recordNotes } from './recorded/notes';
+export { type Columns3, emptyRecord, inCameraAxes, type MotionRecord, type Mount, MOUNTS } from './recorded/record';
+export { fromKeptTaken, type Taken, takenFrom, toKeepTaken } from './recorded/taken';
+export {
+  carryOut,
+  type Device,
+  type DeviceReport,
+  type DeviceRow,
+  type Faults,
+  NO_FAULTS,
+  ranThrough,
+  recordOf,
+} from './devices/device';
+export { DEVICES } from './devices/devices';
+export { compareTake, type Comparison } from './compare/compare';
+export type { Difference } from './compare/held';
+export { takenFilm, takenWay } from './compare/seen';

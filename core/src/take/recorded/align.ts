@@ -1,0 +1,200 @@
+import type { Film } from '../../motion';
+import { evenly } from '../../rehearse';
+import type { Taken } from './taken';
+
+/** How a recording lies on its plan: what is planned for `t` came at `delayS + stretch · t` of the recording. */
+export interface Alignment {
+  delayS: number;
+  stretch: number;
+  /** By what it was found: both moved alike; only when it began to move; or not at all. */
+  by: 'motion' | 'start' | 'nothing';
+  /** How alike they move, −1 to 1. */
+  alike: number;
+}
+
+/** What moves, of plan and recording, in one unit each: rates a second at even rows. */
+interface Channel {
+  plan: Float64Array;
+  take: Float64Array;
+}
+
+/** Coarse rows a second: fewer where the plan is long. */
+const COARSE = { hz: 12.5, rows: 150, leastRows: 50 } as const;
+const FINE = { hz: 100, rows: 6000 } as const;
+/** What is shorter is no part of a pace: first roughly, then finer. */
+const SMOOTH_S = { coarse: 0.24, fine: 0.1 } as const;
+/** Of the plan’s motion; what moves less in the plan says nothing of where it lies. */
+const LEAST_SHARE = 0.01;
+const STRETCHES = Array.from({ length: 41 }, (_, i) => 2 ** ((i - 20) / 20));
+/** What is recorded before and after counts against it: that much of it, s. */
+const AROUND_S = 1.5;
+const LEAST_ALIKE = 0.5;
+const DEG = Math.PI / 180;
+
+/**
+ * Where in a recording a plan lies: the delay and the pace at which rates of travel, turning and focus are most alike
+ * (normalised cross-correlation over a grid of stretches, then finer); where nothing moves alike, by the first motion.
+ */
+export function align(film: Film, taken: Taken): Alignment {
+  const { filmed } = film;
+  const lastS = Math.max(1, filmed.tS[filmed.count - 1]);
+  const coarseHz = Math.max(Math.min(COARSE.hz, COARSE.rows / lastS), Math.min(100, COARSE.leastRows / lastS));
+  const coarse = channels(film, taken, coarseHz, SMOOTH_S.coarse);
+  if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', alike: 0 };
+  let best: Alignment = { delayS: 0, stretch: 1, by: 'motion', alike: -1 };
+  for (const stretch of STRETCHES) {
+    const found = bestDelay(coarse, stretch, coarseHz, null);
+    // Where two fit as well, the one nearer to the plan’s pace.
+    if (found.alike > best.alike + 1e-4 * (1 + Math.abs(Math.log2(stretch)))) best = { ...best, ...found, stretch };
+  }
+  const fineHz = Math.max(coarseHz, Math.min(FINE.hz, FINE.rows / lastS));
+  const fine = channels(film, taken, fineHz, SMOOTH_S.fine);
+  const again = bestDelay(fine, best.stretch, fineHz, { about: best.delayS, withinS: 1 / coarseHz });
+  best = { ...best, ...again };
+  for (let width = 0.06; width > 0.0006; width /= 2.5)
+    for (let climbs = 0; climbs < 4; climbs += 1) {
+      const from = best;
+      for (const stretch of [-1, -0.5, 0, 0.5, 1].map((k) => from.stretch * (1 + k * width))) {
+        const found = bestDelay(fine, stretch, fineHz, { about: from.delayS, withinS: Math.max(0.04, width * lastS) });
+        if (found.alike > best.alike) best = { ...best, ...found, stretch };
+      }
+      if (best === from) break;
+    }
+  if (best.alike >= LEAST_ALIKE) return best;
+  const start = byStart(film, taken);
+  return start === null ? { ...best, delayS: 0, stretch: 1, by: 'nothing' } : { ...best, ...start, by: 'start' };
+}
+
+/** Rates of what both plan and recording have, in metres a second at the subject’s distance. */
+function channels({ filmed }: Film, taken: Taken, rateHz: number, smoothS: number): Channel[] {
+  const lastS = filmed.tS[filmed.count - 1];
+  const planCount = Math.max(2, Math.floor(lastS * rateHz) + 1);
+  const takeCount = Math.max(2, Math.floor(((taken.count - 1) / taken.rateHz) * rateHz) + 1);
+  const takeS = Float64Array.from({ length: taken.count }, (_, i) => i / taken.rateHz);
+  const distanceM = Math.min(20, Math.max(0.5, mean(filmed.subjectDistanceM)));
+  const both = (plan: Float64Array, take: Float64Array | null, scale = 1): Channel[] =>
+    take === null
+      ? []
+      : [
+          {
+            plan: rate(evenly(filmed.tS, plan, rateHz, planCount), rateHz, scale, smoothS),
+            take: rate(evenly(takeS, take, rateHz, takeCount), rateHz, scale, smoothS),
+          },
+        ];
+  const level = Math.cos(mean(filmed.tiltDeg) * DEG);
+  const dioptres = (column: Float64Array) => column.map((m) => 1 / Math.max(0.1, m));
+  const all = [
+    ...both(filmed.xM, taken.xM),
+    ...both(filmed.yM, taken.yM),
+    ...both(filmed.zM, taken.zM),
+    ...both(filmed.panDeg, taken.panDeg, DEG * distanceM * level),
+    ...both(filmed.tiltDeg, taken.tiltDeg, DEG * distanceM),
+    ...both(filmed.rollDeg, taken.rollDeg, DEG * distanceM * 0.3),
+    ...both(dioptres(filmed.focusDistanceM), taken.focusM && dioptres(taken.focusM), 0.5),
+  ];
+  const energy = all.map(({ plan }) => squares(plan) / rateHz);
+  const most = Math.max(0, ...energy);
+  return all.filter((_, i) => energy[i] > 1e-6 && energy[i] > LEAST_SHARE * most);
+}
+
+const mean = (column: Float64Array): number => column.reduce((sum, v) => sum + v, 0) / column.length;
+const squares = (column: Float64Array): number => column.reduce((sum, v) => sum + v * v, 0);
+
+/** Change a second, smoothed over `smoothS`. */
+function rate(column: Float64Array, rateHz: number, scale: number, smoothS: number): Float64Array {
+  const half = Math.max(1, Math.round((smoothS * rateHz) / 2));
+  return column.map((_, i) => {
+    const [a, b] = [Math.max(0, i - half), Math.min(column.length - 1, i + half)];
+    return b > a ? (scale * (column[b] - column[a]) * rateHz) / (2 * half) : 0;
+  });
+}
+
+/** The delay at which a recording is most like the plan at one pace. Rates are as much smaller as it is slower. */
+function bestDelay(
+  rows: readonly Channel[],
+  stretch: number,
+  rateHz: number,
+  near: { about: number; withinS: number } | null,
+): { delayS: number; alike: number } {
+  const [{ plan: first, take: recorded }] = rows;
+  const count = Math.max(2, Math.round((first.length - 1) * stretch) + 1);
+  const around = Math.round(AROUND_S * rateHz);
+  const plans = rows.map(({ plan }) => stretched(plan, count));
+  const planSquare = plans.reduce((sum, plan) => sum + squares(plan), 0);
+  // Squares of all before a row: what is recorded in a window is a difference of two.
+  const sums = new Float64Array(recorded.length + 1);
+  for (let i = 0; i < recorded.length; i += 1)
+    sums[i + 1] = sums[i] + rows.reduce((sum, { take }) => sum + take[i] ** 2, 0);
+  const upTo = (row: number) => sums[Math.min(recorded.length, Math.max(0, row))];
+  const [from, to] = near
+    ? [Math.round((near.about - near.withinS) * rateHz), Math.round((near.about + near.withinS) * rateHz)]
+    : [-Math.round(count * 0.5), recorded.length - Math.round(count * 0.5)];
+  const alikeAt = (delay: number) => {
+    let product = 0;
+    for (const [k, { take }] of rows.entries()) {
+      const plan = plans[k];
+      const [start, end] = [Math.max(0, -delay), Math.min(count, take.length - delay)];
+      for (let i = start; i < end; i += 1) product += plan[i] * take[i + delay];
+    }
+    const square = upTo(delay + count + around) - upTo(delay - around);
+    return square > 0 ? product / Math.sqrt(planSquare * square) : 0;
+  };
+  let best = { row: from, alike: -Infinity };
+  for (let delay = from; delay <= to; delay += 1) {
+    const alike = alikeAt(delay);
+    if (alike > best.alike) best = { row: delay, alike };
+  }
+  const [a, b, c] = [alikeAt(best.row - 1), best.alike, alikeAt(best.row + 1)];
+  const bend = a - 2 * b + c;
+  const off = bend < 0 ? Math.min(0.5, Math.max(-0.5, (a - c) / (2 * bend))) : 0;
+  return { delayS: (best.row + off) / rateHz, alike: best.alike };
+}
+
+function stretched(plan: Float64Array, count: number): Float64Array {
+  const scale = (plan.length - 1) / (count - 1);
+  return Float64Array.from({ length: count }, (_, i) => {
+    const at = i * scale;
+    const k = Math.min(plan.length - 2, Math.floor(at));
+    return plan[k] + (plan[k + 1] - plan[k]) * (at - k);
+  });
+}
+
+/** By the first motion of each: where a fifth of the largest is passed for good. Null where the recording never moves. */
+function byStart(film: Film, taken: Taken): { delayS: number; stretch: number } | null {
+  const { filmed } = film;
+  const planned = onset(
+    Float64Array.from({ length: filmed.count }, (_, i) => {
+      const j = Math.max(0, i - 1);
+      return (
+        Math.hypot(filmed.xM[i] - filmed.xM[j], filmed.yM[i] - filmed.yM[j], filmed.zM[i] - filmed.zM[j]) +
+        DEG * Math.hypot(filmed.panDeg[i] - filmed.panDeg[j], filmed.tiltDeg[i] - filmed.tiltDeg[j])
+      );
+    }),
+    filmed.captureRateHz,
+  );
+  const moving = new Float64Array(taken.count);
+  for (const [column, scale] of [
+    [taken.bobM, 1],
+    [taken.swayM, 1],
+    [taken.panDeg, DEG],
+    [taken.tiltDeg, DEG],
+  ] as const)
+    if (column) for (let i = 1; i < taken.count; i += 1) moving[i] += Math.abs(column[i] - column[i - 1]) * scale;
+  const began = onset(moving, taken.rateHz);
+  return planned === null || began === null ? null : { delayS: began - planned, stretch: 1 };
+}
+
+/** When something begins for good, s: smoothed over a quarter of a second, the first of four tenths above a fifth. */
+function onset(column: Float64Array, rateHz: number): number | null {
+  const half = Math.max(1, Math.round(rateHz / 8));
+  const smooth = column.map((_, i) => mean(column.subarray(Math.max(0, i - half), i + half + 1)));
+  const most = smooth.reduce((a, v) => Math.max(a, v), 0);
+  if (most < 1e-7) return null;
+  const rows = Math.max(1, Math.round(0.4 * rateHz));
+  let run = 0;
+  for (let i = 0; i < smooth.length; i += 1) {
+    run = smooth[i] > most / 5 ? run + 1 : 0;
+    if (run >= rows) return (i - rows + 1) / rateHz;
+  }
+  return null;
+}
