@@ -1,5 +1,6 @@
 import { sayLength, sayMinutes, type Shoot, trim, type Units } from '../model';
 import { supportOf } from '../supports';
+import { byRig, learnedFrom } from './learned';
 import type { ShotWork } from './shot-work';
 import { CARRIES_KG, LENS_BETWEEN_MIN, OTHER_CAMERA_MIN, PACKED, USUAL_RIGS } from './usual';
 
@@ -41,8 +42,10 @@ export function gearChange(
   const sameLens = last?.shot.lensId === to.shot.lensId;
   if (!sameRig) {
     const mountMin = USUAL_RIGS[to.rigKind].mountMin;
+    const logged = learnedFrom(shoot.log).changeMin.get(byRig(to.rigId));
     // A camera that is built into its rig has nothing to be put on.
-    if (to.builtIn) add(mountMin, `${to.rigName} unpacked`);
+    if (logged) add(logged.middle, `onto ${to.rigName}, as logged ${logged.count} times`);
+    else if (to.builtIn) add(mountMin, `${to.rigName} unpacked`);
     else add(mountMin + (refits?.camera.minutes ?? 0), `onto ${to.rigName}${redo('camera')}`);
     if (last && !sameLens) add(LENS_BETWEEN_MIN, `${to.lensName} on meanwhile`);
   } else if (!sameLens) add(refits?.lens.minutes ?? 3, `${to.lensName} for ${last.lensName}${redo('lens')}`);

@@ -10,6 +10,7 @@ export { dayNotes, sunWords } from './day-notes';
 export { type CannotEntry, type DayEntry, type DayPlan, planOf, type PowerUse, toldOrder } from './day-plan';
 export { type DayCase, dayCase, type DayOptions, isOpen } from './day-problem';
 export { type Hand, whoDoes } from './hands';
+export { byMove, byRig, byWho, type Learned, learnedFrom, type Middle, middleWithInterval } from './learned';
 export { altitudeAt, momentAt, type SunOfDay, sunOfDay, sunTimes } from './light-hours';
 export { asItStands, goesOnMin, madeIds, nowIn, type Now, savedWords, whatChanges } from './on-the-day';
 export { bestOrder, nearestNeighbours, orderSearch, type OrderStep, type SearchOptions } from './order-search';

@@ -1,6 +1,7 @@
 import { type Hours, type Rig, type RigKind, type Shoot, type Shot, trim, type Wish, wishOf } from '../model';
 import { droneFlight } from '../supports';
 import { type Hand, handsFor, peopleHours } from './hands';
+import { byMove, byRig, type Learned, learnedFrom } from './learned';
 import { type LightHours, lightHours, type SunOfDay } from './light-hours';
 import { shotFacts, type ShotFacts } from './shot-facts';
 import { BACK_TO_ONE, FLIGHT_S, HARD, LONG_RAIL, MOST_TRIES, USUAL_RIGS } from './usual';
@@ -58,17 +59,21 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
   if (!rig || !lens) throw new RangeError(`The shot "${shot.name}" names a rig or a lens that is not there.`);
   const wish = wishOf(day, shot.id);
   const usual = USUAL_RIGS[rig.kind];
-  const expected = triesOf(usual.tries, facts, rig.kind);
+  const learned = learnedFrom(shoot.log);
+  const expected = loggedTries(learned, rig.id, shot) ?? triesOf(usual.tries, facts, rig.kind);
   const tries = wish.tries ?? expected.tries;
   const tryS = facts.durationS + 2 * shoot.story.handlesS;
   const wayBackS = Math.max(facts.wayM, facts.walkM) / BACK_TO_ONE.mps;
-  const resetS =
+  const between = learned.betweenS.get(byRig(rig.id));
+  const reckonedS =
     Math.min(BACK_TO_ONE.mostS, BACK_TO_ONE.leastS + wayBackS) + (rig.kind === 'drone' ? BACK_TO_ONE.droneS : 0);
+  // What was logged from one take to the next has the take and the look at it in it.
+  const resetS = between ? Math.max(5, between.middle - tryS - day.reviewS) : reckonedS;
   const takesS = tries * (tryS + resetS + day.reviewS) - resetS;
   const own = day.rigTimes.find(({ rigId }) => rigId === rig.id)?.setUpMin;
   const longRail = rig.kind === 'slider' && rig.travelM > LONG_RAIL.fromM ? LONG_RAIL.minutes : 0;
   const rigSetUpMin = usual.setUpMin + longRail;
-  const usualSetUpMin = own ?? rigSetUpMin;
+  const usualSetUpMin = own ?? learned.setUpMin.get(byRig(rig.id))?.middle ?? rigSetUpMin;
   const setUpS = (wish.setUpMin ?? usualSetUpMin) * 60;
   const hands = handsFor(rig, shot, facts.backwardsM, wish.alone);
   const risky = wish.risk === 'risky' || (wish.risk === 'usual' && usual.risky);
@@ -116,7 +121,20 @@ export function shotWork(shoot: Shoot, facts: ShotFacts, number: number, sun: Su
 export function usualTriesOf(shoot: Shoot, shotId: string): number {
   const shot = shoot.shots.find(({ id }) => id === shotId);
   const rig = shoot.kit.rigs.find(({ id }) => id === shot?.rigId);
-  return shot && rig ? triesOf(USUAL_RIGS[rig.kind].tries, shotFacts(shoot, shot), rig.kind).tries : 1;
+  if (!shot || !rig) return 1;
+  const logged = loggedTries(learnedFrom(shoot.log), rig.id, shot);
+  return logged?.tries ?? triesOf(USUAL_RIGS[rig.kind].tries, shotFacts(shoot, shot), rig.kind).tries;
+}
+
+/** Tries as they were logged of this move with this rig, else of this rig; null: too few were. */
+function loggedTries(learned: Learned, rigId: string, shot: Shot): { tries: number; triesWhy: string[] } | null {
+  const [move, rig] = [learned.tries.get(byMove(rigId, shot.move.kind)), learned.tries.get(byRig(rigId))];
+  const found = move ?? rig;
+  if (!found) return null;
+  const tries = Math.min(200, Math.max(1, Math.round(found.middle)));
+  const between = found.low === found.high ? '' : ` (${found.low} to ${found.high})`;
+  const of = move ? 'of this move with this rig' : 'with this rig';
+  return { tries, triesWhy: [`${tries} in the middle of ${found.count} logged ${of}${between}`] };
 }
 
 /** Tries to expect: common practice, no published source; hard moves take 3 to 15. */

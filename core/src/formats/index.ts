@@ -17,6 +17,7 @@ export { marksJson, scoreJson, sticksJson } from './rehearse-json';
 export { type MotionChoices, readMotionCsv } from './motion-csv';
 export { readMotionGpx } from './motion-gpx';
 export { takeJson } from './take-json';
+export { writeTakesCsv } from './takes-csv';
 export { writeWav } from './wav';
 export { writeShotsCsv } from './shots-csv';
 export { buildJson } from './build-json';

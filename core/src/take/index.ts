@@ -5,6 +5,8 @@
  * const found = compareTake(plannedFilm(scene), takenFrom(record));
  * found.differences[0].sentence; // the worst first
  */
+export { type DayReport, dayOf, dayReport, daysOf, taught } from './log/day-report';
+export { REASON_MENDS, type ShotTally, spoilersOf, tallyOf } from './log/tally';
 export { align, type Alignment } from './recorded/align';
 export { anglesOf, attitudesOf, GRAVITY_MPS2, unwrapped, writeAttitude } from './recorded/attitude';
 export { recordNotes } from './recorded/notes';
@@ -21,6 +23,7 @@ export {
   recordOf,
 } from './devices/device';
 export { DEVICES } from './devices/devices';
+export { type HandFigures, handFigures, myHands, type MyHands, ownGait, sureWords } from './my-hands';
 export { compareTake, type Comparison } from './compare/compare';
 export type { Difference } from './compare/held';
 export { takenFilm, takenWay } from './compare/seen';
