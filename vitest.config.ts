@@ -22,6 +22,8 @@ export default defineConfig({
           name: 'core',
           include: ['core/**/*.test.ts'],
           isolate: false,
+          // A module with a `then` of its own must not be spread out into what is awaited.
+          deps: { interopDefault: false },
           setupFiles,
           testTimeout: 60_000,
         },

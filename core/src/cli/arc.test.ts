@@ -120,7 +120,7 @@ describe('as a program', () => {
     [
       ['fly', DEMO],
       'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, marks, ' +
-        'sticks, score, take, check, moves or schema; it is "fly".',
+        'sticks, score, take, clip, check, moves or schema; it is "fly".',
     ],
   ])('%j is refused: %s', async (args, sentence) => {
     await expect(run(args)).rejects.toThrow(sentence);

@@ -25,6 +25,7 @@ import { sceneOf } from '../scene';
 import { readShot } from '../reading';
 import { curesFor } from '../search';
 import { supportOf } from '../supports';
+import { clipCommand } from './clip-command';
 import { dayCommand } from './day-command';
 import { rehearseCommand } from './rehearse-command';
 import { takeCommand } from './take-command';
@@ -52,6 +53,7 @@ const USAGE = `arc, the core of Gentle Arc from a terminal
   arc score <shoot file> --shot <number> --flown <path.csv>    a way that was flown, held against the plan: 0 to 100
   arc take <shoot file> --shot <number> --motion <log.csv|log.gpx> [--columns gyroX=wx,…] [--units gyro=degps,accel=g]
           [--mount upright|sideways|flat|asCamera]    a recording of what was done, held against the plan
+  arc clip <folder of numbered PNG> [--fps 25]        motion of the picture’s content, frame by frame and in all
   arc check <shoot file>                              is the file in order?
   arc moves                                           every move: name, family, parameters with units and ranges, as JSON
   arc schema                                          the JSON Schema of a shoot file
@@ -88,14 +90,19 @@ export async function run(args: string[]): Promise<string> {
       'sticks',
       'score',
       'take',
+      'clip',
     ].includes(command)
   )
     throw Refusal.of(
       'command',
-      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, marks, sticks, score, take, check, moves or schema; it ' +
+      'command must be read, path, lens, focus, exposure, time, light, balance, stand, board, joins, cut, day, marks, sticks, score, take, clip, check, moves or schema; it ' +
         `is "${command}".`,
     );
-  if (file === undefined) throw Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
+  if (file === undefined)
+    throw command === 'clip'
+      ? Refusal.of('folder', 'folder is missing: arc clip <folder of numbered PNG>.')
+      : Refusal.of('shoot file', `shoot file is missing: arc ${command} <shoot file>.`);
+  if (command === 'clip') return print(await clipCommand(file, values.fps));
   const shoot = readShootFile(readText(file));
   if (command === 'check')
     return print({
@@ -218,6 +225,7 @@ function readArguments(args: string[]) {
         layout: { type: 'string' },
         flown: { type: 'string' },
         motion: { type: 'string' },
+        fps: { type: 'string' },
         columns: { type: 'string' },
         units: { type: 'string' },
         mount: { type: 'string' },

@@ -16,6 +16,8 @@ export { readFlownCsv } from './flown-csv';
 export { marksJson, scoreJson, sticksJson } from './rehearse-json';
 export { type MotionChoices, readMotionCsv } from './motion-csv';
 export { readMotionGpx } from './motion-gpx';
+export { clipJson } from './clip-json';
+export { readFramePng } from './frame-png';
 export { takeJson } from './take-json';
 export { writeTakesCsv } from './takes-csv';
 export { writeWav } from './wav';

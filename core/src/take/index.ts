@@ -24,6 +24,13 @@ export {
 } from './devices/device';
 export { DEVICES } from './devices/devices';
 export { type HandFigures, handFigures, myHands, type MyHands, ownGait, sureWords } from './my-hands';
+export { bestClip, type ClipAgainstPlan, clipAgainstPlan } from './clip/against-plan';
+export { type ClipFrame, ClipReader } from './clip/clip-reader';
+export { type ClipSummary, clipSummary } from './clip/clip-summary';
+export { type Foretold, foretold } from './clip/foretold';
+export { type GreyFrame, greyOf } from './clip/grey';
+export { openCvTracker } from './clip/open-cv';
+export type { Tracker } from './clip/tracker';
 export { compareTake, type Comparison } from './compare/compare';
 export type { Difference } from './compare/held';
 export { takenFilm, takenWay } from './compare/seen';

@@ -25,6 +25,7 @@ const FINE = { hz: 100, rows: 6000 } as const;
 const SMOOTH_S = { coarse: 0.24, fine: 0.1 } as const;
 /** Of the plan’s motion; what moves less in the plan says nothing of where it lies. */
 const LEAST_SHARE = 0.01;
+const LEAST_ENERGY = 1e-6;
 const STRETCHES = Array.from({ length: 41 }, (_, i) => 2 ** ((i - 20) / 20));
 /** What is recorded before and after counts against it: that much of it, s. */
 const AROUND_S = 1.5;
@@ -37,9 +38,25 @@ const DEG = Math.PI / 180;
  */
 export function align(film: Film, taken: Taken): Alignment {
   const { filmed } = film;
-  const lastS = Math.max(1, filmed.tS[filmed.count - 1]);
+  const takeS = Float64Array.from({ length: taken.count }, (_, i) => i / taken.rateHz);
+  const best = alignPairs(filmed.tS, takeS, pairsOf(film, taken));
+  if (best.by === 'motion' || best.alike === 0) return best;
+  const start = byStart(film, taken);
+  return start === null ? best : { ...best, ...start, by: 'start' };
+}
+
+/** One thing that plan and take both do: its course in both, and what a unit of it counts. */
+export interface Pair {
+  plan: Float64Array;
+  take: Float64Array;
+  scale: number;
+}
+
+/** Where courses of a take lie on those of a plan, by how alike they change; `nothing` where they do not. */
+export function alignPairs(planS: Float64Array, takeS: Float64Array, pairs: readonly Pair[]): Alignment {
+  const lastS = Math.max(1, planS[planS.length - 1]);
   const coarseHz = Math.max(Math.min(COARSE.hz, COARSE.rows / lastS), Math.min(100, COARSE.leastRows / lastS));
-  const coarse = channels(film, taken, coarseHz, SMOOTH_S.coarse);
+  const coarse = channels(planS, takeS, pairs, coarseHz, SMOOTH_S.coarse);
   if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', alike: 0 };
   let best: Alignment = { delayS: 0, stretch: 1, by: 'motion', alike: -1 };
   for (const stretch of STRETCHES) {
@@ -48,7 +65,7 @@ export function align(film: Film, taken: Taken): Alignment {
     if (found.alike > best.alike + 1e-4 * (1 + Math.abs(Math.log2(stretch)))) best = { ...best, ...found, stretch };
   }
   const fineHz = Math.max(coarseHz, Math.min(FINE.hz, FINE.rows / lastS));
-  const fine = channels(film, taken, fineHz, SMOOTH_S.fine);
+  const fine = channels(planS, takeS, pairs, fineHz, SMOOTH_S.fine);
   const again = bestDelay(fine, best.stretch, fineHz, { about: best.delayS, withinS: 1 / coarseHz });
   best = { ...best, ...again };
   for (let width = 0.06; width > 0.0006; width /= 2.5)
@@ -60,30 +77,17 @@ export function align(film: Film, taken: Taken): Alignment {
       }
       if (best === from) break;
     }
-  if (best.alike >= LEAST_ALIKE) return best;
-  const start = byStart(film, taken);
-  return start === null ? { ...best, delayS: 0, stretch: 1, by: 'nothing' } : { ...best, ...start, by: 'start' };
+  return best.alike >= LEAST_ALIKE ? best : { ...best, delayS: 0, stretch: 1, by: 'nothing' };
 }
 
-/** Rates of what both plan and recording have, in metres a second at the subject’s distance. */
-function channels({ filmed }: Film, taken: Taken, rateHz: number, smoothS: number): Channel[] {
-  const lastS = filmed.tS[filmed.count - 1];
-  const planCount = Math.max(2, Math.floor(lastS * rateHz) + 1);
-  const takeCount = Math.max(2, Math.floor(((taken.count - 1) / taken.rateHz) * rateHz) + 1);
-  const takeS = Float64Array.from({ length: taken.count }, (_, i) => i / taken.rateHz);
+/** What both plan and recording have, counted in metres at the subject’s distance. */
+function pairsOf({ filmed }: Film, taken: Taken): Pair[] {
   const distanceM = Math.min(20, Math.max(0.5, mean(filmed.subjectDistanceM)));
-  const both = (plan: Float64Array, take: Float64Array | null, scale = 1): Channel[] =>
-    take === null
-      ? []
-      : [
-          {
-            plan: rate(evenly(filmed.tS, plan, rateHz, planCount), rateHz, scale, smoothS),
-            take: rate(evenly(takeS, take, rateHz, takeCount), rateHz, scale, smoothS),
-          },
-        ];
+  const both = (plan: Float64Array, take: Float64Array | null, scale = 1): Pair[] =>
+    take === null ? [] : [{ plan, take, scale }];
   const level = Math.cos(mean(filmed.tiltDeg) * DEG);
   const dioptres = (column: Float64Array) => column.map((m) => 1 / Math.max(0.1, m));
-  const all = [
+  return [
     ...both(filmed.xM, taken.xM),
     ...both(filmed.yM, taken.yM),
     ...both(filmed.zM, taken.zM),
@@ -92,9 +96,24 @@ function channels({ filmed }: Film, taken: Taken, rateHz: number, smoothS: numbe
     ...both(filmed.rollDeg, taken.rollDeg, DEG * distanceM * 0.3),
     ...both(dioptres(filmed.focusDistanceM), taken.focusM && dioptres(taken.focusM), 0.5),
   ];
+}
+
+/** Rates of each pair at even rows; what hardly moves in the plan says nothing of where it lies. */
+function channels(
+  planS: Float64Array,
+  takeS: Float64Array,
+  pairs: readonly Pair[],
+  rateHz: number,
+  smoothS: number,
+): Channel[] {
+  const [planCount, takeCount] = [planS, takeS].map((tS) => Math.max(2, Math.floor(tS[tS.length - 1] * rateHz) + 1));
+  const all = pairs.map(({ plan, take, scale }) => ({
+    plan: rate(evenly(planS, plan, rateHz, planCount), rateHz, scale, smoothS),
+    take: rate(evenly(takeS, take, rateHz, takeCount), rateHz, scale, smoothS),
+  }));
   const energy = all.map(({ plan }) => squares(plan) / rateHz);
   const most = Math.max(0, ...energy);
-  return all.filter((_, i) => energy[i] > 1e-6 && energy[i] > LEAST_SHARE * most);
+  return all.filter((_, i) => energy[i] > LEAST_ENERGY && energy[i] > LEAST_SHARE * most);
 }
 
 const mean = (column: Float64Array): number => column.reduce((sum, v) => sum + v, 0) / column.length;

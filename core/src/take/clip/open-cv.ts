@@ -1,0 +1,105 @@
+import type { GreyFrame } from './grey';
+import type { Tracked, Tracker } from './tracker';
+
+/**
+ * Points followed by an established library in WebAssembly: corners after Shi & Tomasi (1994), followed by pyramids of
+ * Lucas & Kanade’s method (Bouguet 2000), and back again: what does not come back to where it was is left out. Loaded
+ * when it is first used.
+ */
+
+interface Mat {
+  rows: number;
+  data: Uint8Array;
+  data32F: Float32Array;
+  delete(): void;
+}
+interface Library {
+  Mat: new () => Mat;
+  Size: new (width: number, height: number) => object;
+  CV_8UC1: number;
+  matFromArray(rows: number, columns: number, type: number, values: ArrayLike<number>): Mat;
+  goodFeaturesToTrack(image: Mat, corners: Mat, most: number, quality: number, apart: number): void;
+  calcOpticalFlowPyrLK(
+    before: Mat,
+    after: Mat,
+    from: Mat,
+    to: Mat,
+    status: Mat,
+    errors: Mat,
+    window: object,
+    levels: number,
+  ): void;
+  onRuntimeInitialized?: () => void;
+}
+
+let loading: Promise<{ cv: Library }> | null = null;
+
+/** The library in a box: it has a `then` of its own, which no promise may take for its end. */
+async function library(): Promise<{ cv: Library }> {
+  loading ??= (async () => {
+    const { box } = await import('./open-cv-library');
+    const cv = box.cv as Library;
+    // It is there before its code is: that comes a moment later.
+    if (!('Mat' in cv)) await new Promise<void>((done) => ((cv as Library).onRuntimeInitialized = done));
+    return { cv };
+  })();
+  return loading;
+}
+
+const MOST_POINTS = 400;
+const QUALITY = 0.01;
+const APART_PX = 9;
+const WINDOW_PX = 17;
+const LEVELS = 4;
+/** What comes back farther from where it was is no point, px. */
+const BACK_WITHIN_PX = 0.3;
+
+/** A tracker for one clip. */
+export async function openCvTracker(): Promise<Tracker> {
+  const { cv } = await library();
+  const window = new cv.Size(WINDOW_PX, WINDOW_PX);
+  let kept: { frame: GreyFrame; mat: Mat } | null = null;
+  const matOf = (frame: GreyFrame): Mat => {
+    if (kept?.frame === frame) return kept.mat;
+    return cv.matFromArray(frame.heightPx, frame.widthPx, cv.CV_8UC1, frame.pixels);
+  };
+  return {
+    follow(before: GreyFrame, after: GreyFrame): Tracked {
+      const [a, b] = [matOf(before), matOf(after)];
+      const [corners, there, back] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
+      const [found, foundBack, errors] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
+      try {
+        cv.goodFeaturesToTrack(a, corners, MOST_POINTS, QUALITY, APART_PX);
+        if (corners.rows === 0) return { count: 0, before: new Float32Array(0), after: new Float32Array(0) };
+        cv.calcOpticalFlowPyrLK(a, b, corners, there, found, errors, window, LEVELS);
+        cv.calcOpticalFlowPyrLK(b, a, there, back, foundBack, errors, window, LEVELS);
+        return cameBack(corners, there, back, found, foundBack);
+      } finally {
+        for (const mat of [corners, there, back, found, foundBack, errors]) mat.delete();
+        if (kept?.mat !== a) a.delete();
+        kept?.mat.delete();
+        kept = { frame: after, mat: b };
+      }
+    },
+    close() {
+      kept?.mat.delete();
+      kept = null;
+    },
+  };
+}
+
+/** Points that came back to where they were. */
+function cameBack(corners: Mat, there: Mat, back: Mat, found: Mat, foundBack: Mat): Tracked {
+  const before = new Float32Array(2 * corners.rows);
+  const after = new Float32Array(2 * corners.rows);
+  let count = 0;
+  for (let i = 0; i < corners.rows; i += 1) {
+    const [x, y] = [corners.data32F[2 * i], corners.data32F[2 * i + 1]];
+    const off = Math.hypot(back.data32F[2 * i] - x, back.data32F[2 * i + 1] - y);
+    if (!found.data[i] || !foundBack.data[i] || off > BACK_WITHIN_PX) continue;
+    before.set([x, y], 2 * count);
+    after.set([there.data32F[2 * i], there.data32F[2 * i + 1]], 2 * count);
+    count += 1;
+  }
+  return { count, before: before.subarray(0, 2 * count), after: after.subarray(0, 2 * count) };
+}

@@ -1,0 +1,146 @@
+/** How the content of a picture moves as a whole, from places that move: pure arithmetic, whoever found the places. */
+
+/** Cells of the picture: each counts once, however much is to be seen in it. */
+export const CELLS = { across: 12, down: 8 } as const;
+
+/** Motion of one place: u to the right and w up from the middle, both in frame widths; and how far it went. */
+export interface Flow {
+  u: number;
+  w: number;
+  du: number;
+  dw: number;
+}
+
+/** Motion of the whole from one picture to the next: shift and scale in frame widths, turning clockwise in degrees. */
+export interface WholeMotion {
+  right: number;
+  up: number;
+  turnDeg: number;
+  /** Natural logarithm of how much larger it got. */
+  growth: number;
+  /** Cells that moved with it. */
+  cells: number;
+}
+
+/** The middle motion of each cell that holds at least `least` places. */
+export function cellFlows(flows: readonly Flow[], aspect: number, least = 2): Flow[] {
+  const cells = new Map<number, Flow[]>();
+  for (const flow of flows) {
+    const x = Math.floor((flow.u + 0.5) * CELLS.across);
+    const y = Math.floor((0.5 - flow.w * aspect) * CELLS.down);
+    if (x < 0 || y < 0 || x >= CELLS.across || y >= CELLS.down) continue;
+    const key = y * CELLS.across + x;
+    const cell = cells.get(key);
+    if (cell) cell.push(flow);
+    else cells.set(key, [flow]);
+  }
+  return [...cells.values()].filter((rows) => rows.length >= least).map(middleFlow);
+}
+
+const middle = (values: number[]): number => {
+  values.sort((a, b) => a - b);
+  const half = values.length >> 1;
+  return values.length % 2 === 1 ? values[half] : (values[half - 1] + values[half]) / 2;
+};
+
+const middleFlow = (rows: readonly Flow[]): Flow => ({
+  u: rows.reduce((sum, { u }) => sum + u, 0) / rows.length,
+  w: rows.reduce((sum, { w }) => sum + w, 0) / rows.length,
+  du: middle(rows.map(({ du }) => du)),
+  dw: middle(rows.map(({ dw }) => dw)),
+});
+
+const DEG = 180 / Math.PI;
+const PASSES = 12;
+/** Residuals of more than so many times the middle one count for nothing (Tukey’s biweight). */
+const FAR_OFF = 4.685;
+
+/**
+ * The similarity (shift, turning, scale about the middle of the picture) that the places follow: least squares, places far
+ * off counting less and less (from the middle shift on, iteratively reweighted with Tukey’s biweight; any textbook of robust statistics), so that
+ * somebody who walks through does not move the whole. `all`: every place counts. Null with fewer than three places.
+ */
+export function wholeMotion(flows: readonly Flow[], all = false): WholeMotion | null {
+  if (flows.length < 3) return null;
+  const weights = new Float64Array(flows.length).fill(1);
+  let fit: Fit | null = all
+    ? fitted(flows, weights)
+    : { right: middle(flows.map(({ du }) => du)), up: middle(flows.map(({ dw }) => dw)), grow: 0, turn: 0 };
+  for (let pass = 0; pass < (all ? 0 : PASSES) && fit; pass += 1) {
+    const from = fit;
+    const off = flows.map(({ u, w, du, dw }) => {
+      const [pu, pw] = moved(from, u, w);
+      return Math.hypot(du - pu, dw - pw);
+    });
+    const scale = Math.max(1e-6, 1.4826 * middle([...off])) * FAR_OFF;
+    let counts = 0;
+    off.forEach((value, i) => {
+      const part = value / scale;
+      weights[i] = part < 1 ? (1 - part * part) ** 2 : 0;
+      if (part < 1) counts += 1;
+    });
+    fit = counts < 3 ? from : fitted(flows, weights);
+    if (counts < 3) break;
+  }
+  if (!fit) return null;
+  const cells = weights.reduce((sum, v) => sum + (v > 0.1 ? 1 : 0), 0);
+  const [c, s] = [1 + fit.grow, fit.turn];
+  return {
+    right: fit.right,
+    up: fit.up,
+    // Anticlockwise in u and w; clockwise is counted.
+    turnDeg: -Math.atan2(s, c) * DEG,
+    growth: Math.log(Math.hypot(c, s)),
+    cells,
+  };
+}
+
+interface Fit {
+  right: number;
+  up: number;
+  grow: number;
+  turn: number;
+}
+
+const moved = ({ right, up, grow, turn }: Fit, u: number, w: number): [number, number] => [
+  right + grow * u - turn * w,
+  up + turn * u + grow * w,
+];
+
+/** du = right + grow·u − turn·w, dw = up + turn·u + grow·w, by weighted least squares about the weighted middle. */
+function fitted(flows: readonly Flow[], weights: Float64Array): Fit | null {
+  let [n, mu, mw, mdu, mdw] = [0, 0, 0, 0, 0];
+  flows.forEach(({ u, w, du, dw }, i) => {
+    const k = weights[i];
+    n += k;
+    mu += k * u;
+    mw += k * w;
+    mdu += k * du;
+    mdw += k * dw;
+  });
+  if (n <= 0) return null;
+  [mu, mw, mdu, mdw] = [mu / n, mw / n, mdu / n, mdw / n];
+  let [square, grow, turn] = [0, 0, 0];
+  flows.forEach(({ u, w, du, dw }, i) => {
+    const k = weights[i];
+    const [a, b, da, db] = [u - mu, w - mw, du - mdu, dw - mdw];
+    square += k * (a * a + b * b);
+    grow += k * (a * da + b * db);
+    turn += k * (a * db - b * da);
+  });
+  if (square < 1e-9) return { right: mdu, up: mdw, grow: 0, turn: 0 };
+  [grow, turn] = [grow / square, turn / square];
+  return { right: mdu - grow * mu + turn * mw, up: mdw - turn * mu - grow * mw, grow, turn };
+}
+
+/** Layers by how fast they go: near ones (the fastest fifth of the cells) and far ones (the slowest), along the whole’s motion. */
+export function layersOf(flows: readonly Flow[], whole: WholeMotion): { near: number; far: number } | null {
+  if (flows.length < 10) return null;
+  const speed = Math.hypot(whole.right, whole.up);
+  if (speed < 1e-5) return null;
+  const [x, y] = [whole.right / speed, whole.up / speed];
+  const along = flows.map(({ du, dw }) => du * x + dw * y).sort((a, b) => a - b);
+  const fifth = Math.max(1, Math.floor(along.length / 5));
+  const mean = (rows: readonly number[]) => rows.reduce((sum, v) => sum + v, 0) / rows.length;
+  return { near: mean(along.slice(-fifth)), far: mean(along.slice(0, fifth)) };
+}
