@@ -24,6 +24,8 @@ export default defineConfig({
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Keeping the whole app for offline takes a moment in every new browser: only its own test does.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: CHROMIUM,
       args: CHROMIUM_ARGS,

@@ -6,6 +6,8 @@ export default {
   preprocess: vitePreprocess(),
   kit: {
     adapter: adapter(),
+    // The page is the same shell wherever it is opened: without a network the one that was kept stands for all.
+    paths: { relative: false },
     csp: {
       mode: 'auto',
       directives: {

@@ -20,9 +20,18 @@ const HEADERS = {
     "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
   'x-content-type-options': 'nosniff',
   'referrer-policy': 'no-referrer',
-  'permissions-policy': 'camera=(), microphone=(), geolocation=(self), payment=(), usb=()',
+  'permissions-policy':
+    'camera=(), microphone=(), geolocation=(self), accelerometer=(self), gyroscope=(self), payment=(), usb=()',
   'cross-origin-opener-policy': 'same-origin',
 };
+
+/**
+ * What follows points in a clip is compiled in the browser and makes small functions as it starts: its own worker may, and
+ * nothing else.
+ */
+const CLIP_WORKER = /\/workers\/clip\.worker-[^/]*\.js$/;
+const CLIP_POLICY =
+  "default-src 'self'; script-src 'self' 'unsafe-eval' 'wasm-unsafe-eval'; connect-src 'self' data: blob:; object-src 'none'";
 
 const host = process.env.HOST ?? '127.0.0.1';
 let port = Number(process.env.PORT ?? 4173);
@@ -36,6 +45,7 @@ const { handler } = await import(join(build, 'handler.js'));
 
 const server = createServer((request, response) => {
   for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value);
+  if (CLIP_WORKER.test(request.url ?? '')) response.setHeader('content-security-policy', CLIP_POLICY);
   handler(request, response, () => {
     response.statusCode = 404;
     response.end('Not found');

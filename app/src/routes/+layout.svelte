@@ -3,6 +3,7 @@
   import '@fontsource-variable/fraunces';
   import '../app.css';
   import { opening } from '$lib/session/files/opening.svelte';
+  import NewVersion from '$lib/screens/frame/NewVersion.svelte';
   import NoticeWords from '$lib/ui/NoticeWords.svelte';
   import ScreenBoundary from '$lib/ui/ScreenBoundary.svelte';
   import { pressShortcut, shortcuts } from '$lib/ui/shortcuts.svelte';
@@ -49,6 +50,7 @@
       onclose={() => (help = false)}
     />{/await}{/if}
 <NoticeWords />
+<NewVersion />
 {#if over}<p
     class="pointer-events-none fixed inset-3 z-50 grid place-content-center rounded-2xl border-4 border-dashed border-subject bg-raised/80 font-display text-2xl"
   >

@@ -7,6 +7,7 @@
 export { addBuild, removeBuild, startBuild, withBuild, withMadeUpKit } from './builds';
 export { takeCure } from './cure';
 export { addTry, changePractice, removeTry } from './practice';
+export { takeOwnGait } from './own-gait';
 export { changeTake, countTake, endReady, readyNow, removeTake, sayWho, startReady } from './log';
 export { changeDay, changeWish, moveInDay, withoutShots } from './day';
 export { filmedBackwards } from './filmed-backwards';

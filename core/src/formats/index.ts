@@ -14,6 +14,7 @@ export { writeDayIcs } from './day-ics';
 export { dayJson } from './day-json';
 export { readFlownCsv } from './flown-csv';
 export { marksJson, scoreJson, sticksJson } from './rehearse-json';
+export { namedColumn, ROLE_WORDS } from './motion-columns';
 export { type MotionChoices, readMotionCsv } from './motion-csv';
 export { readMotionGpx } from './motion-gpx';
 export { clipJson } from './clip-json';

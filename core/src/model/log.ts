@@ -86,6 +86,9 @@ export const ClipSchema = z.strictObject({
   upwards: column(-100, 100),
   turnDegps: column(-10_000, 10_000),
   growthPerS: column(-100, 100),
+  /** Layers along the whole’s motion. */
+  near: column(-100, 100),
+  far: column(-100, 100),
 });
 
 export const TakeSchema = z.strictObject({

@@ -11,6 +11,9 @@ export const kitHref = (shootId: string, buildId?: string): string =>
   resolve('/shoot/[shootId]/kit', { shootId: coded(shootId) }) +
   (buildId === undefined ? '' : `?build=${coded(buildId)}`);
 export const dayHref = (shootId: string): string => resolve('/shoot/[shootId]/day', { shootId: coded(shootId) });
+export const takesHref = (shootId: string, shotId?: string): string =>
+  resolve('/shoot/[shootId]/takes', { shootId: coded(shootId) }) +
+  (shotId === undefined ? '' : `?shot=${coded(shotId)}`);
 export const limitsHref = (shootId: string): string => resolve('/shoot/[shootId]/limits', { shootId: coded(shootId) });
 export const moveHref = (shootId: string, shotId: string): string =>
   resolve('/shoot/[shootId]/shot/[shotId]', { shootId: coded(shootId), shotId: coded(shotId) });

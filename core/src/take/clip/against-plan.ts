@@ -1,4 +1,4 @@
-import { trim } from '../../model';
+import { type Clip, trim } from '../../model';
 import { evenly } from '../../rehearse';
 import { alignPairs, type Alignment } from '../recorded/align';
 import type { ClipFrame } from './clip-reader';
@@ -250,4 +250,44 @@ export function bestClip(
       ? 'It moves as the plan foretells.'
       : `Its worst: ${best.against.differences[0].sentence}`;
   return { id: best.id, why: worse ? `${why} The next best: ${worse.sentence}` : why };
+}
+
+/** A clip that was kept, as it was measured. */
+export const framesOfClip = (clip: Clip): ClipFrame[] =>
+  clip.rightwards.map((rightwards, i) => ({
+    tS: i / clip.rateHz,
+    rightwards,
+    upwards: clip.upwards[i],
+    turnDegps: clip.turnDegps[i],
+    growthPerS: clip.growthPerS[i],
+    near: clip.near[i],
+    far: clip.far[i],
+    brightness: 0.5,
+    detail: 0.1,
+    followed: 1,
+    repeated: false,
+  }));
+
+/** How many times what was foretold was seen, of the whole picture and of its layers; null where they rest. */
+export function timesOf(
+  plan: Foretold,
+  frames: readonly ClipFrame[],
+  { delayS, stretch }: Alignment,
+): { whole: number | null; near: number | null; far: number | null } {
+  const planS = Float64Array.from(plan.tS, (s) => s - plan.tS[0]);
+  const atPlan = Float64Array.from(frames, ({ tS }) => (tS - frames[0].tS - delayS) / stretch);
+  const count = Math.max(2, Math.floor(planS[planS.length - 1] * ROWS_HZ) + 1);
+  const both = (keys: readonly (Key | 'near' | 'far')[]) => {
+    const planned = keys.flatMap((key) => [...evenly(planS, plan[key], ROWS_HZ, count)]);
+    const seen = keys.flatMap((key) => [
+      ...evenly(
+        atPlan,
+        Float64Array.from(frames, (frame) => frame[key] * stretch),
+        ROWS_HZ,
+        count,
+      ),
+    ]);
+    return slope(Float64Array.from(planned), Float64Array.from(seen));
+  };
+  return { whole: both(['rightwards', 'upwards']), near: both(['near']), far: both(['far']) };
 }

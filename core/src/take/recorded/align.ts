@@ -40,7 +40,7 @@ export function align(film: Film, taken: Taken): Alignment {
   const { filmed } = film;
   const takeS = Float64Array.from({ length: taken.count }, (_, i) => i / taken.rateHz);
   const best = alignPairs(filmed.tS, takeS, pairsOf(film, taken));
-  if (best.by === 'motion' || best.alike === 0) return best;
+  if (best.by === 'motion') return best;
   const start = byStart(film, taken);
   return start === null ? best : { ...best, ...start, by: 'start' };
 }

@@ -12,6 +12,7 @@
     rehearseHref,
     scoutHref,
     shotsHref,
+    takesHref,
   } from '$lib/session/links';
   import EarlierStates from './EarlierStates.svelte';
   import Menu from '$lib/ui/Menu.svelte';
@@ -27,9 +28,12 @@
   const rehearse = $derived(page.route.id?.endsWith('/rehearse') ?? false);
   const kit = $derived(page.route.id?.endsWith('/kit') ?? false);
   const day = $derived(page.route.id?.endsWith('/day') ?? false);
+  const takes = $derived(page.route.id?.endsWith('/takes') ?? false);
   const scout = $derived(page.route.id?.endsWith('/scout') ?? false);
   /** The shot that is open, or through which the place is seen. */
-  const seenThrough = $derived(shotId ?? (scout ? (page.url.searchParams.get('shot') ?? undefined) : undefined));
+  const seenThrough = $derived(
+    shotId ?? (scout || takes ? (page.url.searchParams.get('shot') ?? undefined) : undefined),
+  );
   const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
@@ -70,10 +74,13 @@
     <a
       class="quiet-button tab"
       href={shotsHref(store.shoot.id)}
-      aria-current={shotId || limits || kit || day || scout ? undefined : 'page'}>Shots</a
+      aria-current={shotId || limits || kit || day || scout || takes ? undefined : 'page'}>Shots</a
     >
     <a class="quiet-button tab" href={kitHref(store.shoot.id)} aria-current={kit ? 'page' : undefined}>Kit</a>
     <a class="quiet-button tab" href={dayHref(store.shoot.id)} aria-current={day ? 'page' : undefined}>Day</a>
+    <a class="quiet-button tab" href={takesHref(store.shoot.id, seenThrough)} aria-current={takes ? 'page' : undefined}
+      >Takes</a
+    >
     {#if limits}<span class="text-soft" aria-hidden="true">›</span>
       <span class="truncate font-semibold" aria-current="page">Limits</span>{/if}
     {#if shotId && shot}

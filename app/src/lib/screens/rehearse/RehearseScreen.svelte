@@ -15,6 +15,7 @@
   import { preferences } from '$lib/ui/preferences.svelte';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
   import WordsBeside from '$lib/ui/WordsBeside.svelte';
+  import PlanAndTry from '$lib/views/picture/PlanAndTry.svelte';
   import { LiveRehearse } from '$lib/workers/live-rehearse.svelte';
   import { CountRunner } from './count-runner.svelte';
   import CountStage from './CountStage.svelte';
@@ -30,7 +31,6 @@
   import PracticeWords from './PracticeWords.svelte';
   import { Practising } from './practising.svelte';
   import ProgressChart from './ProgressChart.svelte';
-  import ReviewStage from './ReviewStage.svelte';
 
   /** One shot rehearsed: counted, marked, told hand by hand, and practised until hands know it. */
   type Word = 'count' | 'marks' | 'hands' | 'hold' | 'practise' | 'course';
@@ -138,12 +138,12 @@
 >
   {#snippet large()}
     {#if reviewing && practising.shownWay}
-      <ReviewStage
+      <PlanAndTry
         title={practising.title}
         film={practising.film}
         flown={practising.shownWay}
         pace={practising.reviewed?.pace ?? practising.settings.pace}
-        onclose={() => practising.closeReview()}
+        back={{ name: 'Back to practice', press: () => practising.closeReview() }}
       />
     {:else if open === 'count'}
       <h1 class="sr-only">Rehearse: count {shot.name}</h1>

@@ -23,7 +23,7 @@
   import FromHere from './FromHere.svelte';
   import GroundWords from './GroundWords.svelte';
   import TapeWords from './TapeWords.svelte';
-  import { smallPicture } from './underlay-picture';
+  import { smallPicture } from '$lib/ui/small-picture';
   import { Measuring } from './measuring.svelte';
   import { layUnderlay } from './lay-underlay';
 

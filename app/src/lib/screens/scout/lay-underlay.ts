@@ -1,6 +1,6 @@
 import { addUnderlay } from '@gentle-arc/core/edit';
 import type { Shoot } from '@gentle-arc/core/model';
-import type { SmallPicture } from './underlay-picture';
+import type { SmallPicture } from '$lib/ui/small-picture';
 
 /** Lays a picture under the plan about a point, named as its file. */
 export function layUnderlay(

@@ -1,6 +1,6 @@
 import { MOST_UNDERLAY_LETTERS, MOST_UNDERLAY_PIXELS } from '@gentle-arc/core/model';
 
-/** A picture of the place, small enough to be kept with the shoot. */
+/** A picture that is small enough to be kept with the shoot. */
 export interface SmallPicture {
   image: string;
   widthPx: number;
@@ -13,13 +13,13 @@ const SIDES = [2000, 1600, 1200, 900, 700, 500];
 const MOST_MB = 60;
 
 /**
- * Makes a picture that a person chose small enough to lie under the plan. Gives a sentence where it cannot be taken:
- * not a picture, or too large.
+ * Makes a picture that a person chose small enough to be kept: of at most so many letters. Gives a sentence where it
+ * cannot be taken: not a picture, or too large.
  */
-export async function smallPicture(file: File): Promise<SmallPicture | string> {
+export async function smallPicture(file: File, most = MOST_UNDERLAY_LETTERS): Promise<SmallPicture | string> {
   const name = `“${file.name.slice(0, 60)}”`;
   if (file.size > MOST_MB * 1024 * 1024)
-    return `${name} has ${Math.round(file.size / 1024 / 1024)} MB; pictures of up to ${MOST_MB} MB are laid under the plan.`;
+    return `${name} has ${Math.round(file.size / 1024 / 1024)} MB; pictures of up to ${MOST_MB} MB are taken.`;
   const pixels = await pixelsOf(file);
   if (pixels === null)
     return `${name} is not a picture that this browser can show; choose a JPEG, PNG or WebP file (a page of a PDF saved as one).`;
@@ -42,7 +42,7 @@ export async function smallPicture(file: File): Promise<SmallPicture | string> {
     context.drawImage(bitmap, 0, 0);
     bitmap.close();
     const image = await asAddress(await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.72 }));
-    if (image.length <= MOST_UNDERLAY_LETTERS) return { image, widthPx, heightPx };
+    if (image.length <= most) return { image, widthPx, heightPx };
   }
   return `${name} cannot be made small enough to be kept.`;
 }

@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { type Shot, type Take, trim } from '@gentle-arc/core/model';
+  import { bestClip, clipAgainstPlan, foretold, framesOfClip, type ShotTally } from '@gentle-arc/core/take';
+  import { plannedFilm } from '@gentle-arc/core/motion';
+  import { sceneOf } from '@gentle-arc/core/scene';
+  import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import Trouble from '$lib/ui/Trouble.svelte';
+  import type { LiveClip } from '$lib/workers/live-clip.svelte';
+  import type { Footage } from './footage.svelte';
+  import TwoCourses from './TwoCourses.svelte';
+  import { takeName } from './words';
+
+  /** How a clip moves, beside what its plan foretold. */
+  interface Props {
+    store: ShootStore;
+    shot: Shot | null;
+    row: ShotTally;
+    take: Take | null;
+    liveClip: LiveClip;
+    footage: Footage;
+  }
+  let { store, shot, row, take, liveClip, footage }: Props = $props();
+
+  const { shoot } = $derived(store);
+  const clip = $derived(take?.clip ?? null);
+  $effect(() => {
+    if (clip && shot) void liveClip.against.ask({ shoot, shotId: shot.id, clip });
+  });
+  const shown = $derived(liveClip.against.question?.clip === clip ? liveClip.against.answer : null);
+  const summary = $derived(footage.measured?.takeId === take?.id ? footage.measured?.found.summary : null);
+  const clips = $derived(row.takes.filter((one) => one.clip !== null));
+  /** Of several clips of one shot: which, and why. */
+  const best = $derived.by(() => {
+    if (!shot || clips.length < 2) return null;
+    const plan = foretold(plannedFilm(sceneOf(shoot, shot)));
+    return bestClip(
+      clips.flatMap(({ id, clip: one }) => (one ? [{ id, against: clipAgainstPlan(plan, framesOfClip(one)) }] : [])),
+    );
+  });
+  const percent = (column: Float64Array) => column.map((v) => v * 100);
+  const some = (frames: readonly number[]) =>
+    frames
+      .slice(0, 6)
+      .map((i) => i + 1)
+      .join(', ') + (frames.length > 6 ? ' …' : '');
+</script>
+
+{#if !shot}
+  <p class="said">The shot is not in the shoot any more: nothing can be held against its plan.</p>
+{:else if !clip}
+  <p class="said">
+    {take ? 'No clip of this take was measured yet.' : 'Nothing was taken of this shot yet.'} Open the clip that the camera
+    made: how the whole picture moves is measured frame by frame, and laid on what the plan foretells.
+  </p>
+{:else}
+  {#if liveClip.against.problem}<Trouble>{liveClip.against.problem}</Trouble>{/if}
+  {#if !shown}
+    <p role="status">Laying it on the plan…</p>
+  {:else}
+    <p class="verdict" role="status">{shown.said}</p>
+    <TwoCourses
+      course={{
+        name: 'Speed',
+        unit: '%/s',
+        plan: percent(shown.foretoldSpeed),
+        take: percent(shown.seenSpeed),
+      }}
+      rateHz={shown.rateHz}
+      fromS={0}
+      names={['foretold', 'seen']}
+    />
+    <p class="legend text-soft">
+      Of the whole picture, in per cent of its width a second: <span class="foretold">foretold</span>,
+      <span class="seen">seen</span>.
+    </p>
+    {#if shown.differences.length > 0}
+      <h2>What differs, the worst first</h2>
+      <ol>
+        {#each shown.differences as difference (difference.id)}
+          <li><b>{difference.sentence}</b> {difference.mend}</li>
+        {/each}
+      </ol>
+    {/if}
+    {#if best && row.takes.some(({ id }) => id === best.id)}
+      <h2>Of {clips.length} clips of this shot</h2>
+      <p class="said">{takeName(row.takes, best.id)} is best. {best.why}</p>
+    {/if}
+    {#if summary}
+      <h2>The clip by itself</h2>
+      <p class="said">
+        {#each summary.notes as note (note)}{note}
+        {/each}
+        {#if summary.crossingS}At its fastest a thing crosses the picture in {trim(summary.crossingS, 1)} s.{/if}
+        {#if summary.beatHz}It goes to and fro {trim(summary.beatHz, 1)} times a second.{/if}
+        Stabilising it takes {trim(summary.steadying.cropShare * 100, 1)}% of the width on every side: {summary
+          .steadying.widthLeftPx} pixels of it are left.
+        {#if Math.abs(summary.brightnessDriftStops) > 0.2}It gets {summary.brightnessDriftStops > 0
+            ? 'brighter'
+            : 'darker'} by {trim(Math.abs(summary.brightnessDriftStops), 1)} stops.{/if}
+        {#if summary.darkFrames.length > 0}Dark frames: {some(summary.darkFrames)}.{/if}
+        {#if summary.flashFrames.length > 0}Flashes: {some(summary.flashFrames)}.{/if}
+        {#if summary.repeatedFrames.length > 0}Repeated frames: {some(summary.repeatedFrames)}.{/if}
+        {#if summary.softFrames.length > 0}Softer than the rest: {some(summary.softFrames)}.{/if}
+      </p>
+    {/if}
+  {/if}
+{/if}
+
+<style>
+  .verdict {
+    padding: 0.2rem 0 0.5rem;
+    font-size: 1.1rem;
+    font-weight: 600;
+    line-height: 1.4;
+  }
+  h2 {
+    padding-top: 0.8rem;
+    font-weight: 650;
+  }
+  ol {
+    padding-left: 1.2rem;
+    list-style: decimal;
+  }
+  li {
+    padding: 0.15rem 0;
+    line-height: 1.45;
+  }
+  .legend span {
+    border-bottom: 2px solid;
+    color: var(--ink);
+  }
+  .legend .foretold {
+    border-bottom-style: dashed;
+    border-color: var(--far);
+  }
+  .legend .seen {
+    border-color: var(--near);
+  }
+</style>

@@ -1,0 +1,115 @@
+import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
+import type { Clip } from '@gentle-arc/core/model';
+import { ClipReader, clipSummary, type GreyFrame, greyOf, openCvTracker } from '@gentle-arc/core/take';
+import type { ClipQuestion, MeasuredClip } from './clip-messages';
+
+/** Longer clips are measured at fewer pictures a second, so that an hour of film is over before the day is. */
+const MOST_FRAMES = 30_000;
+const MOST_KEPT = 2400;
+const MOST_WIDTH_PX = 960;
+
+/**
+ * Reads a video picture by picture and follows what moves in it; memory does not grow with its length. A sentence where
+ * this browser cannot read it.
+ */
+export async function measureClip(
+  { file, name, spoilt }: ClipQuestion,
+  onStep: (share: number) => void,
+): Promise<MeasuredClip | string> {
+  const began = performance.now();
+  const said = `“${name.slice(0, 60)}”`;
+  if (!('VideoDecoder' in globalThis)) return 'This browser cannot read the pictures of a video.';
+  const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  try {
+    const track = await input.getPrimaryVideoTrack().catch(() => null);
+    if (!track) return `${said} is no video that can be read here; export it as MP4 or WebM.`;
+    if (!(await track.canDecode()))
+      return `${said} is written in a way this browser cannot read; export it as H.264 or VP9.`;
+    const { averagePacketRate } = await track.computePacketStats(200);
+    const durationS = await input.computeDuration();
+    const frameRateHz = Math.min(1000, Math.max(1, averagePacketRate));
+    const every = Math.max(1, Math.ceil((durationS * frameRateHz) / MOST_FRAMES));
+    const tracker = await openCvTracker();
+    const reader = new ClipReader(tracker);
+    const share = Math.min(1, MOST_WIDTH_PX / track.displayWidth);
+    const [width, height] = [track.displayWidth, track.displayHeight].map((px) => Math.max(32, Math.round(px * share)));
+    const canvas = new OffscreenCanvas(width, height);
+    const paper = canvas.getContext('2d', { willReadFrequently: true, alpha: false });
+    if (!paper) return 'This browser gives no sheet to draw the video on.';
+    let [seen, firstS] = [0, 0];
+    try {
+      for await (const sample of new VideoSampleSink(track).samples()) {
+        try {
+          seen += 1;
+          if ((seen - 1) % every !== 0) continue;
+          if (reader.count === 0) firstS = sample.timestamp;
+          sample.draw(paper, 0, 0, width, height);
+          const pixels = paper.getImageData(0, 0, width, height).data;
+          const grey = greyOf(pixels, width, height, 4);
+          reader.add(spoilt ? spoiltFrame(grey, spoilt, reader.count) : grey, sample.timestamp - firstS);
+          if (reader.count % 10 === 0) onStep(durationS > 0 ? Math.min(1, sample.timestamp / durationS) : 0);
+        } finally {
+          sample.close();
+        }
+      }
+    } finally {
+      tracker.close();
+    }
+    if (reader.count < 2)
+      return `${said} has ${reader.count === 1 ? 'one picture' : 'no pictures'}: nothing moves in it.`;
+    const frames = reader.frames();
+    const rateHz = frameRateHz / every;
+    const summary = clipSummary(frames, rateHz, track.displayWidth);
+    const step = Math.max(1, Math.ceil(frames.length / MOST_KEPT));
+    const column = (key: 'rightwards' | 'upwards' | 'turnDegps' | 'growthPerS', digits: number, most: number) =>
+      frames
+        .filter((_, i) => i % step === 0)
+        .map((frame) => Number(Math.min(most, Math.max(-most, frame[key])).toFixed(digits)));
+    const clip: Clip = {
+      name: name.slice(0, 200),
+      frameRateHz,
+      durationS: Math.min(100_000, Math.max(0, durationS)),
+      widthPx: track.displayWidth,
+      heightPx: track.displayHeight,
+      rateHz: rateHz / step,
+      rightwards: column('rightwards', 4, 100),
+      upwards: column('upwards', 4, 100),
+      turnDegps: column('turnDegps', 2, 10_000),
+      growthPerS: column('growthPerS', 4, 100),
+      near: layer(frames, 'near', step),
+      far: layer(frames, 'far', step),
+    };
+    onStep(1);
+    return { clip, summary, tookS: (performance.now() - began) / 1000 };
+  } catch (error) {
+    return `${said} could not be read to its end (${(error as Error).message.slice(0, 120)}).`;
+  } finally {
+    input.dispose();
+  }
+}
+
+/** A layer’s speed; 0 where nothing was seen of it. */
+const layer = (frames: readonly { near: number; far: number }[], key: 'near' | 'far', step: number): number[] =>
+  frames.filter((_, i) => i % step === 0).map((frame) => Number((frame[key] || 0).toFixed(4)));
+
+/** A picture with the noise of a small sensor on top, its lines read one after the other; the same for the same picture. */
+function spoiltFrame(frame: GreyFrame, spoilt: NonNullable<ClipQuestion['spoilt']>, index: number): GreyFrame {
+  const { noise, rollingS, rightwards } = spoilt;
+  const { widthPx, heightPx } = frame;
+  const pixels = new Uint8Array(frame.pixels.length);
+  const speedPx = (rightwards[Math.min(index, rightwards.length - 1)] ?? 0) * widthPx;
+  let state = index * 7919 + 17;
+  for (let y = 0; y < heightPx; y += 1) {
+    // Content has gone on by so much when this line is read.
+    const gone = speedPx * rollingS * (y / heightPx - 0.5);
+    for (let x = 0; x < widthPx; x += 1) {
+      const from = Math.min(widthPx - 1.001, Math.max(0, x - gone));
+      const k = Math.floor(from);
+      const at = y * widthPx + k;
+      const value = frame.pixels[at] + (frame.pixels[at + 1] - frame.pixels[at]) * (from - k);
+      state = (state * 48271) % 2147483647;
+      pixels[y * widthPx + x] = Math.max(0, Math.min(255, value + 255 * noise * (state / 1073741823.5 - 1)));
+    }
+  }
+  return { ...frame, pixels };
+}
