@@ -15,6 +15,7 @@ const SCREENS = [
   '/shoot/first-flush/shot/shot-lane/rehearse',
   '/shoot/first-flush/kit?build=build-sled-35',
   '/shoot/first-flush/day',
+  '/shoot/first-flush/takes?shot=shot-rows',
   '/shoot/first-flush/limits',
   '/shoot/first-flush/shot/none',
   '/shoot/nobody',

@@ -202,6 +202,22 @@ async function practice() {
   }
   await browser.close();
 }
+/** Our own films measured, beside what their plans foretell: drawn, compressed, with noise and a rolling shutter. */
+async function clips() {
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS });
+  for (const shot of ['shot-map', 'shot-sorting', 'shot-leaves']) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(`http://localhost:${PORT}/shoot/first-flush/takes?shot=${shot}`);
+    await page.getByRole('button', { name: 'Footage', exact: true }).click();
+    await page.getByRole('button', { name: 'Try it on our own film' }).click();
+    const said = page.getByText('Of what was foretold this was measured');
+    await said.waitFor({ timeout: 600_000 });
+    console.log(`${shot}: ${(await said.innerText()).replace(/\s+/g, ' ')}`);
+    await page.close();
+  }
+  await browser.close();
+}
+await clips();
 await practice();
 await board();
 for (const many of [false, true]) for (const threeD of [false, true]) await measured(threeD, many);

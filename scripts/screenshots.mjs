@@ -9,11 +9,12 @@ const SHOT = '/shoot/first-flush/shot';
 const VIEWS = [
   { name: 'home', path: '/' },
   { name: 'shots', path: '/shoot/first-flush', press: [/^Join: The yard tips over/], restMs: 5000 },
-  { name: 'shots-phone', path: '/shoot/first-flush', phone: true, restMs: 3000 },
   { name: 'day', path: '/shoot/first-flush/day', restMs: 4000 },
   { name: 'day-phone', path: '/shoot/first-flush/day', phone: true, restMs: 4000 },
   { name: 'rehearse', path: `${SHOT}/shot-lane/rehearse`, press: ['Count it'], restMs: 5200 },
   { name: 'rehearse-practise', path: `${SHOT}/shot-helix/rehearse`, press: ['Practise', 'Start'], restMs: 4600 },
+  { name: 'takes', path: '/shoot/first-flush/takes?shot=shot-rows', press: [/^Take 1/, 'What moved'], restMs: 5000 },
+  { name: 'takes-phone', path: '/shoot/first-flush/takes?shot=shot-rows', phone: true, restMs: 1500 },
   { name: 'move-calm', path: `${SHOT}/shot-rows`, atS: 2.6 },
   { name: 'move-choose', path: `${SHOT}/shot-sorting`, atS: 5, press: ['Arc', 'Hide and show'] },
   { name: 'move-jolt', path: `${SHOT}/shot-leaves`, atS: 2 },
@@ -29,7 +30,6 @@ const VIEWS = [
   { name: 'move-light', path: `${SHOT}/shot-rows`, atS: 3, press: ['Light'] },
   { name: 'lens', path: `${SHOT}/shot-sorting/lens`, forward: 100 },
   { name: 'lens-bench', path: `${SHOT}/shot-overtake/lens`, at: 'Focus' },
-  { name: 'move-aim', path: `${SHOT}/shot-face`, atS: 6, press: ['Aim'] },
   { name: 'move-carried', path: `${SHOT}/shot-bar`, atS: 3 },
   { name: 'move-phone', path: `${SHOT}/shot-leaves`, atS: 2, phone: true },
 ];

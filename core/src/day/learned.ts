@@ -37,8 +37,9 @@ export function middleWithInterval(values: readonly number[]): Middle | null {
   return { count, middle, low: sorted[rank], high: sorted[count - 1 - rank], sure: Math.max(0, sure) };
 }
 
-/** Fewer than this say nothing yet. */
+/** Fewer than this say nothing yet; from take to take there are several in every shot. */
 const LEAST_ROWS = 3;
+const LEAST_BETWEEN = 10;
 /** Takes of one shot farther apart than this, s, had something else between them. */
 const MOST_BETWEEN_S = 15 * 60;
 /** Getting ready that took longer was left running, min. */
@@ -87,7 +88,7 @@ export function learnedFrom(log: Log): Learned {
   const learned = {
     setUpMin: rows.setUpMin.middles(),
     changeMin: rows.changeMin.middles(),
-    betweenS: rows.betweenS.middles(),
+    betweenS: rows.betweenS.middles(LEAST_BETWEEN),
     tries: rows.tries.middles(),
   };
   known.set(log, learned);
@@ -118,11 +119,11 @@ class Rows {
     this.rows.set(key, [...(this.rows.get(key) ?? []), value]);
   }
 
-  middles(): Map<string, Middle> {
+  middles(least = LEAST_ROWS): Map<string, Middle> {
     const found = new Map<string, Middle>();
     for (const [key, values] of this.rows) {
       const middle = middleWithInterval(values);
-      if (middle && values.length >= LEAST_ROWS) found.set(key, middle);
+      if (middle && values.length >= least) found.set(key, middle);
     }
     return found;
   }

@@ -25,7 +25,7 @@ export interface ClipFrame {
 
 /** A picture that differs from the one before by less is the same one again. */
 const SAME = 0.0012;
-/** … where pictures differ by so much more otherwise. */
+/** … where those about it differ by so many times that. */
 const OTHERWISE = 4;
 
 /**
@@ -66,10 +66,6 @@ export class ClipReader {
   frames(): ClipFrame[] {
     const { rows, steps } = this;
     if (rows.length < 2) throw new RangeError('A clip needs at least two pictures.');
-    const usual = rows
-      .slice(1)
-      .map(({ difference }) => difference)
-      .sort((a, b) => a - b)[(rows.length - 1) >> 1];
     return rows.map(({ tS, brightness, detail, difference }, i) => {
       const [into, out] = [i > 0 ? steps[i - 1] : null, i < steps.length ? steps[i] : null];
       const of = (key: Exclude<keyof Step, 'followed'>) => mean([into?.[key], out?.[key]]);
@@ -84,10 +80,19 @@ export class ClipReader {
         brightness,
         detail,
         followed: Math.max(into?.followed ?? 0, out?.followed ?? 0),
-        repeated: i > 0 && difference < SAME && usual > OTHERWISE * SAME,
+        repeated: i > 0 && difference < SAME && goesAbout(rows, i),
       };
     });
   }
+}
+
+/** Whether pictures just before and just after one go on: where all rest, none is the one before again. */
+function goesAbout(rows: readonly { difference: number }[], i: number): boolean {
+  const goes = (from: number, to: number) => {
+    const about = rows.slice(Math.max(1, from), Math.max(1, to));
+    return about.length === 0 || about.some((row) => row.difference > OTHERWISE * SAME);
+  };
+  return goes(i - 2, i) && goes(i + 1, i + 3);
 }
 
 interface Step {

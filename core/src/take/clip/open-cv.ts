@@ -37,6 +37,8 @@ let loading: Promise<{ cv: Library }> | null = null;
 /** The library in a box: it has a `then` of its own, which no promise may take for its end. */
 async function library(): Promise<{ cv: Library }> {
   loading ??= (async () => {
+    // It looks for its settings under this name, and stumbles where there is none.
+    (globalThis as { Module?: object }).Module ??= {};
     const { box } = await import('./open-cv-library');
     const cv = box.cv as Library;
     // It is there before its code is: that comes a moment later.

@@ -133,14 +133,14 @@ function fitted(flows: readonly Flow[], weights: Float64Array): Fit | null {
   return { right: mdu - grow * mu + turn * mw, up: mdw - turn * mu - grow * mw, grow, turn };
 }
 
-/** Layers by how fast they go: near ones (the fastest fifth of the cells) and far ones (the slowest), along the whole’s motion. */
+/** Layers by how fast they go: near ones (the fastest third of the cells) and far ones (the slowest), along the whole’s motion. */
 export function layersOf(flows: readonly Flow[], whole: WholeMotion): { near: number; far: number } | null {
   if (flows.length < 10) return null;
   const speed = Math.hypot(whole.right, whole.up);
   if (speed < 1e-5) return null;
   const [x, y] = [whole.right / speed, whole.up / speed];
   const along = flows.map(({ du, dw }) => du * x + dw * y).sort((a, b) => a - b);
-  const fifth = Math.max(1, Math.floor(along.length / 5));
+  const third = Math.max(1, Math.floor(along.length / 3));
   const mean = (rows: readonly number[]) => rows.reduce((sum, v) => sum + v, 0) / rows.length;
-  return { near: mean(along.slice(-fifth)), far: mean(along.slice(0, fifth)) };
+  return { near: mean(along.slice(-third)), far: mean(along.slice(0, third)) };
 }

@@ -47,6 +47,10 @@
     text-align: left;
     cursor: pointer;
   }
+  .away {
+    min-width: 1.6rem;
+    min-height: 1.6rem;
+  }
   .chosen {
     background: var(--sun);
   }

@@ -9,8 +9,8 @@ import type { LiveClip } from '$lib/workers/live-clip.svelte';
 /** What our own film is made worse by before it is measured: noise of a small sensor, and a shutter that rolls. */
 const SPOILT = { noise: 0.03, rollingS: 0.012 } as const;
 const FILMED_WIDTH_PX = 640;
-/** A longer shot is filmed to here, s. */
-const MOST_FILMED_S = 8;
+/** Longer shots are not filmed: it would take minutes. */
+const MOST_FILMED_S = 20;
 
 /** What of a clip is being looked at; and the measuring tried on a film of our own. */
 export class Footage {
@@ -31,7 +31,10 @@ export class Footage {
     try {
       const film = plannedFilm(sceneOf(shoot, shot));
       const { frameRateHz, count } = film.samples;
-      const rows = Math.min(count, Math.round(MOST_FILMED_S * frameRateHz));
+      if (count > MOST_FILMED_S * frameRateHz) {
+        this.said = `This shot lasts ${Math.round(count / frameRateHz)} s on screen; try it on one of up to ${MOST_FILMED_S} s.`;
+        return;
+      }
       const made = await frames.video(
         shoot,
         {
@@ -40,7 +43,7 @@ export class Footage {
           rateHz: frameRateHz,
           guides: false,
           words: false,
-          frames: Array.from({ length: rows }, (_, row) => ({ shotId: shot.id, row, words: '' })),
+          frames: Array.from({ length: count }, (_, row) => ({ shotId: shot.id, row, words: '' })),
         },
         (done, of) => (this.filming = { done, of }),
       );
