@@ -2,7 +2,7 @@ import { clipped } from '../model';
 
 /** What a column of a recording may be, and the names that such columns go by (small letters, no units). */
 export const ROLES = {
-  time: ['t', 'time', 'timestamp', 'seconds', 'elapsed', 'secondselapsed', 'timesec', 'ts', 'clock'],
+  time: ['t', 'time', 'timestamp', 'seconds', 'elapsed', 'secondselapsed', 'timesec', 'clock'],
   gyroX: ['gx', 'gyrox', 'gyroscopex', 'wx', 'rotationratex', 'angularvelocityx', 'omegax', 'rotationx'],
   gyroY: ['gy', 'gyroy', 'gyroscopey', 'wy', 'rotationratey', 'angularvelocityy', 'omegay', 'rotationy'],
   gyroZ: ['gz', 'gyroz', 'gyroscopez', 'wz', 'rotationratez', 'angularvelocityz', 'omegaz', 'rotationz'],

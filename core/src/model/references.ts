@@ -6,6 +6,13 @@ import { clipped } from './text';
 
 type Path = (string | number)[];
 
+/** What is large in a log: every saved state of a shoot carries it. */
+const LARGE_IN_LOG = [
+  ['recorded', 120, 'recordings'],
+  ['photo', 60, 'pictures'],
+  ['clip', 120, 'clips'],
+] as const;
+
 /** Tells everything of a shoot that names what is not there, or is told twice, by its path and why. */
 export function checkReferences(shoot: Shoot, refuse: (path: Path, message: string) => void): void {
   const { kit, site } = shoot;
@@ -32,6 +39,11 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
   uniqueIds(shoot.practice.tries, ['practice', 'tries']);
   uniqueIds(shoot.log.takes, ['log', 'takes']);
   uniqueIds(shoot.log.readies, ['log', 'readies']);
+  for (const [key, most, what] of LARGE_IN_LOG) {
+    const rows = shoot.log.takes.flatMap((take, i) => (take[key] === null ? [] : [i]));
+    if (rows.length > most)
+      refuse(['log', 'takes', rows[most], key], `is one more than the ${most} ${what} that are kept; remove one first`);
+  }
   const once = (names: string[], path: Path, key: string) => {
     const seen = new Set<string>();
     names.forEach((name, i) => {
