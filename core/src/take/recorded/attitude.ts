@@ -49,21 +49,35 @@ function passOver(
   let q = accelMps2 ? startFrom(tS, accelMps2) : LEVEL;
   for (let i = 0; i < count; i += 1) {
     const h = i === 0 ? 0 : Math.min(MOST_STEP_S, tS[i] - tS[i - 1]);
+    const before = Math.max(0, i - 1);
+    let [wx, wy, wz] = [0, 0, 0];
     // Between two rows it turned at the mean of both.
-    let [wx, wy, wz] = gyroRadps
-      ? gyroRadps.map((rate, k) => (rate[i] + rate[Math.max(0, i - 1)]) / 2 - bias[k])
-      : [0, 0, 0];
+    if (gyroRadps) {
+      wx = (gyroRadps[0][i] + gyroRadps[0][before]) / 2 - bias[0];
+      wy = (gyroRadps[1][i] + gyroRadps[1][before]) / 2 - bias[1];
+      wz = (gyroRadps[2][i] + gyroRadps[2][before]) / 2 - bias[2];
+    }
     if (accelMps2) {
-      const [ax, ay, az] = accelMps2.map((column) => column[i]);
-      const size = Math.hypot(ax, ay, az);
+      const [ax, ay, az] = [accelMps2[0][i], accelMps2[1][i], accelMps2[2][i]];
+      const size = Math.sqrt(ax * ax + ay * ay + az * az);
       const trust = gyroRadps ? Math.max(0, 1 - Math.abs(size - GRAVITY_MPS2) / TRUSTED_WITHIN) : 20;
       if (size > 1e-6 && trust > 0) {
-        const [ux, uy, uz] = upIn(q);
-        const e = [(ay * uz - az * uy) / size, (az * ux - ax * uz) / size, (ax * uy - ay * ux) / size];
-        wx += gain * trust * e[0];
-        wy += gain * trust * e[1];
-        wz += gain * trust * e[2];
-        if (gyroRadps) for (let k = 0; k < 3; k += 1) bias[k] -= biasGain * trust * e[k] * h;
+        // What is up, in the camera’s axes; and how far what is felt is turned from it.
+        const [ux, uy, uz] = [
+          2 * (q[1] * q[3] - q[0] * q[2]),
+          2 * (q[2] * q[3] + q[0] * q[1]),
+          1 - 2 * (q[1] * q[1] + q[2] * q[2]),
+        ];
+        const [ex, ey, ez] = [(ay * uz - az * uy) / size, (az * ux - ax * uz) / size, (ax * uy - ay * ux) / size];
+        wx += gain * trust * ex;
+        wy += gain * trust * ey;
+        wz += gain * trust * ez;
+        if (gyroRadps) {
+          const learns = biasGain * trust * h;
+          bias[0] -= learns * ex;
+          bias[1] -= learns * ey;
+          bias[2] -= learns * ez;
+        }
       }
     }
     q = turnedBy(q, wx * h, wy * h, wz * h);
@@ -114,15 +128,8 @@ export function unwrap(column: Float64Array, turn = 360): Float64Array {
   return column;
 }
 
-/** What is up, in the camera’s axes. */
-const upIn = ([w, x, y, z]: Quaternion): [number, number, number] => [
-  2 * (x * z - w * y),
-  2 * (y * z + w * x),
-  1 - 2 * (x * x + y * y),
-];
-
 function turnedBy([w, x, y, z]: Quaternion, rx: number, ry: number, rz: number): Quaternion {
-  const angle = Math.hypot(rx, ry, rz);
+  const angle = Math.sqrt(rx * rx + ry * ry + rz * rz);
   const half = angle / 2;
   const k = angle > 1e-9 ? Math.sin(half) / angle : 0.5;
   const [c, a, b, d] = [Math.cos(half), rx * k, ry * k, rz * k];
@@ -132,7 +139,7 @@ function turnedBy([w, x, y, z]: Quaternion, rx: number, ry: number, rz: number):
     w * b - x * d + y * c + z * a,
     w * d + x * b - y * a + z * c,
   ];
-  const size = Math.hypot(...out);
+  const size = Math.sqrt(out[0] * out[0] + out[1] * out[1] + out[2] * out[2] + out[3] * out[3]);
   return [out[0] / size, out[1] / size, out[2] / size, out[3] / size];
 }
 

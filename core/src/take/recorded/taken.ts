@@ -88,13 +88,13 @@ function fromSensors(taken: Taken, record: MotionRecord, even: (column: Float64A
   const count = x.length;
   const [up, right] = [new Float64Array(count), new Float64Array(count)];
   for (let i = 0; i < count; i += 1) {
-    const m = rows.subarray(i * 9, i * 9 + 9);
-    const east = m[0] * x[i] + m[3] * y[i] + m[6] * z[i];
-    const north = m[1] * x[i] + m[4] * y[i] + m[7] * z[i];
-    up[i] = m[2] * x[i] + m[5] * y[i] + m[8] * z[i] - GRAVITY_MPS2;
-    const size = Math.hypot(m[6], m[7]) || 1;
+    const at = i * 9;
+    const east = rows[at + 0] * x[i] + rows[at + 3] * y[i] + rows[at + 6] * z[i];
+    const north = rows[at + 1] * x[i] + rows[at + 4] * y[i] + rows[at + 7] * z[i];
+    up[i] = rows[at + 2] * x[i] + rows[at + 5] * y[i] + rows[at + 8] * z[i] - GRAVITY_MPS2;
+    const size = Math.hypot(rows[at + 6], rows[at + 7]) || 1;
     // Level and to the right of where it looks.
-    right[i] = (east * -m[7] + north * m[6]) / size;
+    right[i] = (east * -rows[at + 7] + north * rows[at + 6]) / size;
   }
   const { rateHz } = taken;
   taken.bobM = inBand(even(up), rateHz, BOB_BAND_HZ[0], Math.min(BOB_BAND_HZ[1], rateHz / 2.5), 2);
