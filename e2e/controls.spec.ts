@@ -65,7 +65,6 @@ const SCREENS: Screen[] = [
   },
   { name: 'Rehearse', path: `${SHOT}shot-lane/rehearse`, least: 8, words: ['Count', 'Hands'] },
   { name: 'Rehearse on a rail', path: `${SHOT}shot-rows/rehearse`, least: 2, words: ['Marks'] },
-  { name: 'Takes', path: '/shoot/first-flush/takes?shot=shot-rows', least: 0 },
   { name: 'Limits', path: '/shoot/first-flush/limits', least: 30 },
 ];
 

@@ -39,6 +39,8 @@ export interface ShownClip {
   stretch: number;
   /** How many times what was foretold was seen: of the whole picture and of near and far layers; null where they rest. */
   times: { whole: number | null; near: number | null; far: number | null };
+  /** The same of a film of our own: it began with the plan, at its pace. */
+  timesAsFilmed: { whole: number | null; near: number | null; far: number | null };
 }
 
 export interface ClipWorker extends KeepsShoot {

@@ -28,6 +28,7 @@ const worker: ClipWorker = {
       delayS: found.aligned.delayS,
       stretch: found.aligned.stretch,
       times: timesOf(plan, frames, found.aligned),
+      timesAsFilmed: timesOf(plan, frames, { ...found.aligned, delayS: 0, stretch: 1 }),
     };
   },
 };

@@ -91,8 +91,9 @@
     {#if footage.tried && footage.tried.shotId === shot.id}
       {@const { shown, tookS, frames: count } = footage.tried}
       <p role="status" class="said">
-        Of what was foretold this was measured: of the whole picture <b>{times(shown.times.whole)}</b>, of near things
-        <b>{times(shown.times.near)}</b>, of far ones <b>{times(shown.times.far)}</b>; {count} frames in {trim(
+        Of what was foretold this was measured: of the whole picture <b>{times(shown.timesAsFilmed.whole)}</b>, of near
+        things
+        <b>{times(shown.timesAsFilmed.near)}</b>, of far ones <b>{times(shown.timesAsFilmed.far)}</b>; {count} frames in {trim(
           tookS,
           0,
         )} s.
