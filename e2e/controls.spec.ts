@@ -121,6 +121,7 @@ const PRESSED = [
   `${SHOT}shot-leaves`,
   `${SHOT}shot-lane/lens`,
   `${SHOT}shot-lane/rehearse`,
+  '/shoot/first-flush/takes?shot=shot-rows',
   `${KIT}sled-35`,
   `${KIT}gimbal-zoom`,
 ];

@@ -144,3 +144,18 @@ test('what is no video gets a sentence', async ({ page }) => {
     .setInputFiles({ name: 'notes.mp4', mimeType: 'video/mp4', buffer: Buffer.from('this is text') });
   await expect(page.getByText(/“notes\.mp4” is no video that can be read here/)).toBeVisible();
 });
+
+test('a recording that runs goes on while something else is looked at, and is laid on the shot it was begun for', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await page.goto(TAKES('shot-sorting'));
+  await page.getByRole('button', { name: 'Motion', exact: true }).click();
+  await page.getByRole('button', { name: 'Gimbal', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Stop the gimbal' })).toBeVisible();
+  await page.getByRole('button', { name: 'Log', exact: true }).click();
+  await page.getByRole('button', { name: 'The next shot' }).click();
+  await page.waitForTimeout(8000);
+  await page.getByRole('button', { name: 'The shot before' }).click();
+  await expect(page.getByRole('button', { name: /^Take 3 counted.*motion/ })).toBeVisible({ timeout: 30_000 });
+});

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { clipped } from '../model';
 import type { FlownPath } from '../rehearse';
+import { unwrapped } from '../take';
 import { quoted, withoutMark } from './parts-csv';
 import { Refusal } from './refusal';
 
@@ -89,10 +90,4 @@ export function readFlownCsv(text: string): FlownPath {
     focalLengthMm: has('focal_length_mm'),
     focusM: has('focus_distance_m'),
   };
-}
-
-/** Bearings that go on past north instead of jumping a whole turn. */
-function unwrapped(column: Float64Array): Float64Array {
-  for (let i = 1; i < column.length; i += 1) column[i] -= 360 * Math.round((column[i] - column[i - 1]) / 360);
-  return column;
 }

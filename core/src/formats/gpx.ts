@@ -67,3 +67,31 @@ export function gpxOf(text: string): Gpx {
   if (!gpx.success) throw Refusal.of('gpx', 'gpx is missing: this is not a GPX file.');
   return gpx.data.gpx;
 }
+
+const number = z.coerce.number();
+const TrackPointSchema = z.object({
+  '@lat': number.min(-90).max(90),
+  '@lon': number.min(-180).max(180),
+  ele: number.optional(),
+  time: z.iso.datetime({ offset: true }),
+});
+export type TrackPoint = z.infer<typeof TrackPointSchema>;
+
+/** The points of a file’s first track, each with its time. Throws a `Refusal` that names the track point. */
+export function trackOf(text: string): TrackPoint[] {
+  const raw = (gpxOf(text).trk[0]?.trkseg ?? []).flatMap((segment) => segment.trkpt);
+  if (raw.length === 0) throw Refusal.of('trk', 'trk has no track points: record a track, not a route or waypoints.');
+  return raw.map((value, i) => {
+    const point = TrackPointSchema.safeParse(value);
+    if (point.success) return point.data;
+    const field = String(point.error.issues[0].path[0] ?? '').replace('@', '');
+    const hint =
+      field === 'time'
+        ? 'must be a date and time such as 2026-04-02T06:30:00Z; a track without times has no pace'
+        : 'must be a number of degrees';
+    throw Refusal.of(
+      `trkpt ${i + 1}, ${field}`,
+      `trkpt ${i + 1}, ${field} ${field === 'ele' ? 'must be a number of metres' : hint}.`,
+    );
+  });
+}

@@ -118,7 +118,9 @@ describe('a recording as GPX', () => {
     expect(record.placeM?.[2][1]).toBe(1);
   });
   it('without times, with one point, or backwards is refused with a sentence', () => {
-    expect(refusal(() => readMotionGpx(gpx(['2026-04-10T06:00:00Z']), 'x', null))).toMatch(/at least two track points/);
+    expect(refusal(() => readMotionGpx(gpx(['2026-04-10T06:00:00Z']), 'x', null))).toMatch(
+      /one track point; a motion needs at least two/,
+    );
     expect(refusal(() => readMotionGpx(gpx(['soon', 'later']), 'x', null))).toMatch(/trkpt 1, time must be a date/);
     expect(refusal(() => readMotionGpx(gpx(['2026-04-10T06:00:02Z', '2026-04-10T06:00:00Z']), 'x', null))).toMatch(
       /trkpt 2, time must come after/,

@@ -1,17 +1,8 @@
-import * as z from 'zod';
 import type { SitePlace } from '../model';
 import { onPlan } from '../site';
 import { emptyRecord, type MotionRecord } from '../take';
-import { gpxOf } from './gpx';
+import { trackOf } from './gpx';
 import { Refusal } from './refusal';
-
-const number = z.coerce.number();
-const PointSchema = z.object({
-  '@lat': number.min(-90).max(90),
-  '@lon': number.min(-180).max(180),
-  ele: number.optional(),
-  time: z.iso.datetime({ offset: true }),
-});
 
 /**
  * Reads the first track of a GPX 1.1 file as places of a camera: metres on the site where the site has a place on earth,
@@ -19,17 +10,8 @@ const PointSchema = z.object({
  * the track point.
  */
 export function readMotionGpx(text: string, name: string, place: SitePlace | null): MotionRecord {
-  const raw = (gpxOf(text).trk[0]?.trkseg ?? []).flatMap((segment) => segment.trkpt);
-  if (raw.length < 2) throw Refusal.of('trk', 'trk needs at least two track points with times; record a track.');
-  const track = raw.map((value, i) => {
-    const point = PointSchema.safeParse(value);
-    if (point.success) return point.data;
-    const field = String(point.error.issues[0].path[0] ?? '').replace('@', '');
-    throw Refusal.of(
-      `trkpt ${i + 1}, ${field}`,
-      `trkpt ${i + 1}, ${field} must be ${field === 'time' ? 'a date and time such as 2026-04-02T06:30:00Z' : 'a number'}.`,
-    );
-  });
+  const track = trackOf(text);
+  if (track.length < 2) throw Refusal.of('trk', 'trk has one track point; a motion needs at least two.');
   const [first] = track;
   const from = place ?? { latitudeDeg: first['@lat'], longitudeDeg: first['@lon'] };
   const startMs = Date.parse(first.time);

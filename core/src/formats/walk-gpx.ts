@@ -1,17 +1,8 @@
-import * as z from 'zod';
 import type { SitePlace, WalkPoint } from '../model';
 import { onPlan } from '../site';
-import { gpxOf } from './gpx';
-import { Refusal } from './refusal';
+import { trackOf } from './gpx';
 import { checkWalk } from './walk-csv';
 
-const number = z.coerce.number();
-const TrackPointSchema = z.object({
-  '@lat': number.min(-90).max(90),
-  '@lon': number.min(-180).max(180),
-  ele: number.optional(),
-  time: z.iso.datetime({ offset: true }),
-});
 /** Where the first point of a track goes on the site, metres. */
 export interface Landing {
   xM: number;
@@ -27,21 +18,7 @@ export interface Landing {
  * or stay level when the file has none. Throws a `Refusal` that names the track point.
  */
 export function readWalkGpx(text: string, landing: Landing): WalkPoint[] {
-  const raw = (gpxOf(text).trk[0]?.trkseg ?? []).flatMap((segment) => segment.trkpt);
-  if (raw.length === 0) throw Refusal.of('trk', 'trk has no track points: record a track, not a route or waypoints.');
-  const track = raw.map((value, i) => {
-    const point = TrackPointSchema.safeParse(value);
-    if (point.success) return point.data;
-    const field = String(point.error.issues[0].path[0] ?? '').replace('@', '');
-    const hint =
-      field === 'time'
-        ? 'must be a date and time such as 2026-04-02T06:30:00Z; a track without times has no pace'
-        : 'must be a number of degrees';
-    throw Refusal.of(
-      `trkpt ${i + 1}, ${field}`,
-      `trkpt ${i + 1}, ${field} ${field === 'ele' ? 'must be a number of metres' : hint}.`,
-    );
-  });
+  const track = trackOf(text);
   const first = track[0];
   const startMs = Date.parse(first.time);
   const points = track.map((point) => {

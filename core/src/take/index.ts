@@ -8,7 +8,7 @@
 export { type DayReport, dayOf, dayReport, daysOf, taught } from './log/day-report';
 export { REASON_MENDS, type ShotTally, spoilersOf, tallyOf } from './log/tally';
 export { align, type Alignment } from './recorded/align';
-export { anglesOf, attitudesOf, GRAVITY_MPS2, unwrapped, writeAttitude } from './recorded/attitude';
+export { unwrapped } from './recorded/attitude';
 export { recordNotes } from './recorded/notes';
 export { type Columns3, emptyRecord, inCameraAxes, type MotionRecord, type Mount, MOUNTS } from './recorded/record';
 export { fromKeptTaken, type Taken, takenFrom, toKeepTaken } from './recorded/taken';
@@ -24,7 +24,7 @@ export {
 } from './devices/device';
 export { DEVICES } from './devices/devices';
 export { type HandFigures, handFigures, myHands, type MyHands, ownGait, sureWords } from './my-hands';
-export { bestClip, type ClipAgainstPlan, clipAgainstPlan, framesOfClip, timesOf } from './clip/against-plan';
+export { bestClip, type ClipAgainstPlan, clipAgainstPlan, framesOfClip, timesAsFilmed } from './clip/against-plan';
 export { type ClipFrame, ClipReader } from './clip/clip-reader';
 export { type ClipSummary, clipSummary } from './clip/clip-summary';
 export { type Foretold, foretold } from './clip/foretold';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Clip } from '@gentle-arc/core/model';
+import { type Clip, ClipSchema } from '@gentle-arc/core/model';
 import type { ClipSummary } from '@gentle-arc/core/take';
 import type { KeepsShoot } from './kept-shoot';
 
@@ -35,16 +35,25 @@ export interface ShownClip {
   rateHz: number;
   foretoldSpeed: Float64Array;
   seenSpeed: Float64Array;
-  delayS: number;
-  stretch: number;
-  /** How many times what was foretold was seen: of the whole picture and of near and far layers; null where they rest. */
-  times: { whole: number | null; near: number | null; far: number | null };
-  /** The same of a film of our own: it began with the plan, at its pace. */
+  /** Of several clips of the shot: the best, by the id of its take, and why. */
+  best: { id: string; why: string } | null;
+  /**
+   * How many times what was foretold was seen, of a film of our own that began with the plan, at its pace: of the whole
+   * picture and of near and far layers; null where they rest.
+   */
   timesAsFilmed: { whole: number | null; near: number | null; far: number | null };
 }
+
+/** A clip of a shot, and all clips of the same shot by the ids of their takes. */
+export const AgainstQuestionSchema = z.object({
+  shotId: z.string(),
+  clip: ClipSchema,
+  clips: z.array(z.object({ id: z.string(), clip: ClipSchema })),
+});
+export type AgainstQuestion = z.infer<typeof AgainstQuestionSchema>;
 
 export interface ClipWorker extends KeepsShoot {
   /** Measures a clip; a sentence where it cannot. `onStep`: share done. */
   measure(question: ClipQuestion, onStep: (share: number) => void): Promise<MeasuredClip | string>;
-  against(question: { shotId: string; clip: Clip }): Promise<ShownClip>;
+  against(question: AgainstQuestion): Promise<ShownClip>;
 }

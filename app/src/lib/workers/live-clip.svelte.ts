@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
-import type { Clip, Shoot } from '@gentle-arc/core/model';
-import type { ClipQuestion, ClipWorker, MeasuredClip, ShownClip } from './clip-messages';
+import type { Shoot } from '@gentle-arc/core/model';
+import type { AgainstQuestion, ClipQuestion, ClipWorker, MeasuredClip, ShownClip } from './clip-messages';
 import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
 
@@ -13,7 +13,7 @@ export class LiveClip {
   /** Share of the clip that is measured; null: none is. */
   share: number | null = $state(null);
 
-  readonly against = new Latest<{ shoot: Shoot; shotId: string; clip: Clip }, ShownClip>(({ shoot, ...question }) =>
+  readonly against = new Latest<AgainstQuestion & { shoot: Shoot }, ShownClip>(({ shoot, ...question }) =>
     this.host.ask(shoot, (remote) => remote.against(question)),
   );
 

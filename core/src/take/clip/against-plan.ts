@@ -116,26 +116,24 @@ export const framesOfClip = (clip: Clip): ClipFrame[] =>
     repeated: false,
   }));
 
-/** How many times what was foretold was seen, of the whole picture and of its layers; null where they rest. */
-export function timesOf(
+/**
+ * How many times what was foretold was seen of a clip that began with its plan, at its pace: of the whole picture and of
+ * its layers; null where they rest.
+ */
+export function timesAsFilmed(
   plan: Foretold,
   frames: readonly ClipFrame[],
-  { delayS, stretch }: Alignment,
 ): { whole: number | null; near: number | null; far: number | null } {
   const planS = Float64Array.from(plan.tS, (s) => s - plan.tS[0]);
-  const atPlan = Float64Array.from(frames, ({ tS }) => (tS - frames[0].tS - delayS) / stretch);
+  const takeS = Float64Array.from(frames, ({ tS }) => tS - frames[0].tS);
   const count = Math.max(2, Math.floor(planS[planS.length - 1] * ROWS_HZ) + 1);
-  const both = (keys: readonly (Key | 'near' | 'far')[]) => {
+  const times = (...keys: (Key | 'near' | 'far')[]) => {
     const planned = keys.flatMap((key) => [...evenly(planS, plan[key], ROWS_HZ, count)]);
-    const seen = keys.flatMap((key) => [
-      ...evenly(
-        atPlan,
-        Float64Array.from(frames, (frame) => frame[key] * stretch),
-        ROWS_HZ,
-        count,
-      ),
-    ]);
+    const seen = keys.flatMap((key) => {
+      const column = Float64Array.from(frames, (frame) => frame[key]);
+      return [...evenly(takeS, column, ROWS_HZ, count)];
+    });
     return slope(Float64Array.from(planned), Float64Array.from(seen));
   };
-  return { whole: both(['rightwards', 'upwards']), near: both(['near']), far: both(['far']) };
+  return { whole: times('rightwards', 'upwards'), near: times('near'), far: times('far') };
 }

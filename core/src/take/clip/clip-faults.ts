@@ -134,7 +134,9 @@ export function endsOf(plan: Float64Array, seen: Float64Array, rateHz: number): 
     if (found.value > free)
       rows.push({
         id,
-        sentence: `It ${words} at ${trim(found.row / rateHz, 1)} s: ${trim(found.value * 100, 0)}% of the width a second, each second, where ${trim(planned.value * 100, 0)} are foretold.`,
+        sentence:
+          `It ${words} at ${trim(found.row / rateHz, 1)} s: ${trim(found.value * 100, 0)}% of the width a second, each ` +
+          `second, where ${trim(planned.value * 100, 0)} are foretold.`,
         mend,
         weight: found.value / free,
       });

@@ -56,33 +56,24 @@ const PASSES = 12;
 const FAR_OFF = 4.685;
 
 /**
- * The similarity (shift, turning, scale about the middle of the picture) that the places follow: least squares, places far
- * off counting less and less (from the middle shift on, iteratively reweighted with Tukey’s biweight; any textbook of robust statistics), so that
- * somebody who walks through does not move the whole. `all`: every place counts. Null with fewer than three places.
+ * The similarity (shift, turning, scale about the middle of the picture) that the places follow: least squares from the
+ * middle shift on, places far off counting less and less (reweighted again and again with Tukey’s biweight; any textbook
+ * of robust statistics), so that somebody who walks through does not move the whole. Null with fewer than three places.
  */
-export function wholeMotion(flows: readonly Flow[], all = false): WholeMotion | null {
+export function wholeMotion(flows: readonly Flow[]): WholeMotion | null {
   if (flows.length < 3) return null;
   const weights = new Float64Array(flows.length).fill(1);
-  let fit: Fit | null = all
-    ? fitted(flows, weights)
-    : { right: middle(flows.map(({ du }) => du)), up: middle(flows.map(({ dw }) => dw)), grow: 0, turn: 0 };
-  for (let pass = 0; pass < (all ? 0 : PASSES) && fit; pass += 1) {
-    const from = fit;
+  let fit: Fit = { right: middle(flows.map(({ du }) => du)), up: middle(flows.map(({ dw }) => dw)), grow: 0, turn: 0 };
+  for (let pass = 0; pass < PASSES; pass += 1) {
     const off = flows.map(({ u, w, du, dw }) => {
-      const [pu, pw] = moved(from, u, w);
+      const [pu, pw] = moved(fit, u, w);
       return Math.hypot(du - pu, dw - pw);
     });
     const scale = Math.max(1e-6, 1.4826 * middle([...off])) * FAR_OFF;
-    let counts = 0;
-    off.forEach((value, i) => {
-      const part = value / scale;
-      weights[i] = part < 1 ? (1 - part * part) ** 2 : 0;
-      if (part < 1) counts += 1;
-    });
-    fit = counts < 3 ? from : fitted(flows, weights);
-    if (counts < 3) break;
+    off.forEach((value, i) => (weights[i] = value < scale ? (1 - (value / scale) ** 2) ** 2 : 0));
+    if (weights.filter((weight) => weight > 0).length < 3) break;
+    fit = fitted(flows, weights);
   }
-  if (!fit) return null;
   const cells = weights.reduce((sum, v) => sum + (v > 0.1 ? 1 : 0), 0);
   const [c, s] = [1 + fit.grow, fit.turn];
   return {
@@ -108,7 +99,7 @@ const moved = ({ right, up, grow, turn }: Fit, u: number, w: number): [number, n
 ];
 
 /** du = right + grow·u − turn·w, dw = up + turn·u + grow·w, by weighted least squares about the weighted middle. */
-function fitted(flows: readonly Flow[], weights: Float64Array): Fit | null {
+function fitted(flows: readonly Flow[], weights: Float64Array): Fit {
   let [n, mu, mw, mdu, mdw] = [0, 0, 0, 0, 0];
   flows.forEach(({ u, w, du, dw }, i) => {
     const k = weights[i];
@@ -118,7 +109,6 @@ function fitted(flows: readonly Flow[], weights: Float64Array): Fit | null {
     mdu += k * du;
     mdw += k * dw;
   });
-  if (n <= 0) return null;
   [mu, mw, mdu, mdw] = [mu / n, mw / n, mdu / n, mdw / n];
   let [square, grow, turn] = [0, 0, 0];
   flows.forEach(({ u, w, du, dw }, i) => {
@@ -133,7 +123,7 @@ function fitted(flows: readonly Flow[], weights: Float64Array): Fit | null {
   return { right: mdu - grow * mu + turn * mw, up: mdw - turn * mu - grow * mw, grow, turn };
 }
 
-/** Layers by how fast they go: near ones (the fastest third of the cells) and far ones (the slowest), along the whole’s motion. */
+/** Layers by how fast they go along the whole’s motion: near ones (the fastest third of the cells) and far ones. */
 export function layersOf(flows: readonly Flow[], whole: WholeMotion): { near: number; far: number } | null {
   if (flows.length < 10) return null;
   const speed = Math.hypot(whole.right, whole.up);

@@ -178,4 +178,20 @@ describe('the end of a take', () => {
     expect(bob.measured).toBeCloseTo(40, -1);
     expect(bob.sentence).toMatch(/1\.[789]\d* steps a second/);
   });
+
+  it('says rates at the plan’s pace where the whole was slower, so that advice does not contradict itself', () => {
+    // A fifth slower in all, and its middle a quarter faster than that.
+    const record = recorded(film, (row) => {
+      atOtherTimes(row, (s) => s + 0.12 * Math.sin((2 * Math.PI * (s - seconds / 2)) / seconds) * seconds * 0.3);
+      row.tS = row.tS.map((s) => s * 1.2);
+    });
+    const laid = { delayS: 0, stretch: 1.2, by: 'motion', alike: 1 } as const;
+    const found = compareTake(film, takenFrom(record, film), laid);
+    for (const { id, planned, measured, mend, sentence } of found.differences) {
+      if (!id.endsWith('-rate') || planned === null) continue;
+      expect(sentence).toContain('at the plan’s pace');
+      expect(measured > planned).toBe(mend.startsWith('Hold the middle back'));
+    }
+    expect(found.differences.some(({ id }) => id.endsWith('-rate'))).toBe(true);
+  });
 });

@@ -34,7 +34,8 @@ const FREE_PACE = 0.05;
 /** Holds a recording against the plan of its shot. */
 export function compareTake(film: Film, taken: Taken, aligned: Alignment = align(film, taken)): Comparison {
   const held = hold(film, taken, aligned);
-  const strokes = strokesOf(held);
+  // What could not be laid on the plan is not held against it stroke by stroke.
+  const strokes = aligned.by === 'nothing' ? [] : strokesOf(held);
   const leading = strokes.reduce<Stroke | null>(
     (best, row) => (!best || row.planTotal * row.widths > best.planTotal * best.widths ? row : best),
     null,
@@ -119,7 +120,7 @@ function untold({ plan, take, aligned, taken }: Held, strokes: readonly Stroke[]
 }
 
 function saidOf(differences: readonly Difference[], aligned: Alignment): string {
-  if (aligned.by === 'nothing' && aligned.alike < 0.5 && aligned.alike !== 0)
+  if (aligned.by === 'nothing' && aligned.alike !== null)
     return 'This does not look like the planned move: is it the recording of another shot?';
   if (differences.length === 0) return 'As planned, as far as it was recorded.';
   const [worst] = differences;

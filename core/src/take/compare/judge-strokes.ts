@@ -9,6 +9,8 @@ const FREE = {
   total: 0.05,
   /** A brake that is so many times the planned one. */
   bump: 1.7,
+  /** Frame widths a second, each second: less of a brake is not seen. */
+  push: 0.12,
   /** Frame widths: what goes on past the mark and comes back. */
   overshoot: 0.004,
   /** Unevenness in the middle: standard deviation over the mean. */
@@ -33,8 +35,8 @@ export function judgeStroke(held: Held, stroke: Stroke): Difference[] {
   return [
     ...totalOf(held, stroke),
     ...rateIn(held, stroke),
-    ...startOf(held, stroke),
-    ...stopOf(held, stroke),
+    ...endsOf(held, stroke, 'start'),
+    ...endsOf(held, stroke, 'stop'),
     ...overshootOf(held, stroke),
     ...evennessOf(held, stroke),
     ...focusEnds(held, stroke),
@@ -78,7 +80,6 @@ function rateIn(held: Held, stroke: Stroke): Difference[] {
   const off = Math.abs(take.value) / Math.abs(plan.value) - 1;
   if (Math.abs(off) < FREE.rate || Math.abs(Math.abs(take.value) - Math.abs(plan.value)) < 2 * stroke.rateNoise)
     return [];
-  const { stretch } = held.aligned;
   const faster = off > 0;
   return [
     {
@@ -86,9 +87,9 @@ function rateIn(held: Held, stroke: Stroke): Difference[] {
       reason: faster ? 'tooFast' : 'tooSlow',
       atS: planS(held, take.row),
       planned: Math.abs(plan.value),
-      measured: Math.abs(take.value) / stretch,
+      measured: Math.abs(take.value),
       sentence:
-        `${MOVES[stroke.id]} reached ${trim(Math.abs(take.value) / stretch, 2)}${per(stroke)} where ` +
+        `${MOVES[stroke.id]} reached ${trim(Math.abs(take.value), 2)}${per(stroke)}${atPlansPace(held)} where ` +
         `${trim(Math.abs(plan.value), 2)} are planned.`,
       mend: faster
         ? 'Hold the middle back: begin earlier rather than go faster.'
@@ -98,63 +99,50 @@ function rateIn(held: Held, stroke: Stroke): Difference[] {
   ];
 }
 
-function startOf(held: Held, stroke: Stroke): Difference[] {
-  const { first, last } = held;
-  const plan = going(stroke.planRate, first, last, 0.15);
-  const take = going(stroke.takeRate, 0, held.count - 1, 0.15, 5 * stroke.rateNoise);
-  const [planPush, takePush] = [stroke.planRate, stroke.takeRate].map((rate) =>
-    Math.abs(
-      greatest(
-        rateOf(rate, held.rateHz),
-        Math.max(held.recordedFrom + EDGE, plan.from - rowsIn(held, 0.8)),
-        plan.from + rowsIn(held, 0.8),
-      ).value,
+/** How hard it begins, or stops: the greatest change of its rate about that moment of the plan, while it was recorded. */
+function endsOf(held: Held, stroke: Stroke, end: 'start' | 'stop'): Difference[] {
+  const goes = going(stroke.planRate, held.first, held.last, 0.15);
+  const [at, around] = [end === 'start' ? goes.from : goes.to, rowsIn(held, AROUND_END_S)];
+  const [planned, taken] = [stroke.planRate, stroke.takeRate].map((rate) =>
+    greatest(
+      rateOf(rate, held.rateHz),
+      Math.max(held.recordedFrom + EDGE, at - around),
+      Math.min(held.recordedTo - EDGE, at + around),
     ),
   );
-  const rows: Difference[] = [];
-  if (takePush > FREE.bump * planPush + STANDS_OUT * stroke.pushNoise && (takePush - planPush) * stroke.widths > 0.12)
-    rows.push({
-      ...base(stroke, 'start'),
-      reason: 'start',
-      atS: planS(held, take.from),
-      planned: planPush,
-      measured: takePush,
-      unit: `${per(stroke).trim()}²`,
-      sentence:
-        `${MOVES[stroke.id]} began with a jerk at ${trim(planS(held, take.from), 1)} s: ${trim(takePush, 2)}` +
-        `${per(stroke)}² where ${trim(planPush, 2)} are planned.`,
-      mend: 'Take up the slack first, then let it grow.',
-      weight: takePush / (FREE.bump * planPush),
-    });
-  return rows;
-}
-
-function stopOf(held: Held, stroke: Stroke): Difference[] {
-  const { first, last } = held;
-  const plan = going(stroke.planRate, first, last, 0.15);
-  const around = rowsIn(held, 0.9);
-  const [planned, taken] = [stroke.planRate, stroke.takeRate].map((rate) =>
-    greatest(rateOf(rate, held.rateHz), plan.to - around, Math.min(held.recordedTo - EDGE, plan.to + around)),
-  );
   const [planPush, takePush] = [Math.abs(planned.value), Math.abs(taken.value)];
-  if (takePush < FREE.bump * planPush + STANDS_OUT * stroke.pushNoise || (takePush - planPush) * stroke.widths < 0.12)
-    return [];
+  const free = FREE.bump * planPush + STANDS_OUT * stroke.pushNoise;
+  if (takePush < free || (takePush - planPush) * stroke.widths < FREE.push) return [];
+  const atS = planS(held, taken.row);
+  const { did, mend } = END_WORDS[end];
   return [
     {
-      ...base(stroke, 'stop'),
-      reason: 'stop',
-      atS: planS(held, taken.row),
+      ...base(stroke, end),
+      reason: end,
+      atS,
       planned: planPush,
       measured: takePush,
       unit: `${per(stroke).trim()}²`,
       sentence:
-        `${MOVES[stroke.id]} stopped with a bump at ${trim(planS(held, taken.row), 1)} s: ${trim(takePush, 2)}` +
-        `${per(stroke)}² where ${trim(planPush, 2)} are planned.`,
-      mend: 'Begin to ease out earlier, and let the last hand’s breadth take its time.',
-      weight: takePush / (FREE.bump * planPush),
+        `${MOVES[stroke.id]} ${did} at ${trim(atS, 1)} s: ${trim(takePush, 2)}${per(stroke)}²${atPlansPace(held)} where ` +
+        `${trim(planPush, 2)} are planned.`,
+      mend,
+      weight: takePush / free,
     },
   ];
 }
+
+const AROUND_END_S = 0.8;
+const END_WORDS = {
+  start: { did: 'began with a jerk', mend: 'Take up the slack first, then let it grow.' },
+  stop: {
+    did: 'stopped with a bump',
+    mend: 'Begin to ease out earlier, and let the last hand’s breadth take its time.',
+  },
+} as const;
+
+/** Where the whole take had another pace, rates are said as they are at the plan’s: pace is told by itself. */
+const atPlansPace = ({ aligned }: Held): string => (Math.abs(aligned.stretch - 1) < 0.03 ? '' : ' at the plan’s pace');
 
 function overshootOf(held: Held, stroke: Stroke): Difference[] {
   const { last, count } = held;

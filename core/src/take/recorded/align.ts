@@ -8,8 +8,8 @@ export interface Alignment {
   stretch: number;
   /** By what it was found: both moved alike; only when it began to move; or not at all. */
   by: 'motion' | 'start' | 'nothing';
-  /** How alike they move, −1 to 1. */
-  alike: number;
+  /** How alike they move, −1 to 1; null: nothing that moves in the plan was recorded. */
+  alike: number | null;
 }
 
 /** What moves, of plan and recording, in one unit each: rates a second at even rows. */
@@ -40,7 +40,8 @@ export function align(film: Film, taken: Taken): Alignment {
   const { filmed } = film;
   const takeS = Float64Array.from({ length: taken.count }, (_, i) => i / taken.rateHz);
   const best = alignPairs(filmed.tS, takeS, pairsOf(film, taken));
-  if (best.by === 'motion') return best;
+  // What moves in both and is not alike is another move; the first motion is for where nothing can be compared.
+  if (best.alike !== null) return best;
   const start = byStart(film, taken);
   return start === null ? best : { ...best, ...start, by: 'start' };
 }
@@ -57,8 +58,8 @@ export function alignPairs(planS: Float64Array, takeS: Float64Array, pairs: read
   const lastS = Math.max(1, planS[planS.length - 1]);
   const coarseHz = Math.max(Math.min(COARSE.hz, COARSE.rows / lastS), Math.min(100, COARSE.leastRows / lastS));
   const coarse = channels(planS, takeS, pairs, coarseHz, SMOOTH_S.coarse);
-  if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', alike: 0 };
-  let best: Alignment = { delayS: 0, stretch: 1, by: 'motion', alike: -1 };
+  if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', alike: null };
+  let best = { delayS: 0, stretch: 1, by: 'motion' as const, alike: -1 };
   for (const stretch of STRETCHES) {
     const found = bestDelay(coarse, stretch, coarseHz, null);
     // Where two fit as well, the one nearer to the plan’s pace.

@@ -224,5 +224,5 @@ function restBias(tS: Float64Array, gyro: Columns3): Triple {
  */
 const REST = { shortS: 0.4, withinS: 3, windowS: 1.5, mostBiasRadps: 3 / DEG, changeRadps: 0.8 / DEG } as const;
 
-/** The same in a column of its own. */
+/** Bearings that go on past north instead of jumping a whole turn, in a column of their own. */
 export const unwrapped = (column: Float64Array): Float64Array => unwrap(column.slice());

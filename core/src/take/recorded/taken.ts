@@ -1,7 +1,7 @@
 import { MOST_RECORDED_ROWS, type Recorded, type RecordedBy } from '../../model';
 import type { Film } from '../../motion';
 import { evenly } from '../../rehearse';
-import { anglesOf, attitudesOf, GRAVITY_MPS2, unwrap } from './attitude';
+import { anglesOf, attitudesOf, GRAVITY_MPS2, unwrapped } from './attitude';
 import type { Columns3, MotionRecord } from './record';
 import { bandRms, inBand, powerSpectrum, strongest } from './spectrum';
 
@@ -58,7 +58,7 @@ export function takenFrom(record: MotionRecord, plan: Film | null = null): Taken
   if (record.focusM) taken.focusM = even(record.focusM);
   if (record.anglesDeg) {
     const [pan, tilt, roll] = record.anglesDeg;
-    [taken.panDeg, taken.tiltDeg, taken.rollDeg] = [even(unwrap(pan.slice())), even(tilt), even(unwrap(roll.slice()))];
+    [taken.panDeg, taken.tiltDeg, taken.rollDeg] = [pan, tilt, roll].map((column) => even(unwrapped(column)));
   }
   if (record.gyroRadps || record.accelMps2) fromSensors(taken, record, even);
   taken.tremor ??= trembling(taken);
@@ -89,7 +89,7 @@ function fromSensors(taken: Taken, record: MotionRecord, even: (column: Float64A
   const [up, right] = [new Float64Array(count), new Float64Array(count)];
   for (let i = 0; i < count; i += 1) {
     const at = i * 9;
-    const east = rows[at + 0] * x[i] + rows[at + 3] * y[i] + rows[at + 6] * z[i];
+    const east = rows[at] * x[i] + rows[at + 3] * y[i] + rows[at + 6] * z[i];
     const north = rows[at + 1] * x[i] + rows[at + 4] * y[i] + rows[at + 7] * z[i];
     up[i] = rows[at + 2] * x[i] + rows[at + 5] * y[i] + rows[at + 8] * z[i] - GRAVITY_MPS2;
     const size = Math.hypot(rows[at + 6], rows[at + 7]) || 1;

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { type Shot, type Take, trim } from '@gentle-arc/core/model';
-  import { bestClip, clipAgainstPlan, foretold, framesOfClip, type ShotTally } from '@gentle-arc/core/take';
-  import { plannedFilm } from '@gentle-arc/core/motion';
-  import { sceneOf } from '@gentle-arc/core/scene';
+  import type { ShotTally } from '@gentle-arc/core/take';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import type { LiveClip } from '$lib/workers/live-clip.svelte';
   import type { Footage } from './footage.svelte';
+  import Legend from './Legend.svelte';
   import TwoCourses from './TwoCourses.svelte';
+  import WhatDiffers from './WhatDiffers.svelte';
   import { takeName } from './words';
 
   /** How a clip moves, beside what its plan foretold. */
@@ -23,20 +23,15 @@
 
   const { shoot } = $derived(store);
   const clip = $derived(take?.clip ?? null);
+  /** Takes of this shot that have a clip. */
+  const clips = $derived(row.takes.flatMap(({ id, clip: one }) => (one ? [{ id, clip: one }] : [])));
   $effect(() => {
-    if (clip && shot) void liveClip.against.ask({ shoot, shotId: shot.id, clip });
+    if (clip && shot) void liveClip.against.ask({ shoot, shotId: shot.id, clip, clips });
   });
   const shown = $derived(liveClip.against.question?.clip === clip ? liveClip.against.answer : null);
   const summary = $derived(footage.measured?.takeId === take?.id ? footage.measured?.found.summary : null);
-  const clips = $derived(row.takes.filter((one) => one.clip !== null));
   /** Of several clips of one shot: which, and why. */
-  const best = $derived.by(() => {
-    if (!shot || clips.length < 2) return null;
-    const plan = foretold(plannedFilm(sceneOf(shoot, shot)));
-    return bestClip(
-      clips.flatMap(({ id, clip: one }) => (one ? [{ id, against: clipAgainstPlan(plan, framesOfClip(one)) }] : [])),
-    );
-  });
+  const best = $derived(shown?.best && row.takes.some(({ id }) => id === shown.best?.id) ? shown.best : null);
   const percent = (column: Float64Array) => column.map((v) => v * 100);
   const some = (frames: readonly number[]) =>
     frames
@@ -57,31 +52,21 @@
   {#if !shown}
     <p role="status">Laying it on the plan…</p>
   {:else}
-    <p class="verdict" role="status">{shown.said}</p>
-    <TwoCourses
-      course={{
-        name: 'Speed',
-        unit: '%/s',
-        plan: percent(shown.foretoldSpeed),
-        take: percent(shown.seenSpeed),
-      }}
-      rateHz={shown.rateHz}
-      fromS={0}
-      names={['foretold', 'seen']}
-    />
-    <p class="legend text-soft">
-      Of the whole picture, in per cent of its width a second: <span class="foretold">foretold</span>,
-      <span class="seen">seen</span>.
-    </p>
-    {#if shown.differences.length > 0}
-      <h2>What differs, the worst first</h2>
-      <ol>
-        {#each shown.differences as difference (difference.id)}
-          <li><b>{difference.sentence}</b> {difference.mend}</li>
-        {/each}
-      </ol>
-    {/if}
-    {#if best && row.takes.some(({ id }) => id === best.id)}
+    <WhatDiffers said={shown.said} differences={shown.differences}>
+      <TwoCourses
+        course={{
+          name: 'Speed',
+          unit: '%/s',
+          plan: percent(shown.foretoldSpeed),
+          take: percent(shown.seenSpeed),
+        }}
+        rateHz={shown.rateHz}
+        fromS={0}
+        names={['foretold', 'seen']}
+      />
+      <Legend of="Of the whole picture, in per cent of its width a second:" plan="foretold" take="seen" />
+    </WhatDiffers>
+    {#if best}
       <h2>Of {clips.length} clips of this shot</h2>
       <p class="said">{takeName(row.takes, best.id)} is best. {best.why}</p>
     {/if}
@@ -107,33 +92,8 @@
 {/if}
 
 <style>
-  .verdict {
-    padding: 0.2rem 0 0.5rem;
-    font-size: 1.1rem;
-    font-weight: 600;
-    line-height: 1.4;
-  }
   h2 {
     padding-top: 0.8rem;
     font-weight: 650;
-  }
-  ol {
-    padding-left: 1.2rem;
-    list-style: decimal;
-  }
-  li {
-    padding: 0.15rem 0;
-    line-height: 1.45;
-  }
-  .legend span {
-    border-bottom: 2px solid;
-    color: var(--ink);
-  }
-  .legend .foretold {
-    border-bottom-style: dashed;
-    border-color: var(--far);
-  }
-  .legend .seen {
-    border-color: var(--near);
   }
 </style>

@@ -1,14 +1,14 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { changeTake, countTake } from '@gentle-arc/core/edit';
+  import { changeTake } from '@gentle-arc/core/edit';
   import { type Shot, type Take, trim } from '@gentle-arc/core/model';
-  import { newId } from '$lib/session/store/new-id';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import FilePicker from '$lib/ui/FilePicker.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
   import type { LiveClip } from '$lib/workers/live-clip.svelte';
   import type { Footage } from './footage.svelte';
+  import { laidOn } from './recordings.svelte';
 
   /** A clip from the camera, measured on this device; and the measuring tried on a film of our own. */
   interface Props {
@@ -36,14 +36,9 @@
       footage.said = found;
       return;
     }
-    let next = store.shoot;
-    let id = take && !take.clip && take.shotId === shot.id ? take.id : null;
-    if (id === null) {
-      id = newId('take');
-      next = countTake(next, shot.id, id, new Date().toISOString());
-    }
+    const { next, id } = laidOn(store.shoot, shot, take, { clip: found.clip });
     footage.measured = { takeId: id, found };
-    if (store.change(changeTake(next, id, { clip: found.clip }))) onmade(id);
+    if (store.change(next)) onmade(id);
   }
   const times = (value: number | null) => (value === null ? 'rests' : `${trim(value * 100, 1)}%`);
 </script>

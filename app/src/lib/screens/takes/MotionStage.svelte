@@ -8,7 +8,9 @@
   import Trouble from '$lib/ui/Trouble.svelte';
   import PlanAndTry from '$lib/views/picture/PlanAndTry.svelte';
   import type { LiveTake } from '$lib/workers/live-take.svelte';
+  import Legend from './Legend.svelte';
   import TwoCourses from './TwoCourses.svelte';
+  import WhatDiffers from './WhatDiffers.svelte';
 
   /** What was recorded of a take beside its plan: through the lens, as strips, and in sentences. */
   interface Props {
@@ -51,21 +53,15 @@
   {#if !shown}
     <p role="status">Laying it on the plan…</p>
   {:else}
-    <p class="verdict" role="status">{shown.said}</p>
-    <PlanAndTry title={name} {film} flown={shown.flown} pace={1} what="Take" plays={false} />
-    <div class="courses">
-      {#each shown.courses as course (course.name)}
-        <TwoCourses {course} rateHz={shown.rateHz} fromS={shown.fromS} />
-      {/each}
-    </div>
-    {#if shown.differences.length > 0}
-      <h2>What differs, the worst first</h2>
-      <ol class="differences">
-        {#each shown.differences as difference (difference.id)}
-          <li><b>{difference.sentence}</b> {difference.mend}</li>
+    <WhatDiffers said={shown.said} differences={shown.differences}>
+      <PlanAndTry title={name} {film} flown={shown.flown} pace={1} what="Take" plays={false} />
+      <div class="courses">
+        {#each shown.courses as course (course.name)}
+          <TwoCourses {course} rateHz={shown.rateHz} fromS={shown.fromS} />
         {/each}
-      </ol>
-    {/if}
+      </div>
+      {#if shown.courses.length > 0}<Legend of="At the plan’s own time:" plan="plan" take="take" />{/if}
+    </WhatDiffers>
     {#if unsaid.length > 0}
       <p class="said">
         Into the log:
@@ -96,21 +92,10 @@
 {/if}
 
 <style>
-  .verdict {
-    padding: 0.2rem 0 0.5rem;
-    font-size: 1.1rem;
-    font-weight: 600;
-    line-height: 1.4;
-  }
   h2 {
     padding-top: 0.8rem;
     font-weight: 650;
   }
-  .differences {
-    padding-left: 1.2rem;
-    list-style: decimal;
-  }
-  .differences li,
   ul li {
     padding: 0.15rem 0;
     line-height: 1.45;

@@ -16,6 +16,7 @@
   import LogStage from './LogStage.svelte';
   import MotionStage from './MotionStage.svelte';
   import MotionWords from './MotionWords.svelte';
+  import { Recordings } from './recordings.svelte';
   import ReportStage from './ReportStage.svelte';
   import ReportWords from './ReportWords.svelte';
   import ShotChooser from './ShotChooser.svelte';
@@ -29,6 +30,11 @@
   const live = new LiveTake();
   const liveClip = new LiveClip();
   const footage = new Footage(liveClip);
+  const recordings = new Recordings(
+    () => store,
+    live,
+    (id) => (chosenTake = id),
+  );
   let open = $state<Word>('log');
   let folded = $state(true);
   let chosenTake: string | null = $state(null);
@@ -55,6 +61,7 @@
   const shot = $derived(shoot.shots.find(({ id }) => id === row?.shotId) ?? null);
 
   onDestroy(() => {
+    recordings.close();
     live.close();
     liveClip.close();
   });
@@ -96,7 +103,7 @@
   {/snippet}
   {#snippet beside()}
     {#if open === 'log'}<ShotsTried {store} {tally} chosen={row} onchoose={choose} />
-    {:else if open === 'motion'}<MotionWords {store} {shot} {take} {live} onmade={(id) => (chosenTake = id)} />
+    {:else if open === 'motion'}<MotionWords {store} {shot} {take} {recordings} />
     {:else if open === 'footage'}<FootageWords
         {store}
         {shot}

@@ -32,7 +32,8 @@ export class Footage {
       const film = plannedFilm(sceneOf(shoot, shot));
       const { frameRateHz, count } = film.samples;
       if (count > MOST_FILMED_S * frameRateHz) {
-        this.said = `This shot lasts ${Math.round(count / frameRateHz)} s on screen; try it on one of up to ${MOST_FILMED_S} s.`;
+        const lasts = Math.round(count / frameRateHz);
+        this.said = `This shot lasts ${lasts} s on screen; try it on one of up to ${MOST_FILMED_S} s.`;
         return;
       }
       const made = await frames.video(
@@ -61,7 +62,7 @@ export class Footage {
         this.said = found;
         return;
       }
-      const answered = await this.live.against.ask({ shoot, shotId: shot.id, clip: found.clip });
+      const answered = await this.live.against.ask({ shoot, shotId: shot.id, clip: found.clip, clips: [] });
       const { answer } = this.live.against;
       if (answered && answer)
         this.tried = { shotId: shot.id, shown: answer, tookS: found.tookS, frames: found.summary.frames };

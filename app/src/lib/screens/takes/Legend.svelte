@@ -1,0 +1,20 @@
+<script lang="ts">
+  /** Which line of the strips is which. */
+  let { of, plan, take }: { of: string; plan: string; take: string } = $props();
+</script>
+
+<p class="text-soft">{of} <span class="plan">{plan}</span>, <span class="take">{take}</span>.</p>
+
+<style>
+  span {
+    border-bottom: 2px solid;
+    color: var(--ink);
+  }
+  .plan {
+    border-bottom-style: dashed;
+    border-color: var(--far);
+  }
+  .take {
+    border-color: var(--near);
+  }
+</style>
