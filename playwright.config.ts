@@ -10,6 +10,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   retries: process.env.CI ? 1 : 0,
+  // What hangs is named before the whole is ended.
+  globalTimeout: 30 * 60_000,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   projects: [
     // What is drawn through the lens is drawn, in software, which takes most of a test's time; the other screens' tests do without.

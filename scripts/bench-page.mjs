@@ -9,8 +9,8 @@ import { build, CHROMIUM, CHROMIUM_ARGS, installChromium, root } from './prepare
 const PORT = 4393;
 const FRAMES = 150;
 const PLAYED_MS = 5000;
-installChromium();
-build();
+await installChromium();
+await build();
 const server = spawn('node', [join(root, 'scripts/serve.mjs')], { env: { ...process.env, PORT: String(PORT) } });
 await new Promise((resolve) => server.stdout.once('data', resolve));
 

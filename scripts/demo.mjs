@@ -1,6 +1,6 @@
 // One command from a fresh clone to the running demo.
 import { build, installPackages } from './prepare.mjs';
 
-installPackages();
-build();
+await installPackages();
+await build();
 await import('./serve.mjs');

@@ -35,9 +35,9 @@ const VIEWS = [
 ];
 
 const wanted = process.argv.slice(2);
-installPackages();
-installChromium();
-build();
+await installPackages();
+await installChromium();
+await build();
 const server = spawn('node', [join(root, 'scripts/serve.mjs')], { env: { ...process.env, PORT: String(PORT) } });
 await new Promise((resolve) => server.stdout.once('data', resolve));
 const browser = await chromium.launch({
