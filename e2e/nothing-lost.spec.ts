@@ -122,6 +122,18 @@ test('the last change survives a tab that is gone 0.3 s later, undo survives it 
     .last()
     .click();
   await expect(duration).toHaveValue('12 s');
+  // In one breath: no save can be over before the page is gone.
+  await duration.fill('7');
+  await Promise.all([
+    page.waitForEvent('load'),
+    page.evaluate(() => {
+      document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+      location.reload();
+    }),
+  ]);
+  await expect(duration).toHaveValue('7 s');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(duration).toHaveValue('12 s');
 });
 
 test('without a store the demo opens, and what is made is said to be lost with the tab and offered as a file', async ({

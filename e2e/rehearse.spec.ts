@@ -136,9 +136,9 @@ test('a gamepad leads an exercise; the try is scored, kept, played beside the pl
   await page.getByRole('button', { name: 'A try', exact: true }).click();
   await expect(page.getByText('the gamepad is heard')).toBeVisible();
   // The right stick forward while it is to go, and let go before the end.
-  await expect(page.getByText(/^1\.\d of 10 s/)).toBeVisible();
+  await expect(page.getByText(/^[1-3]\.\d of 10 s/)).toBeVisible();
   await page.evaluate(() => ((window as unknown as { padAxes: number[] }).padAxes = [0, 0, 0, -0.6]));
-  await expect(page.getByText(/^7\.\d of 10 s/)).toBeVisible();
+  await expect(page.getByText(/^[7-9]\.\d of 10 s/)).toBeVisible();
   await page.evaluate(() => ((window as unknown as { padAxes: number[] }).padAxes = [0, 0, 0, 0]));
   const score = page.getByRole('region', { name: 'Practise' }).getByRole('status');
   await expect(score).toContainText('of 100', { timeout: 20_000 });

@@ -53,9 +53,19 @@ function waves(next: () => number): Wave[] {
   );
 }
 
-function wavesAt(rows: readonly Wave[], tS: number): number {
-  let sum = 0;
-  for (const { size, turn, from } of rows) sum += size * Math.sin(turn * tS + from);
+/** Sums waves into a column at even times: each is a pointer turned on by one step a row, which a sine a row is not. */
+function sumWaves(rows: readonly Wave[], count: number, rateHz: number): Float64Array {
+  const sum = new Float64Array(count);
+  for (const { size, turn, from } of rows) {
+    const [stepSin, stepCos] = [Math.sin(turn / rateHz), Math.cos(turn / rateHz)];
+    let [sin, cos] = [size * Math.sin(from), size * Math.cos(from)];
+    for (let i = 0; i < count; i += 1) {
+      sum[i] += sin;
+      const next = sin * stepCos + cos * stepSin;
+      cos = cos * stepCos - sin * stepSin;
+      sin = next;
+    }
+  }
   return sum;
 }
 
@@ -77,24 +87,23 @@ export function bodyMotion(gait: Gait, rig: Rig, seed: number, speedMps: Float64
   };
   const next = seeded(seed * 7919 + 17);
   const phase = 2 * Math.PI * next();
-  const uneven = waves(next).slice(0, WAVES_PER_BAND);
-  const [pan, tilt, roll] = [waves(next), waves(next), waves(next)];
+  const wanted = [waves(next).slice(0, WAVES_PER_BAND), waves(next), waves(next), waves(next)];
   const bobM = (gait.bobMm / 2000) * rig.bobShare;
   const swayM = (gait.swayMm / 2000) * rig.bobShare;
   const leanDeg = gait.leanDeg / 2;
   const shakeDeg = gait.shakeDeg * rig.shakeShare;
   if (bobM === 0 && swayM === 0 && leanDeg === 0 && shakeDeg === 0) return body;
+  const [uneven, pan, tilt, roll] = wanted.map((rows) => sumWaves(rows, count, rateHz));
   for (let i = 0; i < count; i += 1) {
-    const tS = i / rateHz;
     const going = gait.usualMps > 0 ? Math.min(MOST_SPEED_SHARE, speedMps[i] / gait.usualMps) : 1;
-    const step = 2 * Math.PI * gait.stepRateHz * tS + phase;
-    const size = going * (1 + STEP_SHARE * wavesAt(uneven, tS));
+    const step = 2 * Math.PI * gait.stepRateHz * (i / rateHz) + phase;
+    const size = going * (1 + STEP_SHARE * uneven[i]);
     body.bobM[i] = bobM * size * (Math.cos(step) + 0.1 * Math.cos(2 * step));
     body.swayM[i] = swayM * size * Math.sin(step / 2);
     body.leanDeg[i] = leanDeg * size * Math.sin(step / 2);
-    body.panDeg[i] = shakeDeg * wavesAt(pan, tS);
-    body.tiltDeg[i] = shakeDeg * wavesAt(tilt, tS);
-    body.rollDeg[i] = shakeDeg * wavesAt(roll, tS) + rig.shakeShare * body.leanDeg[i];
+    body.panDeg[i] = shakeDeg * pan[i];
+    body.tiltDeg[i] = shakeDeg * tilt[i];
+    body.rollDeg[i] = shakeDeg * roll[i] + rig.shakeShare * body.leanDeg[i];
   }
   return body;
 }

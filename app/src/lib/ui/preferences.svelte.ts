@@ -40,6 +40,14 @@ export function keepText(key: string, text: string): void {
   }
 }
 
+export function forgetText(key: string): void {
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // What keeps nothing has nothing to forget.
+  }
+}
+
 function stored(): z.infer<typeof PreferencesSchema> {
   try {
     return PreferencesSchema.catch(PreferencesSchema.parse({})).parse(JSON.parse(keptText(KEY) ?? '{}'));

@@ -10,8 +10,7 @@
   /** The shot through one focal length: its picture, and what it does. */
   interface Props {
     scene: Scene;
-    /** What it stands for at the start. */
-    wantedMm: number;
+    focalLengthMm: number;
     /** Makes the canvas the sheet that its picture is drawn on; null where nothing can be drawn. */
     sheet: Attachment<HTMLCanvasElement> | null;
     column: LensColumn | null;
@@ -19,12 +18,12 @@
     own: boolean;
     ontake: () => void;
   }
-  let { scene, wantedMm, sheet, column, own, ontake }: Props = $props();
+  let { scene, focalLengthMm, sheet, column, own, ontake }: Props = $props();
 
   const length = (m: number) => sayLength(m, preferences.units);
 </script>
 
-<article class:own aria-label="{trim(wantedMm, 1)} mm">
+<article class:own aria-label="{trim(focalLengthMm, 1)} mm">
   <div
     class="frame"
     style="aspect-ratio: {scene.delivery.widthPx} / {scene.delivery.heightPx}"

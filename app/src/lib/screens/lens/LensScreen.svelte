@@ -35,25 +35,6 @@
   const by = $derived(bench.compareBy);
   const focals = $derived([...new Set(bench.focalLengthsMm ?? usualFocals(shoot.kit.lenses, shot.focalLengthMm))]);
 
-  const ways = $derived(
-    focals.map((focalLengthMm) => {
-      const scene = sceneOf(shoot, withFocalLength(shoot, shot, focalLengthMm, by));
-      return { focalLengthMm, scene, samples: sampleShot(scene) };
-    }),
-  );
-  const pictures = hasWebGl2()
-    ? new Pictures(
-        () =>
-          Object.fromEntries(
-            ways.map(({ focalLengthMm, scene, samples: through }) => [
-              `${focalLengthMm}`,
-              { scene, samples: through, row: Math.min(session.row, through.count - 1) },
-            ]),
-          ),
-        () => playhead.playing,
-        true,
-      )
-    : null;
   /** Only what is listed, and only once it is read: a headline never outlives its numbers. */
   const columns = $derived.by(() => {
     const { answer, question, problem } = live.shown;
@@ -61,6 +42,35 @@
     const listed = answer.filter(({ focalLengthMm }) => focals.includes(focalLengthMm));
     return listed.length === focals.length ? listed : [];
   });
+  /**
+   * Each with its film for the picture. Where to stand for the same framing is searched off this thread: until that is
+   * known nothing new is drawn.
+   */
+  const ways = $derived(
+    focals.map((focalLengthMm) => {
+      const column = columns.find((row) => row.focalLengthMm === focalLengthMm) ?? null;
+      const here = by === 'spot' || focalLengthMm === shot.focalLengthMm;
+      const scene =
+        !here && column && live.shown.question
+          ? sceneOf(live.shown.question.shoot, column.shot)
+          : sceneOf(shoot, withFocalLength(shoot, shot, focalLengthMm, 'spot'));
+      return { focalLengthMm, column, scene, samples: here || column ? sampleShot(scene) : null };
+    }),
+  );
+  const pictures = hasWebGl2()
+    ? new Pictures(
+        () =>
+          Object.fromEntries(
+            ways.flatMap(({ focalLengthMm, scene, samples: through }) =>
+              through
+                ? [[`${focalLengthMm}`, { scene, samples: through, row: Math.min(session.row, through.count - 1) }]]
+                : [],
+            ),
+          ),
+        () => playhead.playing,
+        true,
+      )
+    : null;
   const seen = $derived.by(() => {
     const own = columns.find((column) => column.focalLengthMm === shot.focalLengthMm);
     return own
@@ -134,9 +144,9 @@
       {#each ways as way (way.focalLengthMm)}
         <LensCard
           scene={way.scene}
-          wantedMm={way.samples.wantedFocalLengthMm[0]}
+          focalLengthMm={way.focalLengthMm}
           sheet={pictures?.sheet(`${way.focalLengthMm}`) ?? null}
-          column={columns.find((column) => column.focalLengthMm === way.focalLengthMm) ?? null}
+          column={way.column}
           own={way.focalLengthMm === shot.focalLengthMm}
           ontake={() => take(way.focalLengthMm)}
         />

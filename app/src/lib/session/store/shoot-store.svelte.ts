@@ -3,6 +3,7 @@ import { forgetStates, loadShoot, removeShoot, saveShoot, stateOf, type Kept, ty
 import { forgetMemory, keepInMemory } from './memory';
 import { newId } from './new-id';
 import { isFull, storageTrouble } from './trouble';
+import { forgetUnsaved, putAway, type Unsaved } from './unsaved';
 
 /** From a change to its save: no later, however fast changes come. */
 const AUTOSAVE_MS = 100;
@@ -42,6 +43,8 @@ export class ShootStore {
   private saving: Promise<void> | null = null;
   private held = false;
   private awaited = false;
+  /** What is not saved yet was put away as the page was left. */
+  private away = false;
   /** While a drag or a run of key presses goes on, changes with the same name are one step. */
   private joined: string | null = null;
   private joinedMs = 0;
@@ -151,7 +154,29 @@ export class ShootStore {
     }
   }
 
-  /** Saves at once what is not saved yet, for when the page is left. */
+  /**
+   * The page is being left, maybe before a save can be over: what is not saved yet is put away as well, for
+   * `comeBack` of the next one.
+   */
+  leave(): void {
+    if (this.dirty && !this.elsewhere) {
+      putAway({ shoot: this.shoot, rev: this.rev });
+      this.away = true;
+    }
+    void this.saveNow();
+  }
+
+  /**
+   * Takes up what the page before this one put away, as a change that can be undone; where another tab has saved since,
+   * the save finds out.
+   */
+  comeBack({ shoot, rev }: Unsaved): void {
+    if (JSON.stringify(shoot) === JSON.stringify(this.shoot)) return;
+    this.rev = rev;
+    this.change(shoot);
+  }
+
+  /** Saves at once what is not saved yet. */
   async saveNow(): Promise<void> {
     clearTimeout(this.timer);
     this.timer = undefined;
@@ -218,6 +243,8 @@ export class ShootStore {
         this.saved = shoot;
         this.saveProblem = null;
         forgetMemory(shoot.id);
+        if (this.away) forgetUnsaved(shoot.id);
+        this.away = false;
         askToKeep();
       } else if (outcome === 'gone') this.elsewhere = { what: 'deleted' };
       else await this.keepBeside();

@@ -15,6 +15,7 @@
   import { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import { hearTabs } from '$lib/session/store/tabs';
   import { storageTrouble } from '$lib/session/store/trouble';
+  import { takeUnsaved } from '$lib/session/store/unsaved';
   import ElsewhereBar from '$lib/screens/frame/ElsewhereBar.svelte';
   import { exportShoot } from '$lib/session/exports';
   import ShootHeader from '$lib/screens/frame/ShootHeader.svelte';
@@ -51,8 +52,12 @@
       }
       const kept = (await loadShoot(id)) ?? (await unkept(id));
       if (id !== shootId) return;
-      if (kept) holder.store = new ShootStore(kept);
-      else problem = 'There is no such shoot in this browser. It may have been deleted, or made on another device.';
+      if (kept) {
+        const store = new ShootStore(kept);
+        const unsaved = takeUnsaved(id);
+        if (unsaved) store.comeBack(unsaved);
+        holder.store = store;
+      } else problem = 'There is no such shoot in this browser. It may have been deleted, or made on another device.';
     } catch (error) {
       const kept = await unkept(id).catch(() => null);
       if (kept) {
@@ -105,7 +110,7 @@
   /** Taking hold of something, or going to something else, ends a run of changes that are undone together. */
   const settle = () => holder.store?.settle();
 
-  const leave = () => void holder.store?.saveNow();
+  const leave = () => holder.store?.leave();
   const look = () => void holder.store?.lookAgain();
   onDestroy(leave);
   onDestroy(

@@ -1,0 +1,30 @@
+import { chromium } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { walkFields, pressButtons } from '../e2e/audit';
+import { under } from '../e2e/helpers';
+const browser = await chromium.launch({executablePath:'/usr/bin/chromium', args:['--no-sandbox','--enable-unsafe-swiftshader','--disable-quic','--no-first-run','--disable-background-networking','--disable-component-update','--disable-sync','--disable-3d-apis']});
+const threads=()=>{const m:Record<string,number>={};for(const p of readdirSync('/proc')){ if(!/^\d+$/.test(p))continue; try{ const main=readFileSync(`/proc/${p}/stat`,'utf8'); if(!main.includes('(chromium'))continue; const cmd=readFileSync(`/proc/${p}/cmdline`,'utf8'); const t=/--type=([a-z-]+)/.exec(cmd)?.[1]??'browser'; for(const tid of readdirSync(`/proc/${p}/task`)){const s=readFileSync(`/proc/${p}/task/${tid}/stat`,'utf8'); const name=/\((.*)\)/.exec(s)![1]; const f=s.slice(s.lastIndexOf(')')+2).split(' '); const k=t+'/'+name.replace(/\d+$/,''); m[k]=(m[k]||0)+(+f[11]+ +f[12])*10;}}catch{}}return m};
+const context=await browser.newContext({viewport:{width:1280,height:800},serviceWorkers:'block'});
+const keeper=await context.newPage(); await keeper.goto('http://localhost:4388/icon.svg');
+await context.addInitScript('globalThis.__name=(f)=>f');const page=await context.newPage();
+const [path,...words]=process.argv.slice(2);
+await page.goto('http://localhost:4388'+path);
+await page.waitForTimeout(3000);
+const c=await context.newCDPSession(page);
+await c.send('Profiler.enable'); await c.send('Profiler.setSamplingInterval',{interval:500});
+for(const word of words.length?words:['']){
+ if(word) await under(page,word);
+ const a=threads(),t=Date.now();
+ await c.send('Profiler.start');
+ const {walked,faults}=await walkFields(page);
+ const {profile}=await c.send('Profiler.stop') as any;
+ const b=threads();
+ console.log(word,walked.length,'fields',Date.now()-t,'ms',faults.slice(0,3));
+ console.log(JSON.stringify(Object.fromEntries(Object.entries(b).map(([k,v])=>[k,v-(a[k]||0)] as const).filter(([,v])=>v>100).sort((x,y)=>y[1]-x[1]))));
+ const dt=profile.timeDeltas; const self:any={},total:any={};const byId=new Map<number,any>(profile.nodes.map((n:any)=>[n.id,n]));const parent=new Map();for(const n of profile.nodes)for(const k of n.children||[])parent.set(k,n.id);
+ profile.samples.forEach((id:number,i:number)=>{const f=byId.get(id).callFrame;const k=f.functionName+' '+f.url.split('/').pop()+':'+f.lineNumber+':'+f.columnNumber;self[k]=(self[k]||0)+dt[i];
+ const seen=new Set();let x:any=id;while(x!==undefined){const g=byId.get(x).callFrame;const kk=g.functionName+' '+g.url.split('/').pop()+':'+g.lineNumber+':'+g.columnNumber;if(!seen.has(kk)){seen.add(kk);total[kk]=(total[kk]||0)+dt[i];}x=parent.get(x);}});
+ for(const [k,v] of Object.entries(self as Record<string,number>).sort((x,y)=>y[1]-x[1]).slice(0,16))console.log('  self',(v/1000).toFixed(0),k);
+ for(const [k,v] of Object.entries(total as Record<string,number>).sort((x,y)=>y[1]-x[1]).slice(0,24))console.log('  total',(v/1000).toFixed(0),k);
+}
+await browser.close();
