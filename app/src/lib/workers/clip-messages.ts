@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { type Clip, ClipSchema } from '@gentle-arc/core/model';
-import type { ClipSummary } from '@gentle-arc/core/take';
+import type { ClipSummary, TimesAsFilmed } from '@gentle-arc/core/take';
 import type { KeepsShoot } from './kept-shoot';
 
 /** A clip to be measured: nothing of it leaves the device. */
@@ -8,14 +8,14 @@ export const ClipQuestionSchema = z.object({
   file: z.instanceof(Blob),
   name: z.string(),
   /**
-   * What is made worse before it is measured, to try the measuring: noise of 0 to 1; a rolling shutter that takes so long
-   * from the upper to the lower edge, of pictures that move so fast, frame widths a second each.
+   * A film of our own of this shot, frame for frame: made worse before it is measured (noise of 0 to 1; a shutter that
+   * takes so long from the upper to the lower edge), and held against where the plan has its places go.
    */
-  spoilt: z
+  own: z
     .object({
+      shotId: z.string(),
       noise: z.number().min(0).max(0.3),
       rollingS: z.number().min(0).max(0.05),
-      rightwards: z.array(z.number()),
     })
     .nullable(),
 });
@@ -26,6 +26,8 @@ export interface MeasuredClip {
   summary: ClipSummary;
   /** It took so long, s. */
   tookS: number;
+  /** Of a film of our own; null of others. */
+  asFilmed: TimesAsFilmed | null;
 }
 
 /** A clip against its plan as the page shows it: both at the plan’s time. */
@@ -37,11 +39,6 @@ export interface ShownClip {
   seenSpeed: Float64Array;
   /** Of several clips of the shot: the best, by the id of its take, and why. */
   best: { id: string; why: string } | null;
-  /**
-   * How many times what was foretold was seen, of a film of our own that began with the plan, at its pace: of the whole
-   * picture and of near and far layers; null where they rest.
-   */
-  timesAsFilmed: { whole: number | null; near: number | null; far: number | null };
 }
 
 /** A clip of a shot, and all clips of the same shot by the ids of their takes. */

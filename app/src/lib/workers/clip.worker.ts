@@ -1,19 +1,24 @@
 import * as Comlink from 'comlink';
 import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
-import { bestClip, clipAgainstPlan, foretold, framesOfClip, timesAsFilmed } from '@gentle-arc/core/take';
+import { bestClip, clipAgainstPlan, foretold, framesOfClip } from '@gentle-arc/core/take';
 import { AgainstQuestionSchema, ClipQuestionSchema, type ClipWorker } from './clip-messages';
 import { KeptShoot } from './kept-shoot';
 import { measureClip } from './measure-clip';
 
 const kept = new KeptShoot();
 
+const filmOf = (shotId: string) => plannedFilm(sceneOf(kept.shoot, kept.shot(shotId)));
+
 const worker: ClipWorker = {
   sync: (patch) => kept.sync(patch),
-  measure: (message, onStep) => measureClip(ClipQuestionSchema.parse(message), onStep),
+  measure(message, onStep) {
+    const question = ClipQuestionSchema.parse(message);
+    return measureClip(question, question.own ? filmOf(question.own.shotId) : null, onStep);
+  },
   async against(message) {
     const { shotId, clip, clips } = AgainstQuestionSchema.parse(message);
-    const plan = foretold(plannedFilm(sceneOf(kept.shoot, kept.shot(shotId))));
+    const plan = foretold(filmOf(shotId));
     const frames = framesOfClip(clip);
     const { said, differences, rateHz, foretoldSpeed, seenSpeed } = clipAgainstPlan(plan, frames);
     return {
@@ -26,7 +31,6 @@ const worker: ClipWorker = {
         clips.length < 2
           ? null
           : bestClip(clips.map((row) => ({ id: row.id, against: clipAgainstPlan(plan, framesOfClip(row.clip)) }))),
-      timesAsFilmed: timesAsFilmed(plan, frames),
     };
   },
 };

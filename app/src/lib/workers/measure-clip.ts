@@ -1,7 +1,9 @@
 import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
 import type { Clip } from '@gentle-arc/core/model';
-import { ClipReader, clipSummary, type GreyFrame, greyOf, openCvTracker } from '@gentle-arc/core/take';
+import type { Film } from '@gentle-arc/core/motion';
+import { AsFilmed, ClipReader, clipSummary, greyOf, openCvTracker } from '@gentle-arc/core/take';
 import type { ClipQuestion, MeasuredClip } from './clip-messages';
+import { spoiling } from './spoiling';
 
 /** Longer clips are measured at fewer pictures a second, so that an hour of film is over before the day is. */
 const MOST_FRAMES = 30_000;
@@ -10,10 +12,11 @@ const MOST_WIDTH_PX = 960;
 
 /**
  * Reads a video picture by picture and follows what moves in it; memory does not grow with its length. A sentence where
- * this browser cannot read it.
+ * this browser cannot read it. `film`: of a film of our own, what it is of.
  */
 export async function measureClip(
-  { file, name, spoilt }: ClipQuestion,
+  { file, name, own }: ClipQuestion,
+  film: Film | null,
   onStep: (share: number) => void,
 ): Promise<MeasuredClip | string> {
   const began = performance.now();
@@ -30,7 +33,9 @@ export async function measureClip(
     const frameRateHz = Math.min(1000, Math.max(1, averagePacketRate));
     const every = Math.max(1, Math.ceil((durationS * frameRateHz) / MOST_FRAMES));
     const tracker = await openCvTracker();
-    const reader = new ClipReader(tracker);
+    const asFilmed = film && new AsFilmed(film);
+    const spoil = film && own && spoiling(film, own);
+    const reader = new ClipReader(tracker, asFilmed ? (picture, flows) => asFilmed.add(picture, flows) : undefined);
     const share = Math.min(1, MOST_WIDTH_PX / track.displayWidth);
     const [width, height] = [track.displayWidth, track.displayHeight].map((px) => Math.max(32, Math.round(px * share)));
     const canvas = new OffscreenCanvas(width, height);
@@ -46,7 +51,7 @@ export async function measureClip(
           sample.draw(paper, 0, 0, width, height);
           const pixels = paper.getImageData(0, 0, width, height).data;
           const grey = greyOf(pixels, width, height, 4);
-          reader.add(spoilt ? spoiltFrame(grey, spoilt, reader.count) : grey, sample.timestamp - firstS);
+          reader.add(spoil ? spoil(grey, reader.count) : grey, sample.timestamp - firstS);
           if (reader.count % 10 === 0) onStep(durationS > 0 ? Math.min(1, sample.timestamp / durationS) : 0);
         } finally {
           sample.close();
@@ -80,7 +85,8 @@ export async function measureClip(
       far: layer(frames, 'far', step),
     };
     onStep(1);
-    return { clip, summary, tookS: (performance.now() - began) / 1000 };
+    const tookS = (performance.now() - began) / 1000;
+    return { clip, summary, tookS, asFilmed: asFilmed?.times() ?? null };
   } catch (error) {
     return `${said} could not be read to its end (${(error as Error).message.slice(0, 120)}).`;
   } finally {
@@ -91,25 +97,3 @@ export async function measureClip(
 /** A layer’s speed; 0 where nothing was seen of it. */
 const layer = (frames: readonly { near: number; far: number }[], key: 'near' | 'far', step: number): number[] =>
   frames.filter((_, i) => i % step === 0).map((frame) => Number((frame[key] || 0).toFixed(4)));
-
-/** A picture with the noise of a small sensor on top, its lines read one after the other; the same for the same picture. */
-function spoiltFrame(frame: GreyFrame, spoilt: NonNullable<ClipQuestion['spoilt']>, index: number): GreyFrame {
-  const { noise, rollingS, rightwards } = spoilt;
-  const { widthPx, heightPx } = frame;
-  const pixels = new Uint8Array(frame.pixels.length);
-  const speedPx = (rightwards[Math.min(index, rightwards.length - 1)] ?? 0) * widthPx;
-  let state = index * 7919 + 17;
-  for (let y = 0; y < heightPx; y += 1) {
-    // Content has gone on by so much when this line is read.
-    const gone = speedPx * rollingS * (y / heightPx - 0.5);
-    for (let x = 0; x < widthPx; x += 1) {
-      const from = Math.min(widthPx - 1.001, Math.max(0, x - gone));
-      const k = Math.floor(from);
-      const at = y * widthPx + k;
-      const value = frame.pixels[at] + (frame.pixels[at + 1] - frame.pixels[at]) * (from - k);
-      state = (state * 48271) % 2147483647;
-      pixels[y * widthPx + x] = Math.max(0, Math.min(255, value + 255 * noise * (state / 1073741823.5 - 1)));
-    }
-  }
-  return { ...frame, pixels };
-}

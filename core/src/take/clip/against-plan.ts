@@ -11,7 +11,6 @@ import {
   paceOf,
   SCALES,
   shakeOf,
-  slope,
   speedOf,
 } from './clip-faults';
 import type { ClipFrame } from './clip-reader';
@@ -115,25 +114,3 @@ export const framesOfClip = (clip: Clip): ClipFrame[] =>
     followed: 1,
     repeated: false,
   }));
-
-/**
- * How many times what was foretold was seen of a clip that began with its plan, at its pace: of the whole picture and of
- * its layers; null where they rest.
- */
-export function timesAsFilmed(
-  plan: Foretold,
-  frames: readonly ClipFrame[],
-): { whole: number | null; near: number | null; far: number | null } {
-  const planS = Float64Array.from(plan.tS, (s) => s - plan.tS[0]);
-  const takeS = Float64Array.from(frames, ({ tS }) => tS - frames[0].tS);
-  const count = Math.max(2, Math.floor(planS[planS.length - 1] * ROWS_HZ) + 1);
-  const times = (...keys: (Key | 'near' | 'far')[]) => {
-    const planned = keys.flatMap((key) => [...evenly(planS, plan[key], ROWS_HZ, count)]);
-    const seen = keys.flatMap((key) => {
-      const column = Float64Array.from(frames, (frame) => frame[key]);
-      return [...evenly(takeS, column, ROWS_HZ, count)];
-    });
-    return slope(Float64Array.from(planned), Float64Array.from(seen));
-  };
-  return { whole: times('rightwards', 'upwards'), near: times('near'), far: times('far') };
-}

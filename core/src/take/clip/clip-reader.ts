@@ -37,7 +37,11 @@ export class ClipReader {
   private readonly steps: (Step | null)[] = [];
   private readonly rows: { tS: number; brightness: number; detail: number; difference: number }[] = [];
 
-  constructor(private readonly tracker: Tracker) {}
+  /** `onFollowed`: told which places were followed from a picture, counted from 0, to the next. */
+  constructor(
+    private readonly tracker: Tracker,
+    private readonly onFollowed?: (picture: number, flows: readonly Flow[]) => void,
+  ) {}
 
   /** The next picture. Throws a RangeError where it is of another size, or does not come after the one before. */
   add(frame: GreyFrame, tS: number): void {
@@ -50,10 +54,12 @@ export class ClipReader {
     if (before && tS <= before.tS)
       throw new RangeError(`Picture ${this.rows.length + 1} does not come after the one before.`);
     const difference = before ? differenceOf(before.frame, frame) : 1;
-    if (before)
-      this.steps.push(
-        difference === 0 ? STILL : stepOf(this.tracker.follow(before.frame, frame), frame, tS - before.tS),
-      );
+    if (before && difference === 0) this.steps.push(STILL);
+    else if (before) {
+      const flows = flowsOf(this.tracker.follow(before.frame, frame), frame);
+      this.onFollowed?.(this.rows.length - 1, flows);
+      this.steps.push(stepOf(flows, frame, tS - before.tS));
+    }
     this.rows.push({ tS, ...lookOf(frame), difference });
     this.before = { frame, tS };
   }
@@ -126,8 +132,8 @@ export function flowsOf({ before, after, count }: Tracked, { widthPx, heightPx }
   });
 }
 
-function stepOf(tracked: Tracked, frame: GreyFrame, stepS: number): Step | null {
-  const cells = cellFlows(flowsOf(tracked, frame), frame.widthPx / frame.heightPx, 1);
+function stepOf(flows: readonly Flow[], frame: GreyFrame, stepS: number): Step | null {
+  const cells = cellFlows(flows, frame.widthPx / frame.heightPx, 1);
   const whole: WholeMotion | null = wholeMotion(cells);
   if (!whole) return null;
   const layers = layersOf(cells, whole);

@@ -52,13 +52,15 @@ const middleFlow = (rows: readonly Flow[]): Flow => ({
 
 const DEG = 180 / Math.PI;
 const PASSES = 12;
-/** Residuals of more than so many times the middle one count for nothing (Tukey’s biweight). */
-const FAR_OFF = 4.685;
+/** Places off by more than so many standard deviations (from the middle one off) count less (Huber 1964: 1.345). */
+const FAR_OFF = 1.345;
+/** What counts for less than this does not move with the whole. */
+const FOLLOWS = 0.4;
 
 /**
  * The similarity (shift, turning, scale about the middle of the picture) that the places follow: least squares from the
- * middle shift on, places far off counting less and less (reweighted again and again with Tukey’s biweight; any textbook
- * of robust statistics), so that somebody who walks through does not move the whole. Null with fewer than three places.
+ * middle shift on, places far off counting less (reweighted again and again with Huber’s weights, 1964), so that somebody
+ * who walks through hardly moves the whole, and near and far things both count. Null with fewer than three places.
  */
 export function wholeMotion(flows: readonly Flow[]): WholeMotion | null {
   if (flows.length < 3) return null;
@@ -70,11 +72,10 @@ export function wholeMotion(flows: readonly Flow[]): WholeMotion | null {
       return Math.hypot(du - pu, dw - pw);
     });
     const scale = Math.max(1e-6, 1.4826 * middle([...off])) * FAR_OFF;
-    off.forEach((value, i) => (weights[i] = value < scale ? (1 - (value / scale) ** 2) ** 2 : 0));
-    if (weights.filter((weight) => weight > 0).length < 3) break;
+    off.forEach((value, i) => (weights[i] = value < scale ? 1 : scale / value));
     fit = fitted(flows, weights);
   }
-  const cells = weights.reduce((sum, v) => sum + (v > 0.1 ? 1 : 0), 0);
+  const cells = weights.reduce((sum, v) => sum + (v > FOLLOWS ? 1 : 0), 0);
   const [c, s] = [1 + fit.grow, fit.turn];
   return {
     right: fit.right,
@@ -123,14 +124,34 @@ function fitted(flows: readonly Flow[], weights: Float64Array): Fit {
   return { right: mdu - grow * mu + turn * mw, up: mdw - turn * mu - grow * mw, grow, turn };
 }
 
-/** Layers by how fast they go along the whole’s motion: near ones (the fastest third of the cells) and far ones. */
+/** How far the places of a picture lie from its middle, frame widths: root mean square at 16:9. */
+const RADIUS = 0.33;
+
+/** Shift, and what growing and turning move at a usual place beside it: four numbers of one kind, frame widths. */
+export const courseOf = ({ right, up, growth, turnDeg }: WholeMotion): [number, number, number, number] => [
+  right,
+  up,
+  growth * RADIUS,
+  (turnDeg / DEG) * RADIUS,
+];
+
+/**
+ * Layers by how fast they go along the whole’s shift: near ones (the fastest third of the cells) and far ones. Null where
+ * nothing shifts, or where growing and turning move more than that: then speed says where a thing is seen, not how far.
+ */
 export function layersOf(flows: readonly Flow[], whole: WholeMotion): { near: number; far: number } | null {
-  if (flows.length < 10) return null;
-  const speed = Math.hypot(whole.right, whole.up);
-  if (speed < 1e-5) return null;
-  const [x, y] = [whole.right / speed, whole.up / speed];
-  const along = flows.map(({ du, dw }) => du * x + dw * y).sort((a, b) => a - b);
-  const third = Math.max(1, Math.floor(along.length / 3));
+  const along = alongOf(whole);
+  if (!along || flows.length < 10) return null;
+  const speeds = flows.map(along).sort((a, b) => a - b);
+  const third = Math.max(1, Math.floor(speeds.length / 3));
   const mean = (rows: readonly number[]) => rows.reduce((sum, v) => sum + v, 0) / rows.length;
-  return { near: mean(along.slice(-third)), far: mean(along.slice(0, third)) };
+  return { near: mean(speeds.slice(-third)), far: mean(speeds.slice(0, third)) };
+}
+
+/** Speed of a place along the whole’s shift; null where that is not what moves the picture. */
+export function alongOf(whole: WholeMotion): ((flow: Flow) => number) | null {
+  const [right, up, growing, turning] = courseOf(whole);
+  const shift = Math.hypot(right, up);
+  if (shift < 1e-5 || shift < Math.hypot(growing, turning)) return null;
+  return ({ du, dw }) => (du * right + dw * up) / shift;
 }

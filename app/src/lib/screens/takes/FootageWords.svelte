@@ -31,7 +31,7 @@
   async function measure(file: File) {
     if (!shot) return;
     footage.said = null;
-    const found = await liveClip.measure(store.shoot, { file, name: file.name, spoilt: null });
+    const found = await liveClip.measure(store.shoot, { file, name: file.name, own: null });
     if (typeof found === 'string') {
       footage.said = found;
       return;
@@ -40,7 +40,7 @@
     footage.measured = { takeId: id, found };
     if (store.change(next)) onmade(id);
   }
-  const times = (value: number | null) => (value === null ? 'rests' : `${trim(value * 100, 1)}%`);
+  const share = (value: number | null) => (value === null ? 'nothing' : `${trim(value * 100, 1)}%`);
 </script>
 
 <section class="word-pane" aria-label="Measure footage">
@@ -84,14 +84,11 @@
       </p>
     {/if}
     {#if footage.tried && footage.tried.shotId === shot.id}
-      {@const { shown, tookS, frames: count } = footage.tried}
+      {@const { times, tookS, frames: count } = footage.tried}
       <p role="status" class="said">
-        Of what was foretold this was measured: of the whole picture <b>{times(shown.timesAsFilmed.whole)}</b>, of near
-        things
-        <b>{times(shown.timesAsFilmed.near)}</b>, of far ones <b>{times(shown.timesAsFilmed.far)}</b>; {count} frames in {trim(
-          tookS,
-          0,
-        )} s.
+        Of what was foretold this was measured: of the whole picture <b>{share(times.whole)}</b>, of near things
+        <b>{share(times.near)}</b>, of far ones <b>{share(times.far)}</b>; {count} frames in {trim(tookS, 0)} s.
+        {#if times.near === null}Near and far are told apart only where the picture goes by sideways.{/if}
       </p>
     {/if}
   {/if}

@@ -1,9 +1,9 @@
 import type { Shoot, Shot } from '@gentle-arc/core/model';
 import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
-import { foretold } from '@gentle-arc/core/take';
+import type { TimesAsFilmed } from '@gentle-arc/core/take';
 import type { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
-import type { MeasuredClip, ShownClip } from '$lib/workers/clip-messages';
+import type { MeasuredClip } from '$lib/workers/clip-messages';
 import type { LiveClip } from '$lib/workers/live-clip.svelte';
 
 /** What our own film is made worse by before it is measured: noise of a small sensor, and a shutter that rolls. */
@@ -19,7 +19,7 @@ export class Footage {
   measured = $state.raw<{ takeId: string; found: MeasuredClip } | null>(null);
   /** Our own film: being drawn, or measured; and what came of it. */
   filming = $state.raw<{ done: number; of: number } | null>(null);
-  tried = $state.raw<{ shotId: string; shown: ShownClip; tookS: number; frames: number } | null>(null);
+  tried = $state.raw<{ shotId: string; times: TimesAsFilmed; tookS: number; frames: number } | null>(null);
 
   constructor(private readonly live: LiveClip) {}
 
@@ -52,20 +52,14 @@ export class Footage {
         this.said = made ?? 'Filming was called off.';
         return;
       }
-      const { rightwards } = foretold(film);
       const found = await this.live.measure(shoot, {
         file: made,
         name: `${shot.name}, our own film`,
-        spoilt: { ...SPOILT, rightwards: [...rightwards] },
+        own: { shotId: shot.id, ...SPOILT },
       });
-      if (typeof found === 'string') {
-        this.said = found;
-        return;
-      }
-      const answered = await this.live.against.ask({ shoot, shotId: shot.id, clip: found.clip, clips: [] });
-      const { answer } = this.live.against;
-      if (answered && answer)
-        this.tried = { shotId: shot.id, shown: answer, tookS: found.tookS, frames: found.summary.frames };
+      if (typeof found === 'string') this.said = found;
+      else if (found.asFilmed)
+        this.tried = { shotId: shot.id, times: found.asFilmed, tookS: found.tookS, frames: found.summary.frames };
     } catch (error) {
       this.said = (error as Error).message;
     } finally {
