@@ -63,6 +63,26 @@ test('frames are drawn; a shot is taken away as video, and as pictures that its 
     [video.toString('base64'), Buffer.from(stills[first]).toString('base64')],
   );
   expect(apart).toBeLessThan(6);
+  await other.close();
+
+  // The film goes with a take: as stills of the screen, and measured as a clip of the camera.
+  await page.goto('/shoot/first-flush/takes?shot=shot-cut-whip-off');
+  await page.getByRole('button', { name: 'Take 1 counts the first take' }).click();
+  const clip = { name: 'screen.webm', mimeType: 'video/webm', buffer: video };
+  await page.getByLabel('A picture or a clip of the screen').setInputFiles(clip);
+  const strip = page.getByRole('img', { name: 'Of this take' });
+  await expect(strip).toBeVisible();
+  const sheet = await strip.evaluate((image: HTMLImageElement) => image.naturalWidth / image.naturalHeight);
+  // Four stills a row, two rows of them.
+  expect(sheet).toBeCloseTo((4 * 16) / (2 * 9), 1);
+  await page.getByRole('button', { name: 'Show large what is attached' }).click();
+  await page.getByRole('button', { name: 'Remove the picture' }).click();
+  await expect(strip).toHaveCount(0);
+  await page.getByRole('button', { name: 'Measure its footage' }).click();
+  await page.getByLabel('A clip', { exact: true }).setInputFiles(clip);
+  await expect(page.getByText('“screen.webm” is with this take: 1.4 s, 640 × 360.')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: 'The clip by itself' })).toBeVisible();
+  await expect(page.getByText(/At its fastest a thing crosses the picture in/)).toBeVisible();
 });
 
 test('a video is called off', async ({ page }) => {

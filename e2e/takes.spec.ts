@@ -143,6 +143,12 @@ test('what is no video gets a sentence', async ({ page }) => {
     .getByLabel('A clip', { exact: true })
     .setInputFiles({ name: 'notes.mp4', mimeType: 'video/mp4', buffer: Buffer.from('this is text') });
   await expect(page.getByText(/“notes\.mp4” is no video that can be read here/)).toBeVisible();
+  await page.getByRole('button', { name: 'Log', exact: true }).click();
+  await page.getByRole('button', { name: /^Take 1 counts the first take|^Again/ }).click();
+  await page
+    .getByLabel('A picture or a clip of the screen')
+    .setInputFiles({ name: 'screen.mp4', mimeType: 'video/mp4', buffer: Buffer.from('this is text') });
+  await expect(page.getByText(/“screen\.mp4” .*attach a picture of the screen/)).toBeVisible();
 });
 
 test('a recording that runs goes on while something else is looked at, and is laid on the shot it was begun for', async ({

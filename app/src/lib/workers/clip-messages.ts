@@ -30,11 +30,12 @@ export interface MeasuredClip {
   asFilmed: TimesAsFilmed | null;
 }
 
-/** A clip against its plan as the page shows it: both at the plan’s time. */
+/** A clip against its plan as the page shows it: both at the plan’s time, from `fromS` on. */
 export interface ShownClip {
   said: string;
   differences: { id: string; sentence: string; mend: string }[];
   rateHz: number;
+  fromS: number;
   foretoldSpeed: Float64Array;
   seenSpeed: Float64Array;
   /** Of several clips of the shot: the best, by the id of its take, and why. */

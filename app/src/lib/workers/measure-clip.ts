@@ -28,6 +28,8 @@ export async function measureClip(
     if (!track) return `${said} is no video that can be read here; export it as MP4 or WebM.`;
     if (!(await track.canDecode()))
       return `${said} is written in a way this browser cannot read; export it as H.264 or VP9.`;
+    if (await track.canBeTransparent())
+      return `${said} carries see-through parts, which cannot be read here; export it without them.`;
     const { averagePacketRate } = await track.computePacketStats(200);
     const durationS = await input.computeDuration();
     const frameRateHz = Math.min(1000, Math.max(1, averagePacketRate));

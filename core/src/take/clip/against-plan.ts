@@ -1,4 +1,4 @@
-import type { Clip } from '../../model';
+import { type Clip, trim } from '../../model';
 import { evenly } from '../../rehearse';
 import { alignPairs, type Alignment } from '../recorded/align';
 import {
@@ -20,7 +20,9 @@ import type { Foretold } from './foretold';
 export interface ClipAgainstPlan {
   aligned: Alignment;
   rateHz: number;
-  tS: Float64Array;
+  /** The part of the plan that is in the clip, on the cut’s clock. */
+  fromS: number;
+  toS: number;
   /** Speed of the whole picture, frame widths a second on the cut’s clock. */
   foretoldSpeed: Float64Array;
   seenSpeed: Float64Array;
@@ -29,6 +31,10 @@ export interface ClipAgainstPlan {
 }
 
 const ROWS_HZ = 50;
+/** What goes farther from one picture to the next cannot be followed, frame widths. Tried on our own films of whips. */
+const MOST_STEP_WIDTHS = 0.12;
+/** Less of the plan in a clip than this is said. */
+const NEARLY_ALL = 0.9;
 
 /** Holds what was measured of a clip against what its plan foretells. */
 export function clipAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]): ClipAgainstPlan {
@@ -45,36 +51,58 @@ export function clipAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]): C
   const count = Math.max(2, Math.floor(lastS * rateHz) + 1);
   const { delayS, stretch } = aligned;
   const atPlan = takeS.map((s) => (s - delayS) / stretch);
-  const planned = (column: Float64Array) => evenly(planS, column, rateHz, count);
+  // Before its first picture and after its last a clip says nothing.
+  const whole = aligned.by === 'nothing';
+  const first = whole ? 0 : Math.max(0, Math.ceil(atPlan[0] * rateHz - 1e-6));
+  const last = whole ? count - 1 : Math.min(count - 1, Math.floor(atPlan[atPlan.length - 1] * rateHz + 1e-6));
+  const within = (tS: Float64Array, column: Float64Array) =>
+    evenly(tS, column, rateHz, count).subarray(first, Math.max(last + 1, first + 2));
+  const planned = (column: Float64Array) => within(planS, column);
   // At the plan’s pace: what only took longer is told as pace.
-  const seen = (column: Float64Array) => evenly(atPlan, column, rateHz, count).map((v) => v * stretch);
+  const seen = (column: Float64Array) => within(atPlan, column).map((v) => v * stretch);
   const [foretoldOf, seenOf] = [
     Object.fromEntries(KEYS.map((key) => [key, planned(plan[key])])),
     Object.fromEntries(KEYS.map((key) => [key, seen(rates(key))])),
   ] as Record<Key, Float64Array>[];
   const speed = (of: Record<Key, Float64Array>) => of.rightwards.map((v, i) => Math.hypot(v, of.upwards[i]));
   const [foretoldSpeed, seenSpeed] = [speed(foretoldOf), speed(seenOf)];
-  const differences = [
-    ...paceOf(aligned, lastS),
-    ...speedOf(foretoldOf, seenOf),
-    ...layersApart(planned(plan.near), planned(plan.far), seen(rates('near')), seen(rates('far'))),
-    ...endsOf(foretoldSpeed, seenSpeed, rateHz),
-    ...shakeOf(foretoldOf, seenOf, rateHz),
-  ].sort((a, b) => b.weight - a.weight);
+  const [fromS, toS] = [first / rateHz, last / rateHz];
+  const frameRateHz = (frames.length - 1) / Math.max(1e-3, takeS[takeS.length - 1]);
+  const tooFast = foretoldSpeed.map((v) => (v > MOST_STEP_WIDTHS * frameRateHz ? 1 : 0));
+  for (const key of KEYS) seenOf[key].forEach((_, i) => (seenOf[key][i] = tooFast[i] ? NaN : seenOf[key][i]));
+  const differences = whole
+    ? []
+    : [
+        ...paceOf(aligned, lastS),
+        ...speedOf(foretoldOf, seenOf),
+        ...layersApart(planned(plan.near), planned(plan.far), seen(rates('near')), seen(rates('far'))),
+        ...(tooFast.includes(1) ? [] : endsOf(foretoldSpeed, seenSpeed, rateHz, fromS)),
+        ...shakeOf(foretoldOf, seenOf, rateHz),
+      ].sort((a, b) => b.weight - a.weight);
   return {
     aligned,
     rateHz,
-    tS: Float64Array.from({ length: count }, (_, i) => i / rateHz),
+    fromS,
+    toS,
     foretoldSpeed,
     seenSpeed: seenSpeed.map((v) => v / stretch),
     differences,
-    said:
-      aligned.by === 'nothing'
-        ? 'The clip does not move as the plan foretells: is it a clip of another shot?'
-        : differences.length === 0
-          ? 'The clip moves as the plan foretells.'
-          : `${differences[0].sentence} ${differences[0].mend}`,
+    said: [
+      saidOf(aligned, differences),
+      ...(!whole && toS - fromS < NEARLY_ALL * lastS
+        ? [`Of the plan’s ${trim(lastS, 1)} s, ${trim(fromS, 1)} to ${trim(toS, 1)} s are in the clip.`]
+        : []),
+      ...(tooFast.includes(1)
+        ? ['Where it goes by too fast to be followed from picture to picture, nothing is said.']
+        : []),
+    ].join(' '),
   };
+}
+
+function saidOf({ by }: Alignment, differences: readonly ClipDifference[]): string {
+  if (by === 'nothing') return 'The clip does not move as the plan foretells: is it a clip of another shot?';
+  if (differences.length === 0) return 'The clip moves as the plan foretells.';
+  return `${differences[0].sentence} ${differences[0].mend}`;
 }
 
 /** Which of several clips of one shot is best, and why: the one whose faults weigh least. */

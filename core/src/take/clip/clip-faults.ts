@@ -11,7 +11,15 @@ export interface ClipDifference {
 }
 
 /** Common practice, no published source. */
-const FREE = { pace: 0.06, speed: 0.1, layers: 0.15, growth: 0.15, jerk: 1.8, shakeWidths: 0.002 } as const;
+const FREE = {
+  pace: 0.06,
+  speed: 0.1,
+  layers: 0.15,
+  growth: 0.15,
+  jerk: 1.8,
+  shakeWidths: 0.002,
+  fastWidths: 0.5,
+} as const;
 export const KEYS = ['rightwards', 'upwards', 'turnDegps', 'growthPerS'] as const;
 export type Key = (typeof KEYS)[number];
 /** Frame widths at the edge of the picture that one unit of each moves. */
@@ -113,7 +121,8 @@ export function layersApart(
   ];
 }
 
-export function endsOf(plan: Float64Array, seen: Float64Array, rateHz: number): ClipDifference[] {
+/** How hard it begins and stops; rows begin at `fromS`. */
+export function endsOf(plan: Float64Array, seen: Float64Array, rateHz: number, fromS: number): ClipDifference[] {
   const push = (speed: Float64Array, from: number, to: number) => {
     const rows = Math.max(1, Math.round(0.1 * rateHz));
     let most = { value: 0, row: from };
@@ -135,7 +144,7 @@ export function endsOf(plan: Float64Array, seen: Float64Array, rateHz: number): 
       rows.push({
         id,
         sentence:
-          `It ${words} at ${trim(found.row / rateHz, 1)} s: ${trim(found.value * 100, 0)}% of the width a second, each ` +
+          `It ${words} at ${trim(fromS + found.row / rateHz, 1)} s: ${trim(found.value * 100, 0)}% of the width a second, each ` +
           `second, where ${trim(planned.value * 100, 0)} are foretold.`,
         mend,
         weight: found.value / free,
@@ -144,7 +153,10 @@ export function endsOf(plan: Float64Array, seen: Float64Array, rateHz: number): 
   return rows;
 }
 
-/** To and fro that is not foretold, within a second. */
+/**
+ * To and fro that is not foretold, within a second; where the plan itself goes by fast nobody sees it, and a whip that
+ * comes a little late is none.
+ */
 export function shakeOf(
   plan: Record<Key, Float64Array>,
   seen: Record<Key, Float64Array>,
@@ -159,6 +171,8 @@ export function shakeOf(
     );
     let most = 0;
     for (let i = 0; i + rows < path.length; i += rows >> 1) {
+      const fast = (v: number) => !(Math.abs(v * SCALES[key]) < FREE.fastWidths);
+      if (plan[key].subarray(i, i + rows).some(fast) || seen[key].subarray(i, i + rows).some(Number.isNaN)) continue;
       const part = path.subarray(i, i + rows);
       const line = (part[rows - 1] - part[0]) / (rows - 1);
       const off = part.map((v, k) => v - part[0] - line * k);

@@ -245,3 +245,41 @@ describe('a clip held against its plan', () => {
     expect(best?.why).toMatch(/^It moves as the plan foretells. The next best: /);
   });
 });
+
+describe('a clip of every plan of the demo', () => {
+  const shoot = demoShoot();
+  // A time-lapse of hours has no clip of its own motion.
+  const plans = shoot.shots
+    .filter(({ timing }) => timing.durationS < 60)
+    .map((shot) => ({ name: shot.name, plan: foretold(plannedFilm(sceneOf(shoot, shot))) }));
+  const clipOf = (plan: (typeof plans)[0]['plan'], from: number, to: number): ClipFrame[] =>
+    [...plan.tS].slice(from, to).map((tS, k) => ({
+      tS,
+      rightwards: plan.rightwards[from + k],
+      upwards: plan.upwards[from + k],
+      turnDegps: plan.turnDegps[from + k],
+      growthPerS: plan.growthPerS[from + k],
+      near: plan.near[from + k],
+      far: plan.far[from + k],
+      brightness: 0.5,
+      detail: 0.1,
+      followed: 1,
+      repeated: false,
+    }));
+
+  it.each(plans)('that is “$name” as it was planned has nothing to be said against it', ({ plan }) => {
+    expect(clipAgainstPlan(plan, clipOf(plan, 0, plan.tS.length)).differences).toEqual([]);
+  });
+  it('that is only the middle of it is taken for a part of it, and is not blamed for the rest', () => {
+    const said = plans.map(({ name, plan }) => {
+      const n = plan.tS.length;
+      const part = clipAgainstPlan(plan, clipOf(plan, Math.floor(n * 0.2), Math.floor(n * 0.85)));
+      return { name, ids: part.differences.map(({ id }) => id), said: part.said };
+    });
+    // An even move that is cut at both ends fits at many paces: of two of these something is said all the same.
+    const wrong = said.filter(({ ids }) => ids.length > 0);
+    expect(wrong.length).toBeLessThanOrEqual(2);
+    for (const { said: words, ids } of said)
+      if (ids.length === 0) expect(words).toMatch(/Of the plan’s [\d.]+ s, |is it a clip of another shot/);
+  });
+});

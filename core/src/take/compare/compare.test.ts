@@ -52,6 +52,29 @@ describe.each(shots)('a take of a $kind', ({ film }) => {
     }
   });
 
+  it('of which only a part was recorded is laid on that part, says so, and is not blamed for the rest', () => {
+    for (const [from, to] of [
+      [0.2, 0.85],
+      [0.3, 1],
+      [0, 0.7],
+    ]) {
+      const found = compared(
+        film,
+        recorded(film, (row) => {
+          const part = (column: Float64Array) =>
+            column.slice(Math.floor(from * column.length), Math.floor(to * column.length));
+          row.tS = part(row.tS);
+          everyColumn(row, part);
+        }),
+      );
+      expect(idsOf(found)).toEqual([]);
+      // A rack rests at both ends: what is missing there is no part of it.
+      const { start, end } = found.aligned.cut;
+      if (start || end)
+        expect(found.untold.join(' ')).toMatch(/Only [\d.]+ to [\d.]+ s of the plan’s [\d.]+ s were recorded/);
+    }
+  });
+
   it('that was slower or faster says so, by how much, and nothing else', () => {
     for (const stretch of [0.75, 1.3]) {
       const found = compared(
@@ -185,7 +208,7 @@ describe('the end of a take', () => {
       atOtherTimes(row, (s) => s + 0.12 * Math.sin((2 * Math.PI * (s - seconds / 2)) / seconds) * seconds * 0.3);
       row.tS = row.tS.map((s) => s * 1.2);
     });
-    const laid = { delayS: 0, stretch: 1.2, by: 'motion', alike: 1 } as const;
+    const laid = { delayS: 0, stretch: 1.2, by: 'motion', alike: 1, cut: { start: false, end: false } } as const;
     const found = compareTake(film, takenFrom(record, film), laid);
     for (const { id, planned, measured, mend, sentence } of found.differences) {
       if (!id.endsWith('-rate') || planned === null) continue;

@@ -3,7 +3,7 @@ import type { Film } from '../../motion';
 import { logDimensionlessJerk, spectralArcLength } from '../../image';
 import { align, type Alignment } from '../recorded/align';
 import type { Taken } from '../recorded/taken';
-import { type Difference, hold, type Held } from './held';
+import { type Difference, hold, type Held, planS } from './held';
 import { judgeSteadiness } from './judge-steadiness';
 import { judgeStroke } from './judge-strokes';
 import { going, type Stroke, strokesOf } from './strokes';
@@ -106,8 +106,16 @@ function smoothness({ count, rateHz: heldHz }: Held, rate: Float64Array, stretch
   };
 }
 
-function untold({ plan, take, aligned, taken }: Held, strokes: readonly Stroke[]): string[] {
+function untold(held: Held, strokes: readonly Stroke[]): string[] {
+  const { plan, take, aligned, taken } = held;
   const rows: string[] = [];
+  const [fromS, toS] = [held.recordedFrom, Math.min(held.last, held.recordedTo)].map((row) => planS(held, row));
+  const lastS = planS(held, held.last);
+  if ((aligned.cut.start && fromS > 0.1) || (aligned.cut.end && lastS - toS > 0.1))
+    rows.push(
+      `Only ${trim(Math.max(0, fromS), 1)} to ${trim(toS, 1)} s of the plan’s ${trim(lastS, 1)} s were recorded: the rest ` +
+        'is taken as planned.',
+    );
   if (!take.xM) rows.push('Where it was is not recorded: travel is shown as planned.');
   if (!take.panDeg) rows.push('Where it looked is not recorded: turning is shown as planned.');
   else if (!taken.northKnown) rows.push('Bearings count from where the recording began: they were laid on the plan’s.');

@@ -29,7 +29,8 @@ export interface Difference {
 
 /**
  * A take laid on its plan: both at the plan’s own time, `rateHz` rows a second, from `AROUND_S` before it begins to
- * `AROUND_S` after its end. Where a recording does not reach it stays at its first or last row.
+ * `AROUND_S` after its end. Where a recording does not reach it stays at its first or last row; where it was begun or
+ * ended while things moved, it goes on as planned.
  */
 export interface Held {
   film: Film;
@@ -82,7 +83,16 @@ export function hold(film: Film, taken: Taken, aligned: Alignment): Held {
       return [key, column && evenly(takeS, column, rateHz, count)];
     }),
   ) as Held['take'];
+  const [startRow, endRow] = [takeS[0], takeS[taken.count - 1]].map((s) => s * rateHz);
+  const recordedFrom = Math.min(last, Math.max(0, Math.ceil(startRow - 1e-6)));
+  const recordedTo = Math.max(first, Math.min(count - 1, Math.floor(endRow + 1e-6)));
   if (take.panDeg && !taken.northKnown) onPlansBearing(take.panDeg, planned(filmed.panDeg));
+  for (const key of Object.keys(plan) as TakenColumn[]) {
+    const [planned, column] = [plan[key], take[key]];
+    if (!planned || !column) continue;
+    if (aligned.cut.start) asPlanned(column, planned, recordedFrom, 0);
+    if (aligned.cut.end) asPlanned(column, planned, recordedTo, count - 1);
+  }
   if (take.zM && take.xM && take.yM && rateHz >= 8) {
     // What goes up and down beside the plan, at the beat of steps, is bob; what the plan itself does is not.
     const { xM, yM, zM } = take;
@@ -104,13 +114,19 @@ export function hold(film: Film, taken: Taken, aligned: Alignment): Held {
     count,
     first,
     last,
-    recordedFrom: Math.min(last, Math.max(0, Math.ceil(takeS[0] * rateHz))),
-    recordedTo: Math.max(first, Math.min(count - 1, Math.floor(takeS[taken.count - 1] * rateHz))),
+    recordedFrom,
+    recordedTo,
     plan,
     take,
     widthsPerDeg: (focal * Math.PI) / 180 / filmed.frameWidthMm,
     distanceM: Math.min(1000, Math.max(0.3, mean(filmed.subjectDistanceM))),
   };
+}
+
+/** From a row on to another a column goes on from where it is, as its plan does. */
+function asPlanned(column: Float64Array, plan: Float64Array, from: number, to: number): void {
+  const off = column[from] - plan[from];
+  for (let i = Math.min(from, to); i <= Math.max(from, to); i += 1) column[i] = plan[i] + off;
 }
 
 /** Bearings that count from anywhere are laid on the plan’s, by their middle difference, in place. */

@@ -81,8 +81,12 @@ function tiltOf(held: Held): Difference[] {
 }
 
 function wayOf(held: Held): Difference[] {
-  const { plan, take, first, last, distanceM } = held;
-  if (!plan.xM || !plan.yM || !plan.zM || !take.xM || !take.yM || !take.zM) return [];
+  const { plan, take, distanceM } = held;
+  // What was not recorded is taken as planned: it says nothing of the way.
+  const { cut } = held.aligned;
+  const first = cut.start ? Math.max(held.first, held.recordedFrom) : held.first;
+  const last = cut.end ? Math.min(held.last, held.recordedTo) : held.last;
+  if (last <= first || !plan.xM || !plan.yM || !plan.zM || !take.xM || !take.yM || !take.zM) return [];
   let worst = { off: 0, row: first };
   let sum = 0;
   for (let i = first; i <= last; i += 1) {
@@ -114,11 +118,13 @@ function wayOf(held: Held): Difference[] {
 const NEAR_S = 2;
 
 /** From a place of the take to the way of the plan, m: what is early or late is not off its way. */
-function nearest({ plan, take, rateHz }: Held, row: number): number {
+function nearest({ plan, take, rateHz, aligned }: Held, row: number): number {
   const [x, y, z] = [take.xM?.[row] ?? 0, take.yM?.[row] ?? 0, take.zM?.[row] ?? 0];
   const { xM, yM, zM } = plan;
   if (!xM || !yM || !zM) return 0;
-  const around = Math.max(2, Math.round(NEAR_S * rateHz));
+  // Of an even move that was recorded from its middle to its middle nobody knows when it was where.
+  const { cut } = aligned;
+  const around = cut.start && cut.end ? xM.length : Math.max(2, Math.round(NEAR_S * rateHz));
   let least = Infinity;
   for (let i = Math.max(0, row - around); i < Math.min(xM.length - 1, row + around); i += 1) {
     const [dx, dy, dz] = [xM[i + 1] - xM[i], yM[i + 1] - yM[i], zM[i + 1] - zM[i]];

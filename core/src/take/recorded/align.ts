@@ -10,7 +10,11 @@ export interface Alignment {
   by: 'motion' | 'start' | 'nothing';
   /** How alike they move, −1 to 1; null: nothing that moves in the plan was recorded. */
   alike: number | null;
+  /** The recording begins, or ends, while things move: what of the plan lies beyond was not recorded. */
+  cut: { start: boolean; end: boolean };
 }
+
+const UNCUT: Alignment['cut'] = { start: false, end: false };
 
 /** What moves, of plan and recording, in one unit each: rates a second at even rows. */
 interface Channel {
@@ -30,6 +34,14 @@ const STRETCHES = Array.from({ length: 41 }, (_, i) => 2 ** ((i - 20) / 20));
 /** What is recorded before and after counts against it: that much of it, s. */
 const AROUND_S = 1.5;
 const LEAST_ALIKE = 0.5;
+/** A recording that begins or ends faster than this, of its fastest, is part of a move; so alike that part has to be. */
+const CUT = { share: 0.25, withinS: 0.2, alike: 0.9, better: 0.005, pace: 0.05 } as const;
+/** A part that goes as fast as planned may be so much less alike. */
+const AS_GOOD = 0.01;
+/** A part is not longer than what it is of, or hardly. */
+const PART_MOST = 1.3;
+/** Of what could lie on the plan, at least so much of a part does. */
+const PART_LEAST = 0.8;
 const DEG = Math.PI / 180;
 
 /**
@@ -58,27 +70,48 @@ export function alignPairs(planS: Float64Array, takeS: Float64Array, pairs: read
   const lastS = Math.max(1, planS[planS.length - 1]);
   const coarseHz = Math.max(Math.min(COARSE.hz, COARSE.rows / lastS), Math.min(100, COARSE.leastRows / lastS));
   const coarse = channels(planS, takeS, pairs, coarseHz, SMOOTH_S.coarse);
-  if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', alike: null };
-  let best = { delayS: 0, stretch: 1, by: 'motion' as const, alike: -1 };
+  if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', alike: null, cut: UNCUT };
+  const cut = cutEnds(coarse, coarseHz);
+  let best = { delayS: 0, stretch: 1, by: 'motion' as const, alike: -1, cut };
   for (const stretch of STRETCHES) {
     const found = bestDelay(coarse, stretch, coarseHz, null);
     // Where two fit as well, the one nearer to the plan’s pace.
-    if (found.alike > best.alike + 1e-4 * (1 + Math.abs(Math.log2(stretch)))) best = { ...best, ...found, stretch };
+    if (found.alike > best.alike + 1e-4 * (1 + Math.abs(Math.log2(stretch))))
+      best = { ...best, delayS: found.delayS, alike: found.alike, stretch };
   }
   const fineHz = Math.max(coarseHz, Math.min(FINE.hz, FINE.rows / lastS));
   const fine = channels(planS, takeS, pairs, fineHz, SMOOTH_S.fine);
   const again = bestDelay(fine, best.stretch, fineHz, { about: best.delayS, withinS: 1 / coarseHz });
-  best = { ...best, ...again };
+  best = { ...best, delayS: again.delayS, alike: again.alike };
   for (let width = 0.06; width > 0.0006; width /= 2.5)
     for (let climbs = 0; climbs < 4; climbs += 1) {
       const from = best;
       for (const stretch of [-1, -0.5, 0, 0.5, 1].map((k) => from.stretch * (1 + k * width))) {
         const found = bestDelay(fine, stretch, fineHz, { about: from.delayS, withinS: Math.max(0.04, width * lastS) });
-        if (found.alike > best.alike) best = { ...best, ...found, stretch };
+        if (found.alike > best.alike) best = { ...best, delayS: found.delayS, alike: found.alike, stretch };
       }
       if (best === from) break;
     }
-  return best.alike >= LEAST_ALIKE ? best : { ...best, delayS: 0, stretch: 1, by: 'nothing' };
+  // Finely all over: how fast it goes tells one even stretch of it from another.
+  const isShort = takeS[takeS.length - 1] < PART_MOST * lastS;
+  const part = isShort && (cut.start || cut.end) ? bestDelay(fine, 1, fineHz, null, true) : null;
+  if (part && isLikelier(part, best)) return { ...best, delayS: part.delayS, alike: part.alike, stretch: 1 };
+  return best.alike >= LEAST_ALIKE ? best : { ...best, delayS: 0, stretch: 1, by: 'nothing', cut: UNCUT };
+}
+
+/** Whether a recording begins, and whether it ends, in the middle of a move. */
+function cutEnds(rows: readonly Channel[], rateHz: number): Alignment['cut'] {
+  const speed = rows[0].take.map((_, i) => Math.hypot(...rows.map(({ take }) => take[i])));
+  const free = CUT.share * speed.reduce((a, v) => Math.max(a, v), 0);
+  const edge = Math.max(1, Math.round(CUT.withinS * rateHz));
+  return { start: mean(speed.subarray(0, edge)) > free, end: mean(speed.subarray(-edge)) > free };
+}
+
+/** Whether it is rather a part of the plan, at its pace, than all of it at another. */
+function isLikelier(part: { alike: number; times: number }, whole: { alike: number; stretch: number }): boolean {
+  if (part.alike < CUT.alike || Math.abs(whole.stretch - 1) < CUT.pace) return false;
+  const asPlanned = part.times > 0 && Math.abs(Math.log(part.times)) < CUT.pace;
+  return part.alike > whole.alike + (asPlanned ? -AS_GOOD : CUT.better);
 }
 
 /** What both plan and recording have, counted in metres at the subject’s distance. */
@@ -129,45 +162,59 @@ function rate(column: Float64Array, rateHz: number, scale: number, smoothS: numb
   });
 }
 
-/** The delay at which a recording is most like the plan at one pace. Rates are as much smaller as it is slower. */
+/**
+ * The delay at which a recording is most like the plan at one pace. Rates are as much smaller as it is slower. `part`: what
+ * of the plan was not recorded does not count against it.
+ */
 function bestDelay(
   rows: readonly Channel[],
   stretch: number,
   rateHz: number,
   near: { about: number; withinS: number } | null,
-): { delayS: number; alike: number } {
+  part = false,
+): { delayS: number; alike: number; times: number } {
   const [{ plan: first, take: recorded }] = rows;
   const count = Math.max(2, Math.round((first.length - 1) * stretch) + 1);
   const around = Math.round(AROUND_S * rateHz);
   const plans = rows.map(({ plan }) => stretched(plan, count));
-  const planSquare = plans.reduce((sum, plan) => sum + squares(plan), 0);
-  // Squares of all before a row: what is recorded in a window is a difference of two.
-  const sums = new Float64Array(recorded.length + 1);
-  for (let i = 0; i < recorded.length; i += 1)
-    sums[i + 1] = sums[i] + rows.reduce((sum, { take }) => sum + take[i] ** 2, 0);
-  const upTo = (row: number) => sums[Math.min(recorded.length, Math.max(0, row))];
+  const plannedBefore = squaresBefore(plans);
+  const recordedBefore = squaresBefore(rows.map(({ take }) => take));
+  const upTo = (row: number) => recordedBefore[Math.min(recorded.length, Math.max(0, row))];
+  const least = PART_LEAST * Math.min(count, recorded.length);
   const [from, to] = near
     ? [Math.round((near.about - near.withinS) * rateHz), Math.round((near.about + near.withinS) * rateHz)]
     : [-Math.round(count * 0.5), recorded.length - Math.round(count * 0.5)];
-  const alikeAt = (delay: number) => {
+  /** How alike it moves, how many times as fast, and what is to be greatest: of a part, how nearly it is the same. */
+  const at = (delay: number) => {
+    const [start, end] = [Math.max(0, -delay), Math.min(count, recorded.length - delay)];
+    const square = upTo(delay + count + around) - upTo(delay - around);
+    const planSquare = part ? plannedBefore[Math.max(start, end)] - plannedBefore[start] : plannedBefore[count];
+    if ((part && end - start < least) || !(square > 0) || !(planSquare > 0)) return { alike: 0, times: 0, fits: 0 };
     let product = 0;
     for (const [k, { take }] of rows.entries()) {
       const plan = plans[k];
-      const [start, end] = [Math.max(0, -delay), Math.min(count, take.length - delay)];
       for (let i = start; i < end; i += 1) product += plan[i] * take[i + delay];
     }
-    const square = upTo(delay + count + around) - upTo(delay - around);
-    return square > 0 ? product / Math.sqrt(planSquare * square) : 0;
+    const alike = product / Math.sqrt(planSquare * square);
+    return { alike, times: product / planSquare, fits: part ? (2 * product) / (planSquare + square) : alike };
   };
-  let best = { row: from, alike: -Infinity };
-  for (let delay = from; delay <= to; delay += 1) {
-    const alike = alikeAt(delay);
-    if (alike > best.alike) best = { row: delay, alike };
+  let best = { row: from, ...at(from) };
+  for (let row = from + 1; row <= to; row += 1) {
+    const found = at(row);
+    if (found.fits > best.fits) best = { row, ...found };
   }
-  const [a, b, c] = [alikeAt(best.row - 1), best.alike, alikeAt(best.row + 1)];
+  const [a, b, c] = [at(best.row - 1).fits, best.fits, at(best.row + 1).fits];
   const bend = a - 2 * b + c;
   const off = bend < 0 ? Math.min(0.5, Math.max(-0.5, (a - c) / (2 * bend))) : 0;
-  return { delayS: (best.row + off) / rateHz, alike: best.alike };
+  return { delayS: (best.row + off) / rateHz, alike: best.alike, times: best.times };
+}
+
+/** Squares of all rows before each: what lies in a window is a difference of two. */
+function squaresBefore(columns: readonly Float64Array[]): Float64Array {
+  const [{ length }] = columns;
+  const sums = new Float64Array(length + 1);
+  for (let i = 0; i < length; i += 1) sums[i + 1] = sums[i] + columns.reduce((sum, column) => sum + column[i] ** 2, 0);
+  return sums;
 }
 
 function stretched(plan: Float64Array, count: number): Float64Array {

@@ -61,7 +61,7 @@
           take: percent(shown.seenSpeed),
         }}
         rateHz={shown.rateHz}
-        fromS={0}
+        fromS={shown.fromS}
         names={['foretold', 'seen']}
       />
       <Legend of="Of the whole picture, in per cent of its width a second:" plan="foretold" take="seen" />

@@ -89,7 +89,7 @@
           size={28}
           onchange={(word) => set(take.id, { word })}
         />
-        <ScreenPhoto {take} onchange={(photo) => set(take.id, { photo })} />
+        {#key take.id}<ScreenPhoto {take} onchange={(id, photo) => set(id, { photo })} />{/key}
       </p>
       <p class="more">
         <button class="link" onclick={() => onlook(take.id, 'motion')}
