@@ -155,26 +155,35 @@ export async function nudgeNumbers(page: Page): Promise<void> {
 
 /**
  * Presses every button of a screen's main part once, as far as it is there. What a press changed in the shoot (Undo
- * comes alive) one undo takes back; what it opened is closed again. Gives back what is wrong.
+ * comes alive) one undo takes back; what it opened is closed again. `stay`: the words of the screen are not pressed, so
+ * that what lies under the open one is. Gives back what is wrong.
  */
-export async function pressButtons(page: Page, path: string): Promise<{ pressed: string[]; faults: string[] }> {
+export async function pressButtons(
+  page: Page,
+  path: string,
+  stay = false,
+): Promise<{ pressed: string[]; faults: string[] }> {
   const faults: string[] = [];
   const pressed: string[] = [];
   const undo = page.getByRole('button', { name: 'Undo', exact: true });
-  const names = await page.evaluate(() => {
-    // Of a list's rows the first two: the others are the same again.
-    const rowOf = (button: Element) => {
-      const row = button.closest('li');
-      return row?.parentElement ? [...row.parentElement.children].indexOf(row) : 0;
-    };
-    return [
-      ...new Set(
-        [...document.querySelectorAll('main button')]
-          .filter((button) => button.checkVisibility() && rowOf(button) < 2)
-          .map((button) => button.getAttribute('aria-label') ?? button.textContent.trim()),
-      ),
-    ];
-  });
+  const names = await page.evaluate(
+    (leftOut) => {
+      // Of a list's rows the first two: the others are the same again.
+      const rowOf = (button: Element) => {
+        const row = button.closest('li');
+        return row?.parentElement ? [...row.parentElement.children].indexOf(row) : 0;
+      };
+      return [
+        ...new Set(
+          [...document.querySelectorAll('main button')]
+            .filter((button) => button.checkVisibility() && rowOf(button) < 2)
+            .filter((button) => leftOut === null || !button.closest(leftOut))
+            .map((button) => button.getAttribute('aria-label') ?? button.textContent.trim()),
+        ),
+      ];
+    },
+    stay ? '[role=group][aria-label^="More of"]' : null,
+  );
   for (const name of names) {
     const before = await heldBy(page);
     const found = await page.evaluate((wanted) => {

@@ -139,3 +139,23 @@ for (const path of PRESSED)
     expect(pressed.length).toBeGreaterThan(0);
     expect(errors).toEqual([]);
   });
+
+for (const word of ['Motion', 'Footage', 'My hands', 'Report'])
+  test(`every button under “${word}” of Takes is pressed, breaks nothing, and one undo takes back what it changed`, async ({
+    page,
+  }) => {
+    const path = '/shoot/first-flush/takes?shot=shot-map';
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    await page.addInitScript(() => (window.print = () => undefined));
+    await page.goto(path);
+    await page
+      .getByRole('group', { name: 'More of these takes' })
+      .getByRole('button', { name: word, exact: true })
+      .click();
+    await page.waitForTimeout(1500);
+    const { pressed, faults } = await pressButtons(page, path, true);
+    expect(faults).toEqual([]);
+    expect(pressed.length).toBeGreaterThan(0);
+    expect(errors).toEqual([]);
+  });
