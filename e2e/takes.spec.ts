@@ -34,6 +34,19 @@ test('takes are counted, judged with reasons, circled, taken back, and outlive a
   await expect(page.getByRole('button', { name: /^Take 1 no/ })).toHaveCount(0);
 });
 
+test('a word that is typed stays with its take, though another shot is chosen before it is taken', async ({ page }) => {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  await page.goto(TAKES('shot-map'));
+  const word = page.getByLabel('A word on this take');
+  await word.fill('the second third was best');
+  await page.getByLabel('Shot', { exact: true }).selectOption('shot-overtake');
+  await expect(word).toHaveCount(0);
+  await page.getByLabel('Shot', { exact: true }).selectOption('shot-map');
+  await expect(word).toHaveValue('the second third was best');
+  expect(errors).toEqual([]);
+});
+
 test('getting ready is timed, and whoever has the rig is named with the take', async ({ page }) => {
   await page.goto(TAKES('shot-taste'));
   await page.getByLabel('Who has the rig').fill('Sanu');

@@ -18,7 +18,7 @@
     onchoose: (id: string) => void;
     onlook: (id: string, word: 'motion' | 'footage') => void;
   }
-  let { store, row, shot, take, onchoose, onlook }: Props = $props();
+  let { store, row, shot, take: latest, onchoose, onlook }: Props = $props();
 
   const VERDICTS: { verdict: TakeVerdict; name: string }[] = [
     { verdict: 'good', name: 'Good' },
@@ -54,7 +54,8 @@
   {:else}
     <p class="said">This shot is not in the shoot any more. Its takes are kept.</p>
   {/if}
-  {#if take}
+  <!-- One at most; what is typed stays with the take it was typed at, though another shot is chosen meanwhile. -->
+  {#each latest ? [latest] : [] as take (take.id)}
     <div class="latest" role="group" aria-label={takeName(row.takes, take.id)}>
       <h2>
         {takeName(row.takes, take.id)}
@@ -89,7 +90,7 @@
           size={28}
           onchange={(word) => set(take.id, { word })}
         />
-        {#key take.id}<ScreenPhoto {take} onchange={(id, photo) => set(id, { photo })} />{/key}
+        <ScreenPhoto {take} onchange={(id, photo) => set(id, { photo })} />
       </p>
       <p class="more">
         <button class="link" onclick={() => onlook(take.id, 'motion')}
@@ -100,7 +101,7 @@
         >
       </p>
     </div>
-  {/if}
+  {/each}
   {#if row.takes.length > 0}
     <h2 class="all">All {row.takes.length} {row.takes.length === 1 ? 'take' : 'takes'} of this shot</h2>
     <ol class="takes">
@@ -109,7 +110,7 @@
           take={one}
           offsetMin={offsetOf(store.shoot)}
           name={takeName(row.takes, one.id)}
-          chosen={one.id === take?.id}
+          chosen={one.id === latest?.id}
           onchoose={() => onchoose(one.id)}
           onremove={() => store.change(removeTake(store.shoot, one.id))}
         />
