@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { type Clip, ClipSchema } from '@gentle-arc/core/model';
-import type { ClipSummary, TimesAsFilmed } from '@gentle-arc/core/take';
+import type { ClipAgainstPlan, ClipSummary, TimesAsFilmed } from '@gentle-arc/core/take';
 import type { KeepsShoot } from './kept-shoot';
 
 /** A clip to be measured: nothing of it leaves the device. */
@@ -36,8 +36,7 @@ export interface ShownClip {
   differences: { id: string; sentence: string; mend: string }[];
   rateHz: number;
   fromS: number;
-  foretoldSpeed: Float64Array;
-  seenSpeed: Float64Array;
+  courses: ClipAgainstPlan['courses'];
   /** Of several clips of the shot: the best, by the id of its take, and why. */
   best: { id: string; why: string } | null;
 }

@@ -20,14 +20,13 @@ const worker: ClipWorker = {
     const { shotId, clip, clips } = AgainstQuestionSchema.parse(message);
     const plan = foretold(filmOf(shotId));
     const frames = framesOfClip(clip);
-    const { said, differences, rateHz, fromS, foretoldSpeed, seenSpeed } = clipAgainstPlan(plan, frames);
+    const { said, differences, rateHz, fromS, courses } = clipAgainstPlan(plan, frames);
     return {
       said,
       differences: differences.map(({ id, sentence, mend }) => ({ id, sentence, mend })),
       rateHz,
       fromS,
-      foretoldSpeed,
-      seenSpeed,
+      courses,
       best:
         clips.length < 2
           ? null

@@ -16,6 +16,9 @@ import {
 import type { ClipFrame } from './clip-reader';
 import type { Foretold } from './foretold';
 
+/** What is drawn of a clip: speed of the whole, of near and far layers (frame widths a second), growing, turning. */
+export type ClipCourse = 'speed' | 'near' | 'far' | 'growthPerS' | 'turnDegps';
+
 /** A clip held against its plan: both at the plan’s time, `rateHz` rows a second. */
 export interface ClipAgainstPlan {
   aligned: Alignment;
@@ -23,9 +26,8 @@ export interface ClipAgainstPlan {
   /** The part of the plan that is in the clip, on the cut’s clock. */
   fromS: number;
   toS: number;
-  /** Speed of the whole picture, frame widths a second on the cut’s clock. */
-  foretoldSpeed: Float64Array;
-  seenSpeed: Float64Array;
+  /** Rates of the picture’s content, foretold and seen, on the cut’s clock; NaN where nothing is known of it. */
+  courses: Record<ClipCourse, { plan: Float64Array; take: Float64Array }>;
   differences: ClipDifference[];
   said: string;
 }
@@ -84,8 +86,13 @@ export function clipAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]): C
     rateHz,
     fromS,
     toS,
-    foretoldSpeed,
-    seenSpeed: seenSpeed.map((v) => v / stretch),
+    courses: {
+      speed: { plan: foretoldSpeed, take: seenSpeed.map((v, i) => (tooFast[i] ? NaN : v / stretch)) },
+      near: { plan: planned(plan.near), take: within(atPlan, rates('near')) },
+      far: { plan: planned(plan.far), take: within(atPlan, rates('far')) },
+      growthPerS: { plan: foretoldOf.growthPerS, take: seenOf.growthPerS.map((v) => v / stretch) },
+      turnDegps: { plan: foretoldOf.turnDegps, take: seenOf.turnDegps.map((v) => v / stretch) },
+    },
     differences,
     said: [
       saidOf(aligned, differences),

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { type Shot, type Take, trim } from '@gentle-arc/core/model';
-  import type { ShotTally } from '@gentle-arc/core/take';
+  import type { ClipCourse, ShotTally } from '@gentle-arc/core/take';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import type { LiveClip } from '$lib/workers/live-clip.svelte';
@@ -32,7 +32,24 @@
   const summary = $derived(footage.measured?.takeId === take?.id ? footage.measured?.found.summary : null);
   /** Of several clips of one shot: which, and why. */
   const best = $derived(shown?.best && row.takes.some(({ id }) => id === shown.best?.id) ? shown.best : null);
-  const percent = (column: Float64Array) => column.map((v) => v * 100);
+  /** What of a picture is drawn where it is more than nothing, and from how much on. */
+  const COURSES: { key: ClipCourse; name: string; unit: string; times: number; least: number }[] = [
+    { key: 'speed', name: 'Speed', unit: '%/s', times: 100, least: 0 },
+    { key: 'near', name: 'Near things', unit: '%/s', times: 100, least: 1 },
+    { key: 'far', name: 'Far things', unit: '%/s', times: 100, least: 1 },
+    { key: 'growthPerS', name: 'Growing', unit: '% a second', times: 100, least: 2 },
+    { key: 'turnDegps', name: 'Turning', unit: '°/s', times: 1, least: 1 },
+  ];
+  const drawn = $derived(
+    shown === null
+      ? []
+      : COURSES.flatMap(({ key, name, unit, times, least }) => {
+          const [plan, take] = [shown.courses[key].plan, shown.courses[key].take].map((row) =>
+            row.map((v) => v * times),
+          );
+          return plan.some((v) => Math.abs(v) >= least) ? [{ name, unit, plan, take }] : [];
+        }),
+  );
   const some = (frames: readonly number[]) =>
     frames
       .slice(0, 6)
@@ -53,18 +70,14 @@
     <p role="status">Laying it on the plan…</p>
   {:else}
     <WhatDiffers said={shown.said} differences={shown.differences}>
-      <TwoCourses
-        course={{
-          name: 'Speed',
-          unit: '%/s',
-          plan: percent(shown.foretoldSpeed),
-          take: percent(shown.seenSpeed),
-        }}
-        rateHz={shown.rateHz}
-        fromS={shown.fromS}
-        names={['foretold', 'seen']}
+      {#each drawn as course (course.name)}
+        <TwoCourses {course} rateHz={shown.rateHz} fromS={shown.fromS} names={['foretold', 'seen']} />
+      {/each}
+      <Legend
+        of="Of the picture, in per cent of its width a second where nothing else is said:"
+        plan="foretold"
+        take="seen"
       />
-      <Legend of="Of the whole picture, in per cent of its width a second:" plan="foretold" take="seen" />
     </WhatDiffers>
     {#if best}
       <h2>Of {clips.length} clips of this shot</h2>

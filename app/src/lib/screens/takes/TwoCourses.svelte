@@ -32,7 +32,7 @@
     line<number>(
       (i) => x(fromS + i / rateHz),
       (i) => y(column[i]),
-    )(rows) ?? '';
+    ).defined((i) => !Number.isNaN(column[i]))(rows) ?? '';
   const ticks = $derived(x.ticks(width < 500 ? 4 : 8));
 </script>
 
