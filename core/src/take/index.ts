@@ -25,7 +25,7 @@ export {
 export { DEVICES } from './devices/devices';
 export { type HandFigures, handFigures, myHands, type MyHands, ownGait, sureWords } from './my-hands';
 export { bestClip, type ClipAgainstPlan, clipAgainstPlan, type ClipCourse, framesOfClip } from './clip/against-plan';
-export { AsFilmed, type TimesAsFilmed } from './clip/as-filmed';
+export { AsFilmed, numbersAsFilmed, type TimesAsFilmed } from './clip/as-filmed';
 export { type ClipFrame, ClipReader } from './clip/clip-reader';
 export { type ClipSummary, clipSummary } from './clip/clip-summary';
 export { type Foretold, foretold } from './clip/foretold';

@@ -27,7 +27,7 @@ export interface MeasuredClip {
   /** It took so long, s. */
   tookS: number;
   /** Of a film of our own; null of others. */
-  asFilmed: TimesAsFilmed | null;
+  asFilmed: { numbers: TimesAsFilmed; places: TimesAsFilmed } | null;
 }
 
 /** A clip against its plan as the page shows it: both at the plan’s time, from `fromS` on. */

@@ -1,7 +1,15 @@
 import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
 import type { Clip } from '@gentle-arc/core/model';
 import type { Film } from '@gentle-arc/core/motion';
-import { AsFilmed, ClipReader, clipSummary, greyOf, openCvTracker } from '@gentle-arc/core/take';
+import {
+  AsFilmed,
+  ClipReader,
+  clipSummary,
+  foretold,
+  greyOf,
+  numbersAsFilmed,
+  openCvTracker,
+} from '@gentle-arc/core/take';
 import type { ClipQuestion, MeasuredClip } from './clip-messages';
 import { spoiling } from './spoiling';
 
@@ -36,7 +44,8 @@ export async function measureClip(
     const every = Math.max(1, Math.ceil((durationS * frameRateHz) / MOST_FRAMES));
     const tracker = await openCvTracker();
     const asFilmed = film && new AsFilmed(film);
-    const spoil = film && own && spoiling(film, own);
+    const plan = film && foretold(film);
+    const spoil = plan && own && spoiling(plan, own);
     const reader = new ClipReader(tracker, asFilmed ? (picture, flows) => asFilmed.add(picture, flows) : undefined);
     const share = Math.min(1, MOST_WIDTH_PX / track.displayWidth);
     const [width, height] = [track.displayWidth, track.displayHeight].map((px) => Math.max(32, Math.round(px * share)));
@@ -88,7 +97,12 @@ export async function measureClip(
     };
     onStep(1);
     const tookS = (performance.now() - began) / 1000;
-    return { clip, summary, tookS, asFilmed: asFilmed?.times() ?? null };
+    return {
+      clip,
+      summary,
+      tookS,
+      asFilmed: plan && asFilmed && { numbers: numbersAsFilmed(plan, frames), places: asFilmed.times() },
+    };
   } catch (error) {
     return `${said} could not be read to its end (${(error as Error).message.slice(0, 120)}).`;
   } finally {

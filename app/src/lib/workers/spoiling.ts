@@ -1,15 +1,13 @@
-import type { Film } from '@gentle-arc/core/motion';
-import { foretold, type GreyFrame } from '@gentle-arc/core/take';
+import type { Foretold, GreyFrame } from '@gentle-arc/core/take';
 
 /**
  * Makes pictures of a film of our own worse, as small cameras do: the noise of a small sensor on top, and lines that are
  * read one after the other while the content goes on. The same for the same picture.
  */
 export function spoiling(
-  film: Film,
+  { rightwards, upwards }: Foretold,
   { noise, rollingS }: { noise: number; rollingS: number },
 ): (frame: GreyFrame, index: number) => GreyFrame {
-  const { rightwards, upwards } = foretold(film);
   return (frame, index) => {
     const { widthPx, heightPx } = frame;
     const pixels = new Uint8Array(frame.pixels.length);

@@ -23,9 +23,8 @@ export type ClipCourse = 'speed' | 'near' | 'far' | 'growthPerS' | 'turnDegps';
 export interface ClipAgainstPlan {
   aligned: Alignment;
   rateHz: number;
-  /** The part of the plan that is in the clip, on the cut’s clock. */
+  /** Where in the plan the part begins that is in the clip, on the cut’s clock. */
   fromS: number;
-  toS: number;
   /** Rates of the picture’s content, foretold and seen, on the cut’s clock; NaN where nothing is known of it. */
   courses: Record<ClipCourse, { plan: Float64Array; take: Float64Array }>;
   differences: ClipDifference[];
@@ -33,7 +32,7 @@ export interface ClipAgainstPlan {
 }
 
 const ROWS_HZ = 50;
-/** What goes farther from one picture to the next cannot be followed, frame widths. Tried on our own films of whips. */
+/** What goes farther from one picture to the next is not taken as followed, frame widths: see the test of the tracker. */
 const MOST_STEP_WIDTHS = 0.12;
 /** Less of the plan in a clip than this is said. */
 const NEARLY_ALL = 0.9;
@@ -85,7 +84,6 @@ export function clipAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]): C
     aligned,
     rateHz,
     fromS,
-    toS,
     courses: {
       speed: { plan: foretoldSpeed, take: seenSpeed.map((v, i) => (tooFast[i] ? NaN : v / stretch)) },
       near: { plan: planned(plan.near), take: within(atPlan, rates('near')) },
@@ -142,10 +140,13 @@ export const framesOfClip = (clip: Clip): ClipFrame[] =>
     upwards: clip.upwards[i],
     turnDegps: clip.turnDegps[i],
     growthPerS: clip.growthPerS[i],
-    near: clip.near[i],
-    far: clip.far[i],
+    ...layersAt(clip, i),
     brightness: 0.5,
     detail: 0.1,
     followed: 1,
     repeated: false,
   }));
+
+/** A clip that was kept has 0 for both where they could not be told apart: that is not rest. */
+const layersAt = ({ near, far }: Clip, i: number) =>
+  near[i] === 0 && far[i] === 0 ? { near: NaN, far: NaN } : { near: near[i], far: far[i] };

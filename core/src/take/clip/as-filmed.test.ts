@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { plannedFilm } from '../../motion';
 import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
-import { AsFilmed } from './as-filmed';
+import { framesOfClip } from './against-plan';
+import { AsFilmed, numbersAsFilmed } from './as-filmed';
 import { contentOf } from './content-motion';
+import { foretold } from './foretold';
 import { type Flow, layersOf, wholeMotion } from './whole-motion';
 
 const shoot = demoShoot();
@@ -49,6 +51,32 @@ describe('our measuring held against what is known', () => {
     asFilmed.add(10, []);
     asFilmed.add(film.samples.count - 1, followed(ARC, 60, 1));
     expect(asFilmed.times()).toEqual({ whole: null, near: null, far: null });
+  });
+});
+
+describe('the numbers of a film of our own', () => {
+  const plan = foretold(filmOf(ARC));
+  const clip = (times: number, layers = times) => ({
+    ...{ name: 'own', frameRateHz: plan.rateHz, durationS: 14, widthPx: 640, heightPx: 360, rateHz: plan.rateHz },
+    ...{ rightwards: [...plan.rightwards].map((v) => v * times), upwards: [...plan.upwards].map((v) => v * times) },
+    ...{ turnDegps: [...plan.turnDegps], growthPerS: [...plan.growthPerS] },
+    ...{ near: [...plan.near].map((v) => (v || 0) * layers), far: [...plan.far].map((v) => (v || 0) * layers) },
+  });
+
+  it('are held against all that is foretold, whole and layers each by itself', () => {
+    const { whole, near, far } = numbersAsFilmed(plan, framesOfClip(clip(1.02, 0.9)));
+    expect(whole).toBeCloseTo(1.02, 6);
+    expect(near).toBeCloseTo(0.9, 6);
+    expect(far).toBeCloseTo(0.9, 6);
+  });
+  it('are not those of rest where layers could not be told apart', () => {
+    const kept = clip(1);
+    const half = {
+      ...kept,
+      near: kept.near.map((v, i) => (i % 2 ? v : 0)),
+      far: kept.far.map((v, i) => (i % 2 ? v : 0)),
+    };
+    expect(numbersAsFilmed(plan, framesOfClip(half)).near).toBeCloseTo(1, 6);
   });
 });
 

@@ -1,5 +1,8 @@
 import type { Film } from '../../motion';
+import { slope } from './clip-faults';
+import type { ClipFrame } from './clip-reader';
 import { type Content, contentOf } from './content-motion';
+import type { Foretold } from './foretold';
 import { alongOf, cellFlows, courseOf, type Flow, wholeMotion } from './whole-motion';
 
 /** How many times what was foretold was measured: of the whole picture, of near and far layers; null where they rest. */
@@ -7,6 +10,19 @@ export interface TimesAsFilmed {
   whole: number | null;
   near: number | null;
   far: number | null;
+}
+
+/**
+ * The same of the numbers themselves, as they are drawn and judged: all cells of the plan’s picture against those of the
+ * film in which something could be followed. `frames`: one a row of the plan.
+ */
+export function numbersAsFilmed(plan: Foretold, frames: readonly ClipFrame[]): TimesAsFilmed {
+  const times = (...keys: ('rightwards' | 'upwards' | 'near' | 'far')[]) =>
+    slope(
+      Float64Array.from(keys.flatMap((key) => [...plan[key].subarray(0, frames.length)])),
+      Float64Array.from(keys.flatMap((key) => frames.map((frame) => frame[key]))),
+    );
+  return { whole: times('rightwards', 'upwards'), near: times('near'), far: times('far') };
 }
 
 const RASTER_CELLS = 160;

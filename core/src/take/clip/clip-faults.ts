@@ -56,7 +56,7 @@ export function paceOf({ stretch, by }: Alignment, lastS: number): ClipDifferenc
 }
 
 /** How many times the foretold motion was seen: the slope of one over the other. */
-function slope(plan: Float64Array, seen: Float64Array): number | null {
+export function slope(plan: Float64Array, seen: Float64Array): number | null {
   let [product, square, count] = [0, 0, 0];
   for (let i = 0; i < plan.length; i += 1) {
     if (Number.isNaN(plan[i]) || Number.isNaN(seen[i])) continue;

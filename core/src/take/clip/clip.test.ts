@@ -76,6 +76,12 @@ describe('motion of a picture’s content', () => {
     }
   });
 
+  it('is followed up to 12% of the width from picture to picture: what is judged goes no farther', () => {
+    for (const step of [0.03, 0.06, 0.09, 0.12]) {
+      const [, middle] = measured((tS) => ({ right: step * tS * FPS }), 3);
+      expect(middle.rightwards / FPS / step).toBeCloseTo(1, 1);
+    }
+  });
   it('comes out with noise, less contrast, and half the frames repeated', () => {
     const noise = seeded(9);
     const frames = measured(

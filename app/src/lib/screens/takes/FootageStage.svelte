@@ -47,7 +47,7 @@
           const [plan, take] = [shown.courses[key].plan, shown.courses[key].take].map((row) =>
             row.map((v) => v * times),
           );
-          return plan.some((v) => Math.abs(v) >= least) ? [{ name, unit, plan, take }] : [];
+          return [...plan, ...take].some((v) => Math.abs(v) >= least) ? [{ name, unit, plan, take }] : [];
         }),
   );
   const some = (frames: readonly number[]) =>

@@ -83,12 +83,14 @@
         <button class="link" onclick={() => frames.callOff()}>Call it off</button>
       </p>
     {/if}
-    {#if footage.tried && footage.tried.shotId === shot.id}
-      {@const { times, tookS, frames: count } = footage.tried}
+    {#if footage.tried?.shotId === shot.id && footage.tried.found.asFilmed}
+      {@const { asFilmed, summary, tookS } = footage.tried.found}
       <p role="status" class="said">
-        Of what was foretold this was measured: of the whole picture <b>{share(times.whole)}</b>, of near things
-        <b>{share(times.near)}</b>, of far ones <b>{share(times.far)}</b>; {count} frames in {trim(tookS, 0)} s.
-        {#if times.near === null}Near and far are told apart only where the picture goes by sideways.{/if}
+        Of what was foretold this was measured: of the whole picture <b>{share(asFilmed.numbers.whole)}</b>, of near
+        things <b>{share(asFilmed.numbers.near)}</b>, of far ones <b>{share(asFilmed.numbers.far)}</b>; of the very
+        places that were followed {share(asFilmed.places.whole)}, {share(asFilmed.places.near)} and
+        {share(asFilmed.places.far)}. {summary.frames} frames in {trim(tookS, 0)} s.
+        {#if asFilmed.numbers.near === null}Near and far are told apart only where the picture goes by sideways.{/if}
       </p>
     {/if}
   {/if}

@@ -1,7 +1,6 @@
 import type { Shoot, Shot } from '@gentle-arc/core/model';
 import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
-import type { TimesAsFilmed } from '@gentle-arc/core/take';
 import type { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
 import type { MeasuredClip } from '$lib/workers/clip-messages';
 import type { LiveClip } from '$lib/workers/live-clip.svelte';
@@ -19,7 +18,7 @@ export class Footage {
   measured = $state.raw<{ takeId: string; found: MeasuredClip } | null>(null);
   /** Our own film: being drawn, or measured; and what came of it. */
   filming = $state.raw<{ done: number; of: number } | null>(null);
-  tried = $state.raw<{ shotId: string; times: TimesAsFilmed; tookS: number; frames: number } | null>(null);
+  tried = $state.raw<{ shotId: string; found: MeasuredClip } | null>(null);
 
   constructor(private readonly live: LiveClip) {}
 
@@ -58,8 +57,7 @@ export class Footage {
         own: { shotId: shot.id, ...SPOILT },
       });
       if (typeof found === 'string') this.said = found;
-      else if (found.asFilmed)
-        this.tried = { shotId: shot.id, times: found.asFilmed, tookS: found.tookS, frames: found.summary.frames };
+      else this.tried = { shotId: shot.id, found };
     } catch (error) {
       this.said = (error as Error).message;
     } finally {

@@ -3,6 +3,7 @@ import { checkShoot, Refusal } from '@gentle-arc/core/formats';
 import { problemsIn, type Shoot, SHOOT_VERSION } from '@gentle-arc/core/model';
 import { tellTabs } from './tabs';
 import { keptStates, STATE_EVERY_MS } from './thinning';
+import { forgetUnsaved } from './unsaved';
 
 /** A shoot as it lies in the browser. What is in a row is checked whenever it is read. */
 interface StoredShoot {
@@ -225,6 +226,7 @@ export async function removeShoot(id: string): Promise<Removed> {
       return found;
     },
   );
+  forgetUnsaved(id);
   tellTabs({ shootId: id, what: 'deleted' });
   return removed;
 }

@@ -171,7 +171,12 @@ export class ShootStore {
    * the save finds out.
    */
   comeBack({ shoot, rev }: Unsaved): void {
-    if (JSON.stringify(shoot) === JSON.stringify(this.shoot)) return;
+    if (JSON.stringify(shoot) === JSON.stringify(this.shoot)) {
+      forgetUnsaved(shoot.id);
+      return;
+    }
+    // It stays put away until it is saved: this page may be gone as soon as the one before.
+    this.away = true;
     this.rev = rev;
     this.change(shoot);
   }

@@ -15,7 +15,6 @@ import {
 } from './database';
 import { ShootStore } from './shoot-store.svelte';
 import { keptStates } from './thinning';
-import { takeUnsaved } from './unsaved';
 
 const shoot = (id = 's'): Shoot => newShoot(id, 'First', 'one');
 const named = (name: string, id = 's'): Shoot => ({ ...shoot(id), name });
@@ -337,76 +336,5 @@ describe('earlier states', () => {
     expect(ages.filter((age) => age <= 20)).toHaveLength(21);
     expect(Math.max(...ages)).toBeLessThanOrEqual(21 * 24 * 60);
     expect(Math.max(...ages)).toBeGreaterThan(19 * 24 * 60);
-  });
-});
-
-describe('a page that is left before its save is over', () => {
-  const kept = new Map<string, string>();
-  beforeEach(() => {
-    kept.clear();
-    vi.stubGlobal('localStorage', {
-      getItem: (key: string) => kept.get(key) ?? null,
-      setItem: (key: string, text: string) => void kept.set(key, text),
-      removeItem: (key: string) => void kept.delete(key),
-    });
-    return () => vi.unstubAllGlobals();
-  });
-  /** What a page that is killed while it is left leaves behind: its save never happens. */
-  function killed(store: ShootStore): void {
-    vi.spyOn(store, 'saveNow').mockResolvedValue();
-    store.leave();
-  }
-  async function next(): Promise<ShootStore> {
-    const store = await tab();
-    const unsaved = takeUnsaved('s');
-    if (unsaved) store.comeBack(unsaved);
-    return store;
-  }
-
-  it('the next one takes up what was put away, as a change that can be undone, and saves it', async () => {
-    await keep(shoot());
-    const left = await tab();
-    left.change(named('the last word'));
-    killed(left);
-    const store = await next();
-    expect(store.shoot.name).toBe('the last word');
-    await store.saveNow();
-    expect((await loadShoot('s'))?.shoot.name).toBe('the last word');
-    store.undo();
-    expect(store.shoot.name).toBe('First');
-    expect(kept.size).toBe(0);
-  });
-  it('nothing is put away where all is saved, and a save that came through forgets it', async () => {
-    await keep(shoot());
-    const store = await tab();
-    store.leave();
-    expect(kept.size).toBe(0);
-    store.change(named('a'));
-    store.leave();
-    expect(kept.size).toBe(1);
-    await vi.waitFor(() => expect(kept.size).toBe(0));
-    expect((await next()).canUndo).toBe(true);
-  });
-  it('where another tab has saved since, both are kept', async () => {
-    await keep(shoot());
-    const left = await tab();
-    left.change(named('mine'));
-    killed(left);
-    const other = await tab();
-    other.change(named('theirs'));
-    await other.saveNow();
-    const store = await next();
-    await store.saveNow();
-    expect(store.elsewhere).toMatchObject({ what: 'changed' });
-    expect((await loadShoot('s'))?.shoot.name).toBe('theirs');
-    expect((await listShoots()).map(({ name }) => name)).toContain('mine (this tab)');
-  });
-  it('nonsense that lies there is forgotten', async () => {
-    await keep(shoot());
-    for (const text of ['', '{', '{"rev":null}', JSON.stringify({ rev: null, shoot: { id: 's' } })]) {
-      kept.set('gentle-arc-unsaved-s', text);
-      expect((await next()).shoot.name).toBe('First');
-      expect(kept.size).toBe(0);
-    }
   });
 });

@@ -19,15 +19,15 @@ const keyOf = (shootId: string) => `gentle-arc-unsaved-${shootId}`;
 export const putAway = ({ shoot, rev }: Unsaved): void => keepText(keyOf(shoot.id), JSON.stringify({ rev, shoot }));
 export const forgetUnsaved = (shootId: string): void => forgetText(keyOf(shootId));
 
-/** What was put away of a shoot, once; null when nothing was, or it is no shoot in order. */
-export function takeUnsaved(shootId: string): Unsaved | null {
+/** What was put away of a shoot, until it is forgotten; null when nothing was, or it is no shoot in order. */
+export function unsavedOf(shootId: string): Unsaved | null {
   const text = keptText(keyOf(shootId));
   if (text === null) return null;
-  forgetUnsaved(shootId);
   try {
     const { rev, shoot } = UnsavedSchema.parse(JSON.parse(text));
     return { rev, shoot: checkShoot(shoot) };
   } catch (error) {
+    forgetUnsaved(shootId);
     // What is not whole is worth nothing beside what lies in the database.
     if (error instanceof Refusal || error instanceof z.ZodError || error instanceof SyntaxError) return null;
     throw error;

@@ -15,7 +15,7 @@
   import { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import { hearTabs } from '$lib/session/store/tabs';
   import { storageTrouble } from '$lib/session/store/trouble';
-  import { takeUnsaved } from '$lib/session/store/unsaved';
+  import { unsavedOf } from '$lib/session/store/unsaved';
   import ElsewhereBar from '$lib/screens/frame/ElsewhereBar.svelte';
   import { exportShoot } from '$lib/session/exports';
   import ShootHeader from '$lib/screens/frame/ShootHeader.svelte';
@@ -54,7 +54,7 @@
       if (id !== shootId) return;
       if (kept) {
         const store = new ShootStore(kept);
-        const unsaved = takeUnsaved(id);
+        const unsaved = unsavedOf(id);
         if (unsaved) store.comeBack(unsaved);
         holder.store = store;
       } else problem = 'There is no such shoot in this browser. It may have been deleted, or made on another device.';
