@@ -8,7 +8,7 @@ export interface GreyFrame {
 }
 
 /** Wider pictures are made smaller by whole steps: motion is found to a small part of a pixel all the same. */
-export const MOST_WIDTH_PX = 640;
+export const MOST_WIDTH_PX = 480;
 
 /**
  * A picture with one, three or four bytes a pixel in grey (luma of ITU-R BT.709), averaged over blocks of whole pixels

@@ -90,7 +90,8 @@
         things <b>{share(asFilmed.numbers.near)}</b>, of far ones <b>{share(asFilmed.numbers.far)}</b>; of the very
         places that were followed {share(asFilmed.places.whole)}, {share(asFilmed.places.near)} and
         {share(asFilmed.places.far)}. {summary.frames} frames in {trim(tookS, 0)} s.
-        {#if asFilmed.numbers.near === null}Near and far are told apart only where the picture goes by sideways.{/if}
+        {#if Object.values(asFilmed.numbers).includes(null)}“Nothing”: it moves too little, or grows more than it goes
+          by, to be told.{/if}
       </p>
     {/if}
   {/if}
