@@ -1,5 +1,4 @@
 import {
-  BufferAttribute,
   DirectionalLight,
   Fog,
   Group,
@@ -9,7 +8,6 @@ import {
   type BufferGeometry,
   type Material,
   Object3D,
-  PlaneGeometry,
   Scene as Stage,
   SpotLight,
   Vector3,
@@ -20,6 +18,7 @@ import { luxOfEv, type Sun } from '@gentle-arc/core/light';
 import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
 import { type Going, isRoof, partOf, toLocal, topAt } from '@gentle-arc/core/site';
 import { contactOf, type Foot } from './contact';
+import { groundPlane } from './ground-plane';
 import { patternSheet } from './pattern-sheet';
 import { SkyDome, skyLook } from './sky';
 import {
@@ -105,9 +104,7 @@ export class PaperScene {
     const site = new Group();
     // The site has z up; three.js has y up.
     site.rotation.x = -Math.PI / 2;
-    const plane = new PlaneGeometry(3000, 3000);
-    // One program for all: the ground has its one tone like things have theirs.
-    plane.setAttribute('color', new BufferAttribute(new Float32Array(12).fill(1), 3));
+    const plane = groundPlane();
     const ground = (this.ground = simple
       ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground'))
       : new Mesh<BufferGeometry, Material>(plane, groundMaterial));
