@@ -89,6 +89,11 @@ export const ClipSchema = z.strictObject({
   /** Layers along the whole’s motion. */
   near: column(-100, 100),
   far: column(-100, 100),
+  /**
+   * In which of 12 × 8 cells of the picture something could be followed, over parts of equal length: a bit a cell from the
+   * upper left, row after row. Empty: in all of them.
+   */
+  followed: z.array(z.string().regex(/^[0-9a-f]{24}$/, 'must be 24 of the digits 0 to 9 and a to f')).max(60),
 });
 
 export const TakeSchema = z.strictObject({

@@ -358,6 +358,16 @@ function toVersion13(shoot: Row): Row {
   return { log: NO_LOG, ...shoot, version: 13 };
 }
 
+/** From version 13 to 14: where in the picture something of a clip could be followed. */
+function toVersion14(shoot: Row): Row {
+  const { log } = shoot;
+  if (!isRow(log) || !Array.isArray(log.takes)) return { ...shoot, version: 14 };
+  const takes = log.takes.map((take) =>
+    isRow(take) && isRow(take.clip) ? { ...take, clip: { ...take.clip, followed: [] } } : take,
+  );
+  return { ...shoot, version: 14, log: { ...log, takes } };
+}
+
 /**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
@@ -376,5 +386,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 10) shoot = toVersion11(shoot);
   if (isRow(shoot) && shoot.version === 11) shoot = toVersion12(shoot);
   if (isRow(shoot) && shoot.version === 12) shoot = toVersion13(shoot);
+  if (isRow(shoot) && shoot.version === 13) shoot = toVersion14(shoot);
   return shoot;
 }

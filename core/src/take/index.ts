@@ -28,8 +28,9 @@ export { bestClip, type ClipAgainstPlan, clipAgainstPlan, type ClipCourse, frame
 export { AsFilmed, numbersAsFilmed, type TimesAsFilmed } from './clip/as-filmed';
 export { type ClipFrame, ClipReader } from './clip/clip-reader';
 export { type ClipSummary, clipSummary } from './clip/clip-summary';
-export { type Foretold, foretold } from './clip/foretold';
-export { type GreyFrame, greyOf } from './clip/grey';
+export { wasFollowed } from './clip/followed-cells';
+export { type Foretold, foretold, planCells } from './clip/foretold';
+export { type GreyFrame, greyOf, MOST_DRAWN_PX } from './clip/grey';
 export { openCvTracker } from './clip/open-cv';
 export type { Tracker } from './clip/tracker';
 export { compareTake, type Comparison } from './compare/compare';

@@ -1,7 +1,8 @@
 import * as Comlink from 'comlink';
+import type { Clip } from '@gentle-arc/core/model';
 import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
-import { bestClip, clipAgainstPlan, foretold, framesOfClip } from '@gentle-arc/core/take';
+import { bestClip, clipAgainstPlan, planCells } from '@gentle-arc/core/take';
 import { AgainstQuestionSchema, ClipQuestionSchema, type ClipWorker } from './clip-messages';
 import { KeptShoot } from './kept-shoot';
 import { measureClip } from './measure-clip';
@@ -18,19 +19,21 @@ const worker: ClipWorker = {
   },
   async against(message) {
     const { shotId, clip, clips } = AgainstQuestionSchema.parse(message);
-    const plan = foretold(filmOf(shotId));
-    const frames = framesOfClip(clip);
-    const { said, differences, rateHz, fromS, courses } = clipAgainstPlan(plan, frames);
+    const film = filmOf(shotId);
+    const cells = new Map<number, ReturnType<typeof planCells>>();
+    const against = (one: Clip) => {
+      const ofThisWidth = cells.get(one.widthPx) ?? planCells(film, one.widthPx);
+      cells.set(one.widthPx, ofThisWidth);
+      return clipAgainstPlan(ofThisWidth, one);
+    };
+    const { said, differences, rateHz, fromS, courses } = against(clip);
     return {
       said,
       differences: differences.map(({ id, sentence, mend }) => ({ id, sentence, mend })),
       rateHz,
       fromS,
       courses,
-      best:
-        clips.length < 2
-          ? null
-          : bestClip(clips.map((row) => ({ id: row.id, against: clipAgainstPlan(plan, framesOfClip(row.clip)) }))),
+      best: clips.length < 2 ? null : bestClip(clips.map((row) => ({ id: row.id, against: against(row.clip) }))),
     };
   },
 };

@@ -7,8 +7,11 @@ import {
   clipSummary,
   foretold,
   greyOf,
+  MOST_DRAWN_PX,
   numbersAsFilmed,
   openCvTracker,
+  planCells,
+  wasFollowed,
 } from '@gentle-arc/core/take';
 import type { ClipQuestion, MeasuredClip } from './clip-messages';
 import { spoiling } from './spoiling';
@@ -16,7 +19,6 @@ import { spoiling } from './spoiling';
 /** Longer clips are measured at fewer pictures a second, so that an hour of film is over before the day is. */
 const MOST_FRAMES = 30_000;
 const MOST_KEPT = 2400;
-const MOST_WIDTH_PX = 960;
 
 /**
  * Reads a video picture by picture and follows what moves in it; memory does not grow with its length. A sentence where
@@ -44,10 +46,10 @@ export async function measureClip(
     const every = Math.max(1, Math.ceil((durationS * frameRateHz) / MOST_FRAMES));
     const tracker = await openCvTracker();
     const asFilmed = film && new AsFilmed(film);
-    const plan = film && foretold(film);
-    const spoil = plan && own && spoiling(plan, own);
+    const cells = film && planCells(film, track.displayWidth);
+    const spoil = cells && own && spoiling(foretold(cells), own);
     const reader = new ClipReader(tracker, asFilmed ? (picture, flows) => asFilmed.add(picture, flows) : undefined);
-    const share = Math.min(1, MOST_WIDTH_PX / track.displayWidth);
+    const share = Math.min(1, MOST_DRAWN_PX / track.displayWidth);
     const [width, height] = [track.displayWidth, track.displayHeight].map((px) => Math.max(32, Math.round(px * share)));
     const canvas = new OffscreenCanvas(width, height);
     const paper = canvas.getContext('2d', { willReadFrequently: true, alpha: false });
@@ -94,14 +96,18 @@ export async function measureClip(
       growthPerS: column('growthPerS', 4, 100),
       near: layer(frames, 'near', step),
       far: layer(frames, 'far', step),
+      followed: [...reader.followedCells()],
     };
     onStep(1);
+    const lastS = frames[frames.length - 1].tS;
+    const followedAt = (s: number) => wasFollowed(clip.followed, s / lastS);
     const tookS = (performance.now() - began) / 1000;
     return {
       clip,
       summary,
       tookS,
-      asFilmed: plan && asFilmed && { numbers: numbersAsFilmed(plan, frames), places: asFilmed.times() },
+      asFilmed: cells &&
+        asFilmed && { numbers: numbersAsFilmed(foretold(cells, followedAt), frames), places: asFilmed.times() },
     };
   } catch (error) {
     return `${said} could not be read to its end (${(error as Error).message.slice(0, 120)}).`;

@@ -14,7 +14,8 @@ import {
   speedOf,
 } from './clip-faults';
 import type { ClipFrame } from './clip-reader';
-import type { Foretold } from './foretold';
+import { wasFollowed } from './followed-cells';
+import { foretold, type Foretold, type PlanCells } from './foretold';
 
 /** What is drawn of a clip: speed of the whole, of near and far layers (frame widths a second), growing, turning. */
 export type ClipCourse = 'speed' | 'near' | 'far' | 'growthPerS' | 'turnDegps';
@@ -37,8 +38,23 @@ const MOST_STEP_WIDTHS = 0.12;
 /** Less of the plan in a clip than this is said. */
 const NEARLY_ALL = 0.9;
 
-/** Holds what was measured of a clip against what its plan foretells. */
-export function clipAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]): ClipAgainstPlan {
+/**
+ * Holds a clip that was kept against its plan: where the clip lies on it is told from all of the picture, and then only
+ * those cells are foretold in which something could be followed there.
+ */
+export function clipAgainstPlan(cells: PlanCells, clip: Clip): ClipAgainstPlan {
+  const frames = framesOfClip(clip);
+  const all = framesAgainstPlan(foretold(cells), frames);
+  const { by, delayS, stretch } = all.aligned;
+  if (by === 'nothing' || clip.followed.length === 0) return all;
+  const lasts = frames[frames.length - 1].tS;
+  const followedAt = (s: number) =>
+    wasFollowed(clip.followed, ((s - cells.tS[0]) * stretch + delayS) / Math.max(1e-3, lasts));
+  return framesAgainstPlan(foretold(cells, followedAt), frames);
+}
+
+/** Holds what was measured of a clip, picture by picture, against what is foretold of it. */
+export function framesAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]): ClipAgainstPlan {
   const takeS = Float64Array.from(frames, ({ tS }) => tS - frames[0].tS);
   const rates = (key: Key | 'near' | 'far') => Float64Array.from(frames, (frame) => frame[key]);
   const planS = Float64Array.from(plan.tS, (s) => s - plan.tS[0]);

@@ -13,8 +13,8 @@ export interface TimesAsFilmed {
 }
 
 /**
- * The same of the numbers themselves, as they are drawn and judged: all cells of the plan’s picture against those of the
- * film in which something could be followed. `frames`: one a row of the plan.
+ * The same of the numbers themselves, as they are drawn and judged: what is foretold of the cells in which something could
+ * be followed against what was measured in them. `frames`: one a row of the plan.
  */
 export function numbersAsFilmed(plan: Foretold, frames: readonly ClipFrame[]): TimesAsFilmed {
   const times = (...keys: ('rightwards' | 'upwards' | 'near' | 'far')[]) =>
@@ -56,7 +56,9 @@ export class AsFilmed {
       plan.push(foretold);
       seen.push(flow);
     }
-    const [planWhole, seenWhole] = [plan, seen].map((flows) => wholeMotion(cellFlows(flows, this.aspect, 1)));
+    const [planWhole, seenWhole] = [plan, seen].map((flows) =>
+      wholeMotion([...cellFlows(flows, this.aspect).values()]),
+    );
     if (!planWhole || !seenWhole) return;
     const measured = courseOf(seenWhole);
     courseOf(planWhole).forEach((value, k) => this.count('whole', value, measured[k]));
@@ -84,11 +86,10 @@ export class AsFilmed {
     const y = Math.floor((0.5 - w * this.aspect) * heightCells);
     if (x < 1 || y < 1 || x >= widthCells - 1 || y >= heightCells - 1) return null;
     const here = content.depthM(x, y);
-    if (here === null) return null;
     for (let dy = -1; dy <= 1; dy += 1)
       for (let dx = -1; dx <= 1; dx += 1) {
         const there = content.depthM(x + dx, y + dy);
-        if (there === null || there > here * EDGE || there * EDGE < here) return null;
+        if (there > here * EDGE || there * EDGE < here) return null;
       }
     return content.flow(x, y, u, w);
   }

@@ -1,6 +1,8 @@
+import { type FollowedCells, FollowedCounter } from './followed-cells';
 import { differenceOf, type GreyFrame, lookOf } from './grey';
+import { LayerSteps } from './layers';
 import type { Tracked, Tracker } from './tracker';
-import { cellFlows, type Flow, layersOf, wholeMotion, type WholeMotion } from './whole-motion';
+import { cellFlows, CELLS, type Flow, wholeMotion } from './whole-motion';
 
 /** One picture of a clip, measured: rates a second, of the content. */
 export interface ClipFrame {
@@ -29,12 +31,17 @@ const SAME = 0.0012;
 const OTHERWISE = 4;
 
 /**
- * Measures a clip picture by picture: only the last one is kept, so that memory does not grow with the clip. Rates stand at
+ * Measures a clip picture by picture: only the last one is kept, so that memory hardly grows with the clip. Rates stand at
  * the picture they belong to: the mean of the way into it and the way out of it.
  */
 export class ClipReader {
   private before: { frame: GreyFrame; tS: number } | null = null;
   private readonly steps: (Step | null)[] = [];
+  private readonly followed = new FollowedCounter();
+  private readonly layers = new LayerSteps((i, layers) => {
+    const step = this.steps[i];
+    if (step && layers) this.steps[i] = { ...step, near: layers.near / step.stepS, far: layers.far / step.stepS };
+  });
   private readonly rows: { tS: number; brightness: number; detail: number; difference: number }[] = [];
 
   /** `onFollowed`: told which places were followed from a picture, counted from 0, to the next. */
@@ -54,11 +61,14 @@ export class ClipReader {
     if (before && tS <= before.tS)
       throw new RangeError(`Picture ${this.rows.length + 1} does not come after the one before.`);
     const difference = before ? differenceOf(before.frame, frame) : 1;
-    if (before && difference === 0) this.steps.push(STILL);
-    else if (before) {
+    if (before && difference === 0) {
+      this.steps.push({ ...STILL, stepS: tS - before.tS });
+      this.layers.add(null);
+      this.followed.add(EVERYWHERE);
+    } else if (before) {
       const flows = flowsOf(this.tracker.follow(before.frame, frame), frame);
       this.onFollowed?.(this.rows.length - 1, flows);
-      this.steps.push(stepOf(flows, frame, tS - before.tS));
+      this.step(flows, frame, tS - before.tS);
     }
     this.rows.push({ tS, ...lookOf(frame), difference });
     this.before = { frame, tS };
@@ -72,9 +82,10 @@ export class ClipReader {
   frames(): ClipFrame[] {
     const { rows, steps } = this;
     if (rows.length < 2) throw new RangeError('A clip needs at least two pictures.');
+    this.layers.end();
     return rows.map(({ tS, brightness, detail, difference }, i) => {
       const [into, out] = [i > 0 ? steps[i - 1] : null, i < steps.length ? steps[i] : null];
-      const of = (key: Exclude<keyof Step, 'followed'>) => mean([into?.[key], out?.[key]]);
+      const of = (key: Exclude<keyof Step, 'followed' | 'stepS'>) => mean([into?.[key], out?.[key]]);
       return {
         tS,
         rightwards: of('right') || 0,
@@ -90,6 +101,30 @@ export class ClipReader {
       };
     });
   }
+
+  /** In which cells something could be followed, over the clip. */
+  followedCells(): FollowedCells {
+    return this.followed.parts();
+  }
+
+  private step(flows: readonly Flow[], frame: GreyFrame, stepS: number): void {
+    const cells = cellFlows(flows, frame.widthPx / frame.heightPx);
+    const whole = wholeMotion([...cells.values()]);
+    this.followed.add(cells.keys());
+    this.layers.add({ cells, whole });
+    this.steps.push(
+      whole && {
+        stepS,
+        right: whole.right / stepS,
+        up: whole.up / stepS,
+        turnDeg: whole.turnDeg / stepS,
+        growth: whole.growth / stepS,
+        near: NaN,
+        far: NaN,
+        followed: whole.cells / Math.max(1, cells.size),
+      },
+    );
+  }
 }
 
 /** Whether pictures just before and just after one go on: where all rest, none is the one before again. */
@@ -102,6 +137,7 @@ function goesAbout(rows: readonly { difference: number }[], i: number): boolean 
 }
 
 interface Step {
+  stepS: number;
   right: number;
   up: number;
   turnDeg: number;
@@ -111,7 +147,9 @@ interface Step {
   followed: number;
 }
 
-const STILL: Step = { right: 0, up: 0, turnDeg: 0, growth: 0, near: NaN, far: NaN, followed: 1 };
+/** What stays the same is known in every cell. */
+const EVERYWHERE = Array.from({ length: CELLS.across * CELLS.down }, (_, cell) => cell);
+const STILL = { right: 0, up: 0, turnDeg: 0, growth: 0, near: NaN, far: NaN, followed: 1 };
 
 /** Mean of what there is; NaN where there is nothing. */
 function mean(values: readonly (number | undefined)[]): number {
@@ -130,20 +168,4 @@ export function flowsOf({ before, after, count }: Tracked, { widthPx, heightPx }
       dw: (before[2 * i + 1] - after[2 * i + 1]) / widthPx,
     };
   });
-}
-
-function stepOf(flows: readonly Flow[], frame: GreyFrame, stepS: number): Step | null {
-  const cells = cellFlows(flows, frame.widthPx / frame.heightPx, 1);
-  const whole: WholeMotion | null = wholeMotion(cells);
-  if (!whole) return null;
-  const layers = layersOf(cells, whole);
-  return {
-    right: whole.right / stepS,
-    up: whole.up / stepS,
-    turnDeg: whole.turnDeg / stepS,
-    growth: whole.growth / stepS,
-    near: layers ? layers.near / stepS : NaN,
-    far: layers ? layers.far / stepS : NaN,
-    followed: whole.cells / Math.max(1, cells.length),
-  };
 }

@@ -2,10 +2,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { plannedFilm, seeded } from '../../motion';
 import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
-import { bestClip, clipAgainstPlan } from './against-plan';
+import { bestClip, framesAgainstPlan } from './against-plan';
 import { type ClipFrame, ClipReader } from './clip-reader';
 import { clipSummary } from './clip-summary';
-import { foretold } from './foretold';
+import { foretold, planCells } from './foretold';
 import { greyOf } from './grey';
 import { openCvTracker } from './open-cv';
 import type { Tracker } from './tracker';
@@ -101,7 +101,9 @@ describe('motion of a picture’s content', () => {
       du: i % 10 < 2 ? 0.05 : 0.01,
       dw: 0,
     }));
-    expect(wholeMotion(flows)?.right).toBeCloseTo(0.01, 4);
+    // A fifth of the cells goes five times as fast: their mean would be 0.018.
+    expect(wholeMotion(flows)?.right).toBeGreaterThan(0.0095);
+    expect(wholeMotion(flows)?.right).toBeLessThan(0.0107);
     expect(wholeMotion(flows.slice(0, 2))).toBeNull();
   });
 });
@@ -179,17 +181,17 @@ describe('what a plan foretells of its clip', () => {
     const push = shoot.shots.find(({ name }) => name === 'In to the two leaves');
     if (!whip || !push) throw new Error('The demo has changed.');
     const film = plannedFilm(sceneOf(shoot, whip));
-    const rows = foretold(film);
+    const rows = foretold(planCells(film, 640));
     const pans = film.samples.panDeg[film.samples.count - 1] > film.samples.panDeg[0] ? 1 : -1;
     const fastest = rows.rightwards.reduce((a, v) => (Math.abs(v) > Math.abs(a) ? v : a), 0);
     expect(Math.sign(fastest)).toBe(-pans);
-    const grows = foretold(plannedFilm(sceneOf(shoot, push))).growthPerS;
+    const grows = foretold(planCells(plannedFilm(sceneOf(shoot, push)), 640)).growthPerS;
     expect(grows.reduce((sum, v) => sum + v, 0)).toBeGreaterThan(0);
   });
   it('is nothing for a still shot', () => {
     const still = shoot.shots.find(({ name }) => name === 'The house, at rest');
     if (!still) throw new Error('The demo has changed.');
-    const rows = foretold(plannedFilm(sceneOf(shoot, still)));
+    const rows = foretold(planCells(plannedFilm(sceneOf(shoot, still)), 640));
     expect(rows.rightwards.every((v) => Math.abs(v) < 1e-9)).toBe(true);
   });
 });
@@ -197,7 +199,7 @@ describe('what a plan foretells of its clip', () => {
 describe('a clip held against its plan', () => {
   const shoot = demoShoot();
   const shot = shoot.shots[2];
-  const plan = foretold(plannedFilm(sceneOf(shoot, shot)));
+  const plan = foretold(planCells(plannedFilm(sceneOf(shoot, shot)), 640));
   /** What was foretold, as if it had been measured. */
   const seen = (edit: (frame: ClipFrame) => ClipFrame = (frame) => frame): ClipFrame[] =>
     [...plan.tS].map((tS, i) =>
@@ -215,17 +217,17 @@ describe('a clip held against its plan', () => {
         repeated: false,
       }),
     );
-  const ids = (frames: ClipFrame[]) => clipAgainstPlan(plan, frames).differences.map(({ id }) => id);
+  const ids = (frames: ClipFrame[]) => framesAgainstPlan(plan, frames).differences.map(({ id }) => id);
 
   it('that moves as foretold has nothing to be said of, whenever it began', () => {
     expect(ids(seen())).toEqual([]);
     const late = seen((frame) => ({ ...frame, tS: frame.tS + 2 }));
-    expect(clipAgainstPlan(plan, late).said).toBe('The clip moves as the plan foretells.');
+    expect(framesAgainstPlan(plan, late).said).toBe('The clip moves as the plan foretells.');
   });
   it('of a longer lens, a nearer camera, a faster hand is told so', () => {
     const all = ['rightwards', 'upwards', 'near', 'far'] as const;
     const longer = seen((frame) => ({ ...frame, ...Object.fromEntries(all.map((key) => [key, frame[key] * 1.3])) }));
-    expect(clipAgainstPlan(plan, longer).differences[0]).toMatchObject({
+    expect(framesAgainstPlan(plan, longer).differences[0]).toMatchObject({
       id: 'speed',
       sentence: expect.stringMatching(/30% faster/) as string,
     });
@@ -236,7 +238,7 @@ describe('a clip held against its plan', () => {
       tS: frame.tS / 1.3,
       ...Object.fromEntries(rates.map((key) => [key, frame[key] * 1.3])),
     }));
-    const found = clipAgainstPlan(plan, faster);
+    const found = framesAgainstPlan(plan, faster);
     expect(found.differences.map(({ id }) => id)).toEqual(['pace']);
     expect(found.differences[0].sentence).toMatch(/30% faster/);
   });
@@ -244,8 +246,8 @@ describe('a clip held against its plan', () => {
     const shaky = seen((frame) => ({ ...frame, upwards: frame.upwards + 0.06 * Math.sin(2 * Math.PI * 2 * frame.tS) }));
     expect(ids(shaky)).toContain('shake');
     const best = bestClip([
-      { id: 'shaky', against: clipAgainstPlan(plan, shaky) },
-      { id: 'calm', against: clipAgainstPlan(plan, seen()) },
+      { id: 'shaky', against: framesAgainstPlan(plan, shaky) },
+      { id: 'calm', against: framesAgainstPlan(plan, seen()) },
     ]);
     expect(best?.id).toBe('calm');
     expect(best?.why).toMatch(/^It moves as the plan foretells. The next best: /);
@@ -257,7 +259,7 @@ describe('a clip of every plan of the demo', () => {
   // A time-lapse of hours has no clip of its own motion.
   const plans = shoot.shots
     .filter(({ timing }) => timing.durationS < 60)
-    .map((shot) => ({ name: shot.name, plan: foretold(plannedFilm(sceneOf(shoot, shot))) }));
+    .map((shot) => ({ name: shot.name, plan: foretold(planCells(plannedFilm(sceneOf(shoot, shot)), 640)) }));
   const clipOf = (plan: (typeof plans)[0]['plan'], from: number, to: number): ClipFrame[] =>
     [...plan.tS].slice(from, to).map((tS, k) => ({
       tS,
@@ -274,12 +276,12 @@ describe('a clip of every plan of the demo', () => {
     }));
 
   it.each(plans)('that is “$name” as it was planned has nothing to be said against it', ({ plan }) => {
-    expect(clipAgainstPlan(plan, clipOf(plan, 0, plan.tS.length)).differences).toEqual([]);
+    expect(framesAgainstPlan(plan, clipOf(plan, 0, plan.tS.length)).differences).toEqual([]);
   });
   it('that is only the middle of it is taken for a part of it, and is not blamed for the rest', () => {
     const said = plans.map(({ name, plan }) => {
       const n = plan.tS.length;
-      const part = clipAgainstPlan(plan, clipOf(plan, Math.floor(n * 0.2), Math.floor(n * 0.85)));
+      const part = framesAgainstPlan(plan, clipOf(plan, Math.floor(n * 0.2), Math.floor(n * 0.85)));
       return { name, ids: part.differences.map(({ id }) => id), said: part.said };
     });
     // An even move that is cut at both ends fits at many paces: of two of these something is said all the same.

@@ -1,15 +1,16 @@
 import { depthRasterOf, NOTHING } from '../../image';
 import type { Film } from '../../motion';
 import { CAMERA_SIZE, project } from '../../optics';
+import { type Thing, turnedBy } from '../../scene';
 import type { Flow } from './whole-motion';
 
 /** The picture of one row of a plan in cells, and where what stands in them goes between two rows. */
 export interface Content {
   widthCells: number;
   heightCells: number;
-  /** How deep that lies along the optical axis, m; null where somebody walks, who moves by himself. */
-  depthM(x: number, y: number): number | null;
-  /** Where the place u, w of a cell comes from and goes to; null where somebody walks, or it is behind the camera. */
+  /** How deep that lies along the optical axis, m. */
+  depthM(x: number, y: number): number;
+  /** Where the place u, w of a cell comes from and goes to; null where it is behind the camera. */
   flow(x: number, y: number, u: number, w: number): Flow | null;
 }
 
@@ -23,47 +24,106 @@ export function contentOf(film: Film, cellsAcross: number): (row: number, from: 
   const rasterAt = depthRasterOf(scene, samples, cellsAcross);
   const aspect = frameWidthMm / samples.frameHeightMm;
   const seen = { u: 0, w: 0, depthM: 0 };
+  const [place, before, after] = [new Float64Array(3), new Float64Array(3), new Float64Array(3)];
   return (row, from, to) => {
     const { widthCells, heightCells, nearness, pieceAt } = rasterAt(row);
     const camera = cameras.subarray(row * CAMERA_SIZE, row * CAMERA_SIZE + CAMERA_SIZE);
     const scale = samples.focalLengthMm[row] / frameWidthMm;
-    const deep = (cell: number, u: number, w: number): number | null => {
-      if (pieceAt[cell] === NOTHING) return groundM(camera, scale, u, w);
-      return scene.things[pieceAt[cell]].walks ? null : 1 / nearness[cell];
-    };
-    const middleOf = (x: number, y: number) =>
-      [(x + 0.5) / widthCells - 0.5, (0.5 - (y + 0.5) / heightCells) / aspect] as const;
+    const deep = (cell: number, u: number, w: number): number =>
+      pieceAt[cell] === NOTHING ? groundM(camera, scale, u, w, place) : 1 / nearness[cell];
     return {
       widthCells,
       heightCells,
-      depthM: (x, y) => deep(y * widthCells + x, ...middleOf(x, y)),
+      depthM: (x, y) =>
+        deep(y * widthCells + x, (x + 0.5) / widthCells - 0.5, (0.5 - (y + 0.5) / heightCells) / aspect),
       flow(x, y, u, w) {
-        const depthM = deep(y * widthCells + x, u, w);
-        if (depthM === null) return null;
-        const place = placeAt(camera, scale, u, w, depthM);
-        project(cameras, from * CAMERA_SIZE, place[0], place[1], place[2], seen);
+        const cell = y * widthCells + x;
+        placeAt(camera, scale, u, w, deep(cell, u, w), place);
+        const goes = pieceAt[cell] === NOTHING ? null : scene.things[pieceAt[cell]];
+        before.set(place);
+        after.set(place);
+        if (goes?.walks) {
+          wentTo(goes, place, samples.tS[row], samples.tS[from], before);
+          wentTo(goes, place, samples.tS[row], samples.tS[to], after);
+        }
+        project(cameras, from * CAMERA_SIZE, before[0], before[1], before[2], seen);
         if (seen.depthM <= 0) return null;
         const [u0, w0] = [seen.u, seen.w];
-        project(cameras, to * CAMERA_SIZE, place[0], place[1], place[2], seen);
+        project(cameras, to * CAMERA_SIZE, after[0], after[1], after[2], seen);
         return seen.depthM > 0 ? { u, w, du: seen.u - u0, dw: seen.w - w0 } : null;
       },
     };
   };
 }
 
-/** The site’s place that is seen at u and w of a camera, so deep along its axis. */
-function placeAt(camera: Float64Array, scale: number, u: number, w: number, depthM: number): [number, number, number] {
+/** Beside something so many times nearer a place lies at an edge. */
+const EDGE = 1.15;
+
+/**
+ * Where the middles of all cells go when what is near wins: a cell within `reachCells` of something nearer goes with that.
+ */
+export function nearWins(
+  { widthCells, heightCells, depthM, flow }: Content,
+  aspect: number,
+  reachCells: number,
+): Flow[] {
+  const depths = new Float64Array(widthCells * heightCells);
+  const middles: (Flow | null)[] = [];
+  for (let y = 0; y < heightCells; y += 1)
+    for (let x = 0; x < widthCells; x += 1) {
+      depths[y * widthCells + x] = depthM(x, y);
+      middles.push(flow(x, y, (x + 0.5) / widthCells - 0.5, (0.5 - (y + 0.5) / heightCells) / aspect));
+    }
+  const reach = Math.floor(reachCells + 1e-9);
+  const found: Flow[] = [];
+  for (let y = 0; y < heightCells; y += 1)
+    for (let x = 0; x < widthCells; x += 1) {
+      const here = y * widthCells + x;
+      let nearest = here;
+      for (let v = Math.max(0, y - reach); v <= Math.min(heightCells - 1, y + reach); v += 1)
+        for (let h = Math.max(0, x - reach); h <= Math.min(widthCells - 1, x + reach); h += 1) {
+          const there = v * widthCells + h;
+          if (depths[there] * EDGE < depths[nearest] && (h - x) ** 2 + (v - y) ** 2 <= reachCells ** 2) nearest = there;
+        }
+      const [middle, goes] = [middles[here], middles[nearest]];
+      if (middle && goes) found.push({ u: middle.u, w: middle.w, du: goes.du, dw: goes.dw });
+    }
+  return found;
+}
+
+const AXES = new Float64Array(9);
+const BASE = new Float64Array(3);
+
+/** Writes where a place of a thing that goes about is at another moment; arms and legs go along with the rest. */
+function wentTo({ at, stanceAt }: Thing, place: Float64Array, fromS: number, toS: number, out: Float64Array): void {
+  const stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
+  at(fromS, BASE);
+  stanceAt(fromS, stance);
+  turnedBy(stance, AXES);
+  const [x, y, z] = [place[0] - BASE[0], place[1] - BASE[1], place[2] - BASE[2]];
+  const own = [0, 3, 6].map((k) => AXES[k] * x + AXES[k + 1] * y + AXES[k + 2] * z);
+  at(toS, BASE);
+  stanceAt(toS, stance);
+  turnedBy(stance, AXES);
+  for (let i = 0; i < 3; i += 1) out[i] = BASE[i] + own[0] * AXES[i] + own[1] * AXES[3 + i] + own[2] * AXES[6 + i];
+}
+
+/** Writes the site’s place that is seen at u and w of a camera, so deep along its axis. */
+function placeAt(camera: Float64Array, scale: number, u: number, w: number, depthM: number, out: Float64Array): void {
   // A place p falls at u = (r·p + r₄)/depth and w = (t·p + t₄)/depth; the rows are at right angles.
-  const wanted = [u * depthM, w * depthM, depthM];
-  const shares = [0, 1, 2].map((k) => (wanted[k] - camera[4 * k + 3]) / (k < 2 ? scale ** 2 : 1));
-  const of = (axis: number) => shares.reduce((sum, share, k) => sum + share * camera[4 * k + axis], 0);
-  return [of(0), of(1), of(2)];
+  const across = (u * depthM - camera[3]) / scale ** 2;
+  const up = (w * depthM - camera[7]) / scale ** 2;
+  const ahead = depthM - camera[11];
+  for (let axis = 0; axis < 3; axis += 1)
+    out[axis] = across * camera[axis] + up * camera[4 + axis] + ahead * camera[8 + axis];
 }
 
 /** How deep level ground lies there; the sky where none does. */
-function groundM(camera: Float64Array, scale: number, u: number, w: number): number {
-  const [near, far] = [placeAt(camera, scale, u, w, 1), placeAt(camera, scale, u, w, 2)];
-  const fall = near[2] - far[2];
-  const depth = 1 + near[2] / fall;
+function groundM(camera: Float64Array, scale: number, u: number, w: number, at: Float64Array): number {
+  placeAt(camera, scale, u, w, 1, at);
+  const nearUpM = at[2];
+  placeAt(camera, scale, u, w, 2, at);
+  const fall = nearUpM - at[2];
+  const depth = 1 + nearUpM / fall;
   return fall > 1e-9 && depth > 0 && depth < SKY_M ? depth : SKY_M;
 }

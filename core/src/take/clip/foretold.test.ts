@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { plannedFilm } from '../../motion';
 import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
-import { foretold } from './foretold';
+import { CAMERA_SIZE, project } from '../../optics';
+import { type Content, contentOf, nearWins } from './content-motion';
+import { foretold, planCells } from './foretold';
 
 const shoot = demoShoot();
 const filmOf = (name: string) => {
@@ -19,7 +21,7 @@ describe('what a plan foretells of its clip', () => {
     (name) => {
       const film = filmOf(name);
       const { samples } = film;
-      const rows = foretold(film);
+      const rows = foretold(planCells(film, 640));
       const cameraAt = (row: number) => {
         const camera = new PerspectiveCamera(50, samples.frameWidthMm / samples.frameHeightMm, 0.1, 1e4);
         camera.filmGauge = samples.frameWidthMm;
@@ -54,7 +56,7 @@ describe('what a plan foretells of its clip', () => {
   );
 
   it('has near things go by faster than far ones on an arc, and slower never', () => {
-    const { near, far, rightwards } = foretold(filmOf('Round Ansa at the sorting table'));
+    const { near, far, rightwards } = foretold(planCells(filmOf('Round Ansa at the sorting table'), 640));
     let seen = 0;
     for (let row = 0; row < near.length; row += 1) {
       if (Number.isNaN(near[row]) || Math.abs(rightwards[row]) < 0.01) continue;
@@ -62,5 +64,58 @@ describe('what a plan foretells of its clip', () => {
       seen += 1;
     }
     expect(seen).toBeGreaterThan(10);
+  });
+
+  it('counts only cells in which something could be followed', () => {
+    const cells = planCells(filmOf('The rows like a map'), 640);
+    const all = foretold(cells);
+    // Everything goes alike there: half of the picture says the same, none of it nothing.
+    const half = foretold(cells, () => (cell) => cell % 2 === 0);
+    const none = foretold(cells, () => () => false);
+    const row = Math.floor(all.tS.length / 2);
+    expect(Math.abs(all.rightwards[row])).toBeGreaterThan(0.03);
+    expect(half.rightwards[row] / all.rightwards[row]).toBeCloseTo(1, 1);
+    expect(half.rightwards[row]).not.toBe(all.rightwards[row]);
+    expect(none.rightwards[row]).toBe(0);
+    expect(none.near[row]).toBeNaN();
+  });
+
+  it('has who walks go by himself', () => {
+    // The camera goes along with her: what she is seen in rests, what is behind her goes by.
+    const film = filmOf('Along the gallery');
+    const row = Math.floor(film.samples.count / 2);
+    const content = contentOf(film, 80)(row, row - 1, row + 1);
+    const at = (u: number, w: number) => {
+      const aspect = film.samples.frameWidthMm / film.samples.frameHeightMm;
+      const [x, y] = [Math.floor((u + 0.5) * content.widthCells), Math.floor((0.5 - w * aspect) * content.heightCells)];
+      return content.flow(x, y, u, w);
+    };
+    const seen = { u: 0, w: 0, depthM: 0 };
+    const { subjectXM, subjectYM, subjectZM, cameras } = film.samples;
+    project(cameras, row * CAMERA_SIZE, subjectXM[row], subjectYM[row], subjectZM[row] + 1.1, seen);
+    const her = at(seen.u, seen.w);
+    const behind = at(seen.u > 0 ? -0.45 : 0.45, 0.05);
+    expect(Math.hypot(her?.du ?? 1, her?.dw ?? 1)).toBeLessThan(0.2 * Math.hypot(behind?.du ?? 0, behind?.dw ?? 0));
+  });
+});
+
+describe('a window that holds an edge', () => {
+  /** A post of three cells in the middle of what is far; the cells of each go by their own. */
+  const content: Content = {
+    widthCells: 21,
+    heightCells: 9,
+    depthM: (x) => (Math.abs(x - 10) <= 1 ? 2 : 30),
+    flow: (x, _, u, w) => ({ u, w, du: Math.abs(x - 10) <= 1 ? 0.1 : 0.01, dw: 0 }),
+  };
+  const nearOnes = (reach: number) => nearWins(content, 16 / 9, reach).filter(({ du }) => du === 0.1).length;
+
+  it('goes with what is near, as far as the window reaches', () => {
+    expect(nearOnes(0)).toBe(3 * 9);
+    expect(nearOnes(1)).toBe(5 * 9);
+    expect(nearOnes(2.2)).toBe(7 * 9);
+  });
+  it('keeps every place where it is', () => {
+    const [plain, reached] = [nearWins(content, 16 / 9, 0), nearWins(content, 16 / 9, 2)];
+    expect(reached.map(({ u, w }) => [u, w])).toEqual(plain.map(({ u, w }) => [u, w]));
   });
 });

@@ -9,13 +9,25 @@ export interface GreyFrame {
 
 /** Wider pictures are made smaller by whole steps: motion is found to a small part of a pixel all the same. */
 export const MOST_WIDTH_PX = 480;
+/** A clip is drawn so wide at most before it is made grey. */
+export const MOST_DRAWN_PX = 960;
+/** About each place a window so wide and high is followed. */
+export const WINDOW_PX = 17;
+
+const stepsOf = (widthPx: number) => Math.max(1, Math.ceil(widthPx / MOST_WIDTH_PX));
+
+/** How wide a clip is when it is followed. */
+export function followedWidthPx(clipWidthPx: number): number {
+  const drawn = Math.min(MOST_DRAWN_PX, clipWidthPx);
+  return Math.floor(drawn / stepsOf(drawn));
+}
 
 /**
  * A picture with one, three or four bytes a pixel in grey (luma of ITU-R BT.709), averaged over blocks of whole pixels
  * until it is at most `MOST_WIDTH_PX` wide.
  */
 export function greyOf(pixels: ArrayLike<number>, widthPx: number, heightPx: number, channels: number): GreyFrame {
-  const step = Math.max(1, Math.ceil(widthPx / MOST_WIDTH_PX));
+  const step = stepsOf(widthPx);
   const [width, height] = [Math.floor(widthPx / step), Math.floor(heightPx / step)];
   const out = new Uint8Array(width * height);
   const colours = channels >= 3;

@@ -1,4 +1,4 @@
-import type { GreyFrame } from './grey';
+import { type GreyFrame, WINDOW_PX } from './grey';
 import type { Tracked, Tracker } from './tracker';
 
 /**
@@ -51,7 +51,6 @@ async function library(): Promise<{ cv: Library }> {
 const MOST_POINTS = 400;
 const QUALITY = 0.01;
 const APART_PX = 9;
-const WINDOW_PX = 17;
 const LEVELS = 4;
 /** What comes back farther from where it was is no point, px. */
 const BACK_WITHIN_PX = 0.3;

@@ -22,8 +22,8 @@ export interface WholeMotion {
   cells: number;
 }
 
-/** The middle motion of each cell that holds at least `least` places. */
-export function cellFlows(flows: readonly Flow[], aspect: number, least = 2): Flow[] {
+/** The middle motion of each cell that holds a place, by the cell’s number from the upper left, row after row. */
+export function cellFlows(flows: readonly Flow[], aspect: number): Map<number, Flow> {
   const cells = new Map<number, Flow[]>();
   for (const flow of flows) {
     const x = Math.floor((flow.u + 0.5) * CELLS.across);
@@ -34,7 +34,7 @@ export function cellFlows(flows: readonly Flow[], aspect: number, least = 2): Fl
     if (cell) cell.push(flow);
     else cells.set(key, [flow]);
   }
-  return [...cells.values()].filter((rows) => rows.length >= least).map(middleFlow);
+  return new Map([...cells].map(([key, rows]) => [key, middleFlow(rows)]));
 }
 
 const middle = (values: number[]): number => {
@@ -54,6 +54,8 @@ const DEG = 180 / Math.PI;
 const PASSES = 12;
 /** Places off by more than so many standard deviations (from the middle one off) count less (Huber 1964: 1.345). */
 const FAR_OFF = 1.345;
+/** … but what is off by less than following can tell counts in full, frame widths: layers that hardly differ, noise. */
+const TELLS = 0.001;
 /** What counts for less than this does not move with the whole. */
 const FOLLOWS = 0.4;
 
@@ -71,7 +73,7 @@ export function wholeMotion(flows: readonly Flow[]): WholeMotion | null {
       const [pu, pw] = moved(fit, u, w);
       return Math.hypot(du - pu, dw - pw);
     });
-    const scale = Math.max(1e-6, 1.4826 * middle([...off])) * FAR_OFF;
+    const scale = Math.max(TELLS, 1.4826 * middle([...off]) * FAR_OFF);
     off.forEach((value, i) => (weights[i] = value < scale ? 1 : scale / value));
     fit = fitted(flows, weights);
   }
@@ -134,19 +136,6 @@ export const courseOf = ({ right, up, growth, turnDeg }: WholeMotion): [number, 
   growth * RADIUS,
   (turnDeg / DEG) * RADIUS,
 ];
-
-/**
- * Layers by how fast they go along the whole’s shift: near ones (the fastest third of the cells) and far ones. Null where
- * nothing shifts, or where growing and turning move more than that: then speed says where a thing is seen, not how far.
- */
-export function layersOf(flows: readonly Flow[], whole: WholeMotion): { near: number; far: number } | null {
-  const along = alongOf(whole);
-  if (!along || flows.length < 10) return null;
-  const speeds = flows.map(along).sort((a, b) => a - b);
-  const third = Math.max(1, Math.floor(speeds.length / 3));
-  const mean = (rows: readonly number[]) => rows.reduce((sum, v) => sum + v, 0) / rows.length;
-  return { near: mean(speeds.slice(-third)), far: mean(speeds.slice(0, third)) };
-}
 
 /** Speed of a place along the whole’s shift; null where that is not what moves the picture. */
 export function alongOf(whole: WholeMotion): ((flow: Flow) => number) | null {
