@@ -13,7 +13,7 @@ interface Kept {
 }
 const MOST_KEPT = 600;
 /** Told on with every change of how frames are drawn: those of before are drawn anew. */
-const FRAMES_LOOK = 1;
+const FRAMES_LOOK = 2;
 /** Kept from screen to screen. */
 const kept = new Map<string, Kept>();
 

@@ -19,6 +19,7 @@ import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
 import { type Going, isRoof, partOf, toLocal, topAt } from '@gentle-arc/core/site';
 import { contactOf, type Foot } from './contact';
 import { groundPlane } from './ground-plane';
+import { PlacedSolids } from './placed-solids';
 import { patternSheet } from './pattern-sheet';
 import { SkyDome, skyLook } from './sky';
 import {
@@ -73,6 +74,7 @@ export class PaperScene {
   private readonly lamps: SpotLight[] = [];
   private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
+  private readonly solids: PlacedSolids;
   private readonly spot = new Float64Array(3);
   private readonly axes = new Float64Array(9);
   private readonly stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
@@ -81,6 +83,7 @@ export class PaperScene {
   /** `simple`: as cheap to draw as it can be, without shadows. */
   constructor(private readonly simple = false) {
     const { sun, scene, standing } = this;
+    this.solids = new PlacedSolids(simple);
     sun.castShadow = true;
     sun.shadow.mapSize.set(2048, 2048);
     sun.shadow.bias = -0.0006;
@@ -178,10 +181,9 @@ export class PaperScene {
         this.walkers.push({ mesh, thing, look });
       } else {
         if (stands(piece)) feet.push(footOf(piece));
-        const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
         const group = alike.get(material) ?? { hurried, geometries: [] };
         alike.set(material, group);
-        group.geometries.push(solid(geometryOf(piece).clone().applyMatrix4(placed)));
+        group.geometries.push(this.solids.of(piece, isSubject));
       }
     }
     for (const [material, { hurried, geometries }] of alike) {
