@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy, tick } from 'svelte';
+  import { onDestroy, tick, untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { PlaySolid } from 'flowbite-svelte-icons';
   import { addShot } from '@gentle-arc/core/edit';
@@ -60,6 +60,7 @@
     ...(joinOpen ? [{ word: 'join' as const, name: 'Join' }] : []),
   ]);
 
+  void untrack(() => frames.getReady(shoot));
   $effect(() => void live.ask(shoot, coverOf));
   onDestroy(() => {
     live.close();

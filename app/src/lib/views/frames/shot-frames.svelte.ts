@@ -12,6 +12,9 @@ interface Kept {
   bitmap: ImageBitmap;
 }
 const MOST_KEPT = 600;
+const MOST_HANDS = 2;
+/** How wide a frame is that only makes ready. */
+const READY_PX = 16;
 /** Told on with every change of how frames are drawn: those of before are drawn anew. */
 const FRAMES_LOOK = 2;
 /** Kept from screen to screen. */
@@ -38,14 +41,34 @@ export class ShotFrames {
   private waiting: { work: () => Promise<void>; wanted: () => boolean }[] = [];
   /** What is drawn and not on the shelf yet: put there when there is nothing to draw. */
   private drawn: (() => Promise<void>)[] = [];
-  /** Frames are being drawn. */
-  busy = false;
+  /** So many are being drawn: while one is handed over the worker is at the next. */
+  private hands = 0;
   private closed = false;
+
+  /** Frames are being drawn. */
+  get busy(): boolean {
+    return this.hands > 0;
+  }
 
   /** What of a shot is drawn already, if anything. */
   known(shoot: Shoot, shot: Shot, rows: readonly number[], widthPx: number, dim: boolean): ImageBitmap | null {
     const row = kept.get(`${shoot.id} ${shot.id} ${widthPx}`);
     return row?.key === keyOf(shot, rows, widthPx, dim) && sameAround(row.around, shoot) ? row.bitmap : null;
+  }
+
+  /** Gets ready to draw while nobody knows yet which frames: most of the first one's time goes into that. */
+  async getReady(shoot: Shoot): Promise<void> {
+    const [first] = shoot.shots;
+    if (!first || [...kept.keys()].some((id) => id.startsWith(`${shoot.id} `))) return;
+    try {
+      if (await this.canDraw())
+        await this.host.ask(shoot, (remote) =>
+          remote.frames({ shotId: first.id, rows: [0], widthPx: READY_PX, dim: false }),
+        );
+    } catch (error) {
+      // Whoever asks for frames is told.
+      if ((error as Error).name !== 'WorkerGone') throw error;
+    }
   }
 
   /** Draws frames of a shot when its turn comes; `wanted`: whether they are still. Resolves to null when not. */
@@ -129,8 +152,8 @@ export class ShotFrames {
   }
 
   private async run(): Promise<void> {
-    if (this.busy) return;
-    this.busy = true;
+    if (this.hands === MOST_HANDS) return;
+    this.hands += 1;
     for (let next = this.next(); next && !this.closed; next = this.next())
       try {
         await next.work();
@@ -138,7 +161,7 @@ export class ShotFrames {
       } catch (error) {
         if (!this.closed) this.problem = `Frames could not be drawn. ${(error as Error).message}`;
       }
-    this.busy = false;
+    this.hands -= 1;
     for (let keep = this.drawn.shift(); keep && !this.busy; keep = this.drawn.shift()) await keep();
   }
 
