@@ -46,13 +46,13 @@ export function planCells(film: Film, clipWidthPx: number): PlanCells {
   const rows: PlanCells['rows'] = [];
   for (let row = 0; row < count; row += every) {
     const [from, to] = [Math.max(0, row - 1), Math.min(count - 1, row + 1)];
-    const stepS = screenS[to] - screenS[from];
+    // From picture to picture, as in a clip: what following can tell is a matter of so much a step.
+    const steps = Math.max(1, to - from);
+    const stepS = (screenS[to] - screenS[from]) / steps;
     if (!(stepS > 0)) continue;
-    rows.push({
-      row,
-      stepS,
-      cells: cellFlows(nearWins(contentAt(row, from, to), aspect, NEAR_REACHES_PX / CELL_PX), aspect),
-    });
+    const places = nearWins(contentAt(row, from, to), aspect, NEAR_REACHES_PX / CELL_PX);
+    for (const place of places) [place.du, place.dw] = [place.du / steps, place.dw / steps];
+    rows.push({ row, stepS, cells: cellFlows(places, aspect) });
   }
   return { rateHz: samples.frameRateHz, tS: Float64Array.from(screenS), rows };
 }

@@ -55,7 +55,7 @@ const PASSES = 12;
 /** Places off by more than so many standard deviations (from the middle one off) count less (Huber 1964: 1.345). */
 const FAR_OFF = 1.345;
 /** … but what is off by less than following can tell counts in full, frame widths: layers that hardly differ, noise. */
-const TELLS = 0.001;
+const TELLS = 0.0015;
 /** What counts for less than this does not move with the whole. */
 const FOLLOWS = 0.4;
 

@@ -5,7 +5,8 @@ const APART_M = 8;
 const WORKED_M = 96;
 const EDGE_M = 1500;
 
-function linesM(): number[] {
+function linesM(coarse: boolean): number[] {
+  if (coarse) return [-EDGE_M, 0, EDGE_M];
   const out: number[] = [0];
   for (let at = APART_M; at < WORKED_M; at += APART_M) out.push(at);
   for (let at = WORKED_M; at < EDGE_M; at *= 2) out.push(at);
@@ -21,10 +22,10 @@ function linesM(): number[] {
 
 /**
  * Level ground, 3 km across, in a net of tiles that are small where people work: drawn as two triangles, what is painted
- * on it is found to some centimetres only, and swims by pixels from frame to frame.
+ * on it is found to some centimetres only, and swims by pixels from frame to frame. `coarse`: where nobody sees that.
  */
-export function groundPlane(): BufferGeometry {
-  const lines = linesM();
+export function groundPlane(coarse = false): BufferGeometry {
+  const lines = linesM(coarse);
   const n = lines.length;
   const plane = new BufferGeometry();
   const corners = lines.flatMap((y) => lines.flatMap((x) => [x, y, 0]));

@@ -107,7 +107,7 @@ export class PaperScene {
     const site = new Group();
     // The site has z up; three.js has y up.
     site.rotation.x = -Math.PI / 2;
-    const plane = groundPlane();
+    const plane = groundPlane(simple);
     const ground = (this.ground = simple
       ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground'))
       : new Mesh<BufferGeometry, Material>(plane, groundMaterial));
