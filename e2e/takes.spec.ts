@@ -47,6 +47,17 @@ test('a word that is typed stays with its take, though another shot is chosen be
   expect(errors).toEqual([]);
 });
 
+test('an address of a shot that is gone says so, until another is chosen', async ({ page }) => {
+  await page.goto(TAKES('shot-that-was'));
+  const said = page.getByText('The shot of this address is not in this shoot');
+  await expect(said).toBeVisible();
+  await page.getByLabel('Shot', { exact: true }).selectOption({ index: 1 });
+  await expect(said).toHaveCount(0);
+  await page.goto(TAKES('shot-leaves'));
+  await expect(page.getByRole('button', { name: 'Take 1 counts the first take' })).toBeVisible();
+  await expect(said).toHaveCount(0);
+});
+
 test('getting ready is timed, and whoever has the rig is named with the take', async ({ page }) => {
   await page.goto(TAKES('shot-taste'));
   await page.getByLabel('Who has the rig').fill('Sanu');

@@ -56,6 +56,9 @@
       tally.at(0) ??
       null,
   );
+  const strayed = $derived(
+    wished !== null && chosenShot === null && row !== null && tally.every(({ shotId }) => shotId !== wished),
+  );
   /** The take that is looked at: the chosen one, else the latest. */
   const take = $derived(row ? (row.takes.find(({ id }) => id === chosenTake) ?? row.takes.at(-1) ?? null) : null);
   const shot = $derived(shoot.shots.find(({ id }) => id === row?.shotId) ?? null);
@@ -86,6 +89,11 @@
   {#snippet large()}
     {#if open !== 'hands' && open !== 'report'}
       <ShotChooser {tally} chosen={row} onchoose={choose} />
+    {/if}
+    {#if strayed}
+      <p class="said" role="status">
+        The shot of this address is not in this shoot: it may have been deleted. This is another.
+      </p>
     {/if}
     {#if row === null}
       <p class="said">There is no shot yet: plan one on Shots, and its takes are counted here.</p>

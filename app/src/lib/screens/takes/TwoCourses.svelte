@@ -16,7 +16,7 @@
 
   let width = $state(600);
   const HEIGHT = 74;
-  const LEFT = 104;
+  const left = $derived(width < 500 ? 104 : 156);
   const count = $derived(course.plan.length);
   const every = $derived(Math.max(1, Math.ceil(count / 600)));
   const rows = $derived(Array.from({ length: Math.ceil(count / every) }, (_, i) => i * every));
@@ -26,7 +26,7 @@
     const half = Math.max((b - a) / 2, 0.02 * Math.max(1, Math.abs(middle)));
     return [middle - half, middle + half];
   });
-  const x = $derived(scaleLinear([fromS, fromS + (count - 1) / rateHz], [LEFT, Math.max(LEFT + 50, width - 8)]));
+  const x = $derived(scaleLinear([fromS, fromS + (count - 1) / rateHz], [left, Math.max(left + 50, width - 8)]));
   const y = $derived(scaleLinear([low, high], [HEIGHT - 18, 6]));
   const path = (column: Float64Array) =>
     line<number>(
@@ -42,7 +42,7 @@
     <text x="0" y="40" class="range">{trim(low, 2)} to {trim(high, 2)} {course.unit}</text>
     {#each ticks as s (s)}
       <line x1={x(s)} x2={x(s)} y1="4" y2={HEIGHT - 16} class="tick" />
-      <text x={x(s)} y={HEIGHT - 3} class="time">{trim(s, 1)} s</text>
+      <text x={x(s)} y={HEIGHT - 3} class="time" class:last={x(s) > width - 24}>{trim(s, 1)} s</text>
     {/each}
     <path d={path(course.plan)} class="plan" />
     <path d={path(course.take)} class="take" />
@@ -61,6 +61,9 @@
   }
   .time {
     text-anchor: middle;
+  }
+  .time.last {
+    text-anchor: end;
   }
   .tick {
     stroke: var(--hairline);
