@@ -10,7 +10,8 @@ export interface Limit {
   source: string;
 }
 
-export type LimitGroup = 'Speed on screen' | 'Depth' | 'Framing' | 'Smoothness' | 'Lens and focus' | 'Rig' | 'People';
+export type LimitGroup =
+  'Speed on screen' | 'Depth' | 'Framing' | 'Smoothness' | 'Lens and focus' | 'Rig' | 'People' | 'Joins';
 
 const PRACTICE = 'common practice, no published source';
 
@@ -337,6 +338,146 @@ export const LIMITS = {
     unit: 'frame widths',
     source:
       '0.030 mm on a 36 mm wide frame, as in depth-of-field tables (S. F. Ray, Applied Photographic Optics, from memory)',
+  },
+  joinRestSpeed: {
+    group: 'Joins',
+    label: 'A picture slower than this rests',
+    value: 0.04,
+    unit: 'frame widths a second',
+    source: PRACTICE,
+  },
+  joinStartSpeed: {
+    group: 'Joins',
+    label: 'From rest to a picture so fast, or back, is a jerk',
+    value: 0.2,
+    unit: 'frame widths a second',
+    source: PRACTICE,
+  },
+  joinSameWayDeg: {
+    group: 'Joins',
+    label: 'Two motions go on in one direction within',
+    value: 45,
+    unit: '°',
+    source: PRACTICE,
+  },
+  joinSameSpeedFactor: {
+    group: 'Joins',
+    label: 'Two whips or turns are one while the faster is so many times as fast',
+    value: 1.35,
+    unit: '×',
+    source: PRACTICE,
+  },
+  joinWhipSpeed: {
+    group: 'Joins',
+    label: 'A whip blurs from here on',
+    value: 1.5,
+    unit: 'frame widths a second',
+    source: PRACTICE,
+  },
+  joinEyeLeap: {
+    group: 'Joins',
+    label: 'The eye leaps farther than this from subject to subject',
+    value: 0.3,
+    unit: 'frame widths',
+    source: PRACTICE,
+  },
+  joinMatchedPlace: {
+    group: 'Joins',
+    label: 'A matched place is matched within',
+    value: 0.06,
+    unit: 'frame widths',
+    source: PRACTICE,
+  },
+  joinAlikeFactor: {
+    group: 'Joins',
+    label: 'Sizes of one subject closer than this are alike',
+    value: 1.3,
+    unit: '×',
+    source: PRACTICE,
+  },
+  joinAlikeDeg: {
+    group: 'Joins',
+    label: 'Looks at one subject closer than this are alike',
+    value: 30,
+    unit: '°',
+    source: 'the 30° rule in handbooks of editing (from memory)',
+  },
+  joinDarkShare: {
+    group: 'Joins',
+    label: 'A frame is dark when so much of it is covered',
+    value: 0.9,
+    unit: 'share',
+    source: PRACTICE,
+  },
+  joinGroundShare: {
+    group: 'Joins',
+    label: 'A frame is ground or sky when so much of it is',
+    value: 0.85,
+    unit: 'share',
+    source: PRACTICE,
+  },
+  joinSpinDegps: {
+    group: 'Joins',
+    label: 'A turn of the picture is felt from here on',
+    value: 15,
+    unit: '°/s',
+    source: PRACTICE,
+  },
+  joinRollDeg: {
+    group: 'Joins',
+    label: 'A horizon that tips at a cut is seen from here on',
+    value: 3,
+    unit: '°',
+    source: PRACTICE,
+  },
+  joinLightStops: {
+    group: 'Joins',
+    label: 'Light that leaps at a cut is seen from here on',
+    value: 1.5,
+    unit: 'stops',
+    source: PRACTICE,
+  },
+  joinOnLineDeg: {
+    group: 'Joins',
+    label: 'A camera so near to the line of action is on neither side of it',
+    value: 15,
+    unit: '°',
+    source: PRACTICE,
+  },
+  joinActionM: {
+    group: 'Joins',
+    label: 'A matched action goes on where it was, within',
+    value: 0.4,
+    unit: 'm',
+    source: PRACTICE,
+  },
+  joinActionMps: {
+    group: 'Joins',
+    label: 'A matched action goes on as fast, within',
+    value: 0.4,
+    unit: 'm/s',
+    source: PRACTICE,
+  },
+  joinActionDeg: {
+    group: 'Joins',
+    label: 'A matched action goes on turned alike, within',
+    value: 30,
+    unit: '°',
+    source: PRACTICE,
+  },
+  joinSmearFactor: {
+    group: 'Joins',
+    label: 'Motion is smeared alike while one shutter is open so many times as long',
+    value: 2.2,
+    unit: '×',
+    source: PRACTICE,
+  },
+  joinSeenS: {
+    group: 'Joins',
+    label: 'A picture is hardly seen in the cut for less than',
+    value: 0.5,
+    unit: 's',
+    source: PRACTICE,
   },
 } as const satisfies Record<string, Limit>;
 

@@ -1,5 +1,5 @@
 import { turnWithin } from './edge';
-import { JOIN_LIMITS } from './join-finding';
+import { joinLimits } from './join-finding';
 import { type PictureMotion, pictureMotion, speedOf } from './picture-motion';
 import type { Told } from './told';
 
@@ -60,11 +60,12 @@ function looks(told: Told, from: number, to: number, which: 'in' | 'out'): Look[
 }
 
 /** Where two whips or two turns are to be one, only what whips or turns is looked at; all where nothing does. */
-function wantedOf({ shot }: Told): (looks: Look[]) => Look[] {
+function wantedOf({ shot, scene }: Told): (looks: Look[]) => Look[] {
+  const { whipSpeed, spinDegps } = joinLimits(scene.limits);
   const does = ({ motions: [near] }: Look): boolean =>
     shot.join.kind === 'whip'
-      ? speedOf(near) >= JOIN_LIMITS.whipSpeed
-      : shot.join.kind !== 'spin' || Math.abs(near.turnDegps) >= JOIN_LIMITS.spinDegps;
+      ? speedOf(near) >= whipSpeed
+      : shot.join.kind !== 'spin' || Math.abs(near.turnDegps) >= spinDegps;
   return (rows) => {
     const found = rows.filter(does);
     return found.length > 0 ? found : rows;

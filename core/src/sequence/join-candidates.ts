@@ -2,7 +2,7 @@ import { severity } from '../findings';
 import { toTheOtherSide, turned, withTiming } from '../edit';
 import { type Cut, type Leg, legsOf, type Shot, trim, withLeg } from '../model';
 import { turnWithin } from './edge';
-import { JOIN_LIMITS, type JoinFindingId } from './join-finding';
+import { type JoinFindingId, joinLimits } from './join-finding';
 import type { JoinReading } from './joins';
 import { speedOf } from './picture-motion';
 import { cutSeconds, type Told } from './told';
@@ -25,11 +25,11 @@ const everyLeg = (shot: Shot, edit: (leg: Leg) => Leg): Shot =>
 const round1 = (value: number) => Math.round(value * 10) / 10;
 
 /** The stretch in the cut later or earlier at one of its ends; null where nothing would be left. */
-function withCut({ shot, frames }: Told, change: Partial<Cut>): Shot | null {
+function withCut({ shot, frames, scene }: Told, change: Partial<Cut>): Shot | null {
   const now = { inS: frames.first / frames.rateHz, outS: frames.end / frames.rateHz };
   const cut = { ...now, ...change };
   const wholeS = frames.whole / frames.rateHz;
-  if (cut.inS < 0 || cut.outS > wholeS + 1e-9 || cut.outS - cut.inS < JOIN_LIMITS.seenS) return null;
+  if (cut.inS < 0 || cut.outS > wholeS + 1e-9 || cut.outS - cut.inS < joinLimits(scene.limits).seenS) return null;
   return { ...shot, cut };
 }
 
@@ -56,7 +56,8 @@ export function* candidates(one: Told, other: Told, join: JoinReading): Generato
     yield { helps: ['short'], like: 'all', instruction: `Use all of ${named(b)}`, shots: [{ ...b, cut: null }] };
   for (const told of [one, other]) {
     const { frames, shot } = told;
-    if (cutSeconds(frames) < JOIN_LIMITS.seenS && frames.whole / frames.rateHz >= JOIN_LIMITS.seenS)
+    const { seenS } = joinLimits(told.scene.limits);
+    if (cutSeconds(frames) < seenS && frames.whole / frames.rateHz >= seenS)
       yield {
         helps: ['short'],
         like: 'all',

@@ -1,5 +1,5 @@
 import type { PictureGrade } from '../findings';
-import { type JoinKind, JoinSchema, optionWords } from '../model';
+import { type JoinKind, JoinSchema, type Limits, optionWords } from '../model';
 import type { Edge } from './edge';
 import type { CutFrames } from './told';
 
@@ -39,48 +39,32 @@ export interface Joined {
   fromFrames: CutFrames;
   toFrames: CutFrames;
   handlesS: number;
+  limits: JoinLimits;
 }
 
 export const kindWords = (kind: JoinKind): string => optionWords(JoinSchema.shape.kind, kind);
 
-/**
- * What joins are held against. All are common practice, no published source, but the 30° rule, which handbooks of
- * editing print (from memory).
- */
-export const JOIN_LIMITS = {
-  /** A picture slower than this rests, frame widths a second. */
-  restSpeed: 0.04,
-  /** Whoever goes over from a picture that rests to one so fast is thrown. */
-  startSpeed: 0.2,
-  /** Two motions go on in one direction within so many degrees. */
-  sameWayDeg: 45,
-  /** The faster may be so many times as fast. */
-  sameSpeedFactor: 1.35,
-  /** A whip blurs from here on, frame widths a second. */
-  whipSpeed: 1.5,
-  /** The eye leaps farther than this, frame widths. */
-  eyeLeap: 0.3,
-  /** A matched place is matched within this. */
-  matchedPlace: 0.06,
-  /** Sizes closer than this factor are alike. */
-  alikeFactor: 1.3,
-  /** Looks closer than this are alike, degrees: the 30° rule. */
-  alikeDeg: 30,
-  /** A frame is dark when so much of it is covered. */
-  darkShare: 0.9,
-  /** A frame is ground or sky when so much of it is. */
-  groundShare: 0.85,
-  /** A turn is felt from here on, °/s. */
-  spinDegps: 15,
-  /** A horizon that tips at a cut is seen from here on, degrees. */
-  rollDeg: 3,
-  /** Light that leaps is seen from here on, stops. */
-  lightStops: 1.5,
-  /** So near to the line of action it is on neither side, degrees. */
-  onLineDeg: 15,
-  /** A matched action goes on where it was, within m and m/s. */
-  actionM: 0.4,
-  actionMps: 0.4,
-  /** Anything shorter in the cut is hardly seen, s. */
-  seenS: 0.5,
-} as const;
+/** What joins are held against, of the one table of limits. */
+export const joinLimits = (limits: Limits) => ({
+  restSpeed: limits.joinRestSpeed,
+  startSpeed: limits.joinStartSpeed,
+  sameWayDeg: limits.joinSameWayDeg,
+  sameSpeedFactor: limits.joinSameSpeedFactor,
+  whipSpeed: limits.joinWhipSpeed,
+  eyeLeap: limits.joinEyeLeap,
+  matchedPlace: limits.joinMatchedPlace,
+  alikeFactor: limits.joinAlikeFactor,
+  alikeDeg: limits.joinAlikeDeg,
+  darkShare: limits.joinDarkShare,
+  groundShare: limits.joinGroundShare,
+  spinDegps: limits.joinSpinDegps,
+  rollDeg: limits.joinRollDeg,
+  lightStops: limits.joinLightStops,
+  onLineDeg: limits.joinOnLineDeg,
+  actionM: limits.joinActionM,
+  actionMps: limits.joinActionMps,
+  actionDeg: limits.joinActionDeg,
+  smearFactor: limits.joinSmearFactor,
+  seenS: limits.joinSeenS,
+});
+export type JoinLimits = ReturnType<typeof joinLimits>;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Move, newPiece, type Shot } from '../model';
+import { LIMIT_NAMES, limitRange, LIMITS, type Move, newPiece, type OwnLimits, type Shot } from '../model';
 import { ANSA, shotOf, shootOf, meeting, firstJoin, finding, whip } from '../testing/joined';
 import { filmSeconds, joinCures, joinsOf, tell, timelineOf } from '.';
 import { sideOfLine } from './judge-subject';
@@ -69,9 +69,9 @@ describe('the line of action and the 30° rule, by hand', () => {
     expect(finding(firstJoin([from(a, m, 'a'), from(b, n, 'b')]), 'size')?.grade).toBe(grade);
   });
   it('a line due north has east on its right', () => {
-    expect(sideOfLine(0, 0, 0, { x: 3, y: 1 })).toBe(1);
-    expect(sideOfLine(0, 0, 0, { x: -3, y: 1 })).toBe(-1);
-    expect(sideOfLine(0, 0, 0, { x: 0.2, y: 5 })).toBe(0);
+    expect(sideOfLine(0, 0, 0, { x: 3, y: 1 }, 15)).toBe(1);
+    expect(sideOfLine(0, 0, 0, { x: -3, y: 1 }, 15)).toBe(-1);
+    expect(sideOfLine(0, 0, 0, { x: 0.2, y: 5 }, 15)).toBe(0);
   });
   it('a mirrored site crosses the same lines', () => {
     fc.assert(
@@ -202,5 +202,59 @@ describe('every kind of join', () => {
     expect(finding(join, 'light')?.sentence).toBe('At the cut the light falls by 6 stops.');
     const cured = joinCures(shootOf([one, other]), 0).map(({ instruction }) => instruction);
     expect(cured).toEqual(expect.arrayContaining(['Show “b” at 24 frames a second', 'Film “b” in the light of “a”']));
+  });
+});
+
+describe('the limits of joins', () => {
+  const whips = [
+    whip('a', 60, 0.4, { ...meeting('whip'), cut: { inS: 0, outS: 0.3 } }),
+    { ...whip('b', 60, 0.4), cut: { inS: 0.1, outS: 0.4 } },
+  ];
+  const judged = (limits: OwnLimits) => joinsOf({ ...shootOf(whips), limits })[0];
+
+  it('are those of the shoot: what the user calls no whip is none', () => {
+    expect(finding(judged({}), 'whip')?.grade).toBe('calm');
+    const strict = finding(judged({ joinWhipSpeed: 50 }), 'whip');
+    expect(strict?.grade).not.toBe('calm');
+    expect(strict?.limit).toBe(50);
+    expect(strict?.sentence).toContain('nothing blurs');
+  });
+  it('are all asked for: each one, set so that nothing passes or everything does, changes some judgement', () => {
+    // Two looks at one subject, cut together in every way that a join can be meant.
+    const at = (id: string, over: Partial<Move>, change: Partial<Shot> = {}) =>
+      shotOf(id, { kind: 'slide', ...over } as Move, change);
+    const kinds = ['cut', 'whip', 'dark', 'ground', 'spin', 'action', 'place'] as const;
+    const lit = (shot: Shot, ev100: number): Shot => ({ ...shot, light: { ...shot.light, ev100 } });
+    const shoots = kinds.flatMap((kind) => [
+      shootOf([{ ...whips[0], ...meeting(kind) }, whips[1]]),
+      shootOf([lit(at('a', {}, meeting(kind)), 14), lit({ ...at('b', {}), shutterDeg: 45 }, 11)]),
+    ]);
+    // Slow rolls that end tipped, and somebody who goes on slower and by another way.
+    const goes = (to: [number, number], paceMps: number): Shot['walks'] => [
+      {
+        pieceId: 'ansa',
+        points: [
+          { tS: 0, xM: 0, yM: 0, zM: 0 },
+          { tS: Math.hypot(...to) / paceMps, xM: to[0], yM: to[1], zM: 0 },
+        ],
+        footing: 'drawn',
+        jumps: [],
+      },
+    ];
+    const walking = (id: string, walks: Shot['walks']) =>
+      shotOf(id, { kind: 'still', distanceM: 6 } as Move, { ...meeting('action'), walks });
+    shoots.push(
+      shootOf([shotOf('a', { kind: 'roll', fromDeg: 0, toDeg: 8 } as Move), at('b', {})]),
+      shootOf([walking('a', goes([0, 2.4], 1.2)), walking('b', goes([0, 2.4], 0.5))]),
+      shootOf([walking('a', goes([0, 2.4], 1.2)), walking('b', goes([2.4, 2.4], 1.2))]),
+    );
+    const said = (limits: OwnLimits) =>
+      JSON.stringify(shoots.flatMap((shoot) => joinsOf({ ...shoot, limits }).map(({ findings }) => findings)));
+    const usual = said({});
+    const unheard = LIMIT_NAMES.filter((name) => LIMITS[name].group === 'Joins').filter((name) => {
+      const [least, most] = limitRange(name);
+      return said({ [name]: least }) === usual && said({ [name]: most }) === usual;
+    });
+    expect(unheard).toEqual([]);
   });
 });

@@ -1,11 +1,11 @@
 import type { PictureGrade } from '../findings';
 import { severity } from '../findings';
-import type { JoinKind, Shoot } from '../model';
+import type { JoinKind, Limits, Shoot } from '../model';
 import { type Edge, edgeOf } from './edge';
 import { judgeDark, judgeGround, judgeHandles, judgeLight, judgeRate } from './judge-frame';
 import { judgeMotion, judgeRoll, judgeSpin, judgeWhip } from './judge-motion';
 import { judgeAction, judgeLine, judgePlace, judgeSize } from './judge-subject';
-import type { Joined, JoinFinding } from './join-finding';
+import { type Joined, type JoinFinding, joinLimits } from './join-finding';
 import { type Told, tell } from './told';
 
 /** How two shots that follow each other meet. */
@@ -52,13 +52,23 @@ export const endsOf = (told: Told): Ends => ({
 
 /** Judges how two told shots meet: the kind is what the first says of it. */
 export const judgeJoin = (one: Told, other: Told, handlesS: number): JoinReading =>
-  judgeEnds({ ...one, out: edgeOf(one, 'out') }, { ...other, in: edgeOf(other, 'in') }, handlesS);
+  judgeEnds({ ...one, out: edgeOf(one, 'out') }, { ...other, in: edgeOf(other, 'in') }, handlesS, one.scene.limits);
 
 /** The same of two shots whose ends are known. */
-export function judgeEnds(one: Omit<Ends, 'in'>, other: Omit<Ends, 'out'>, handlesS: number): JoinReading {
+export function judgeEnds(
+  one: Omit<Ends, 'in'>,
+  other: Omit<Ends, 'out'>,
+  handlesS: number,
+  limits: Limits,
+): JoinReading {
   const { kind } = one.shot.join;
   const [from, to] = [one.out, other.in];
-  const joined: Joined = { kind, from, to, fromFrames: one.frames, toFrames: other.frames, handlesS };
+  const joined: Joined = {
+    ...{ kind, from, to, handlesS },
+    fromFrames: one.frames,
+    toFrames: other.frames,
+    limits: joinLimits(limits),
+  };
   const findings = JUDGES.flatMap((judge) => judge(joined)).sort((a, b) => severity(b) - severity(a));
   return {
     fromId: one.shot.id,

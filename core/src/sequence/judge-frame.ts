@@ -1,11 +1,11 @@
 import { percent } from '../findings';
 import { trim } from '../model';
 import { cutSeconds } from './told';
-import { JOIN_LIMITS as L, type Joined, type JoinFinding } from './join-finding';
+import type { Joined, JoinFinding } from './join-finding';
 
 /** The frame itself at a cut: dark, ground or sky, its light, its rate, and what there is before and after it. */
 
-export function judgeDark({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeDark({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   if (kind !== 'dark') return [];
   const least = Math.min(from.covered, to.covered);
   return [
@@ -23,7 +23,7 @@ export function judgeDark({ kind, from, to }: Joined): JoinFinding[] {
   ];
 }
 
-export function judgeGround({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeGround({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   if (kind !== 'ground') return [];
   const ground = Math.min(from.groundShare, to.groundShare);
   const sky = Math.min(from.skyShare, to.skyShare);
@@ -45,7 +45,7 @@ export function judgeGround({ kind, from, to }: Joined): JoinFinding[] {
   ];
 }
 
-export function judgeLight({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeLight({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   const stops = to.light.ev100 - from.light.ev100;
   const [a, b] = [from.light.side, to.light.side];
   const same = from.subject !== null && from.subject.id === to.subject?.id;
@@ -79,7 +79,7 @@ export function judgeLight({ kind, from, to }: Joined): JoinFinding[] {
   ];
 }
 
-export function judgeRate({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeRate({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   const found: JoinFinding[] = [];
   if (Math.abs(from.rateHz - to.rateHz) > 0.01)
     found.push({
@@ -93,20 +93,20 @@ export function judgeRate({ kind, from, to }: Joined): JoinFinding[] {
     });
   const times = Math.max(from.openShare, to.openShare) / Math.max(1e-6, Math.min(from.openShare, to.openShare));
   const open = (share: number) => `${trim(share * 360, 0)}°`;
-  if (found.length === 0 && times > 2.2 && kind !== 'black')
+  if (found.length === 0 && times > L.smearFactor && kind !== 'black')
     found.push({
       id: 'rate',
       grade: 'ripple',
       sentence: `Motion is smeared over ${open(from.openShare)} before the cut and ${open(to.openShare)} after it.`,
       reason: 'Crisp motion beside smeared motion looks like another film.',
       value: times,
-      limit: 2.2,
+      limit: L.smearFactor,
       unit: '×',
     });
   return found;
 }
 
-export function judgeHandles({ fromFrames, toFrames, handlesS, kind }: Joined): JoinFinding[] {
+export function judgeHandles({ fromFrames, toFrames, handlesS, kind, limits: L }: Joined): JoinFinding[] {
   const found: JoinFinding[] = [];
   for (const [frames, which] of [
     [fromFrames, 'first'],

@@ -1,7 +1,7 @@
 import { trim } from '../model';
 import { speedWords } from '../findings';
 import { type Edge, turnWithin } from './edge';
-import { JOIN_LIMITS as L, type Joined, type JoinFinding } from './join-finding';
+import type { Joined, JoinFinding } from './join-finding';
 import { speedOf } from './picture-motion';
 
 /** How the whole picture moves on both sides of a cut: calm into calm, going on, or against each other. */
@@ -28,7 +28,7 @@ const apartDeg = (from: Edge, to: Edge): number => Math.abs(turnWithin(wayDeg(fr
 const timesFaster = (a: number, b: number): number => Math.max(a, b) / Math.max(1e-9, Math.min(a, b));
 
 /** The whole picture at a cut that hides nothing of it. */
-export function judgeMotion({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeMotion({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   if (kind === 'whip' || kind === 'spin' || kind === 'dark' || kind === 'black') return [];
   const [a, b] = [speedOf(from.motion), speedOf(to.motion)];
   const common = { id: 'motion' as const, value: Math.abs(a - b), limit: L.startSpeed, unit: 'frame widths/s' };
@@ -75,7 +75,7 @@ export function judgeMotion({ kind, from, to }: Joined): JoinFinding[] {
 }
 
 /** Two whips that are to be one: blurred on both sides, one way, one speed. */
-export function judgeWhip({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeWhip({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   if (kind !== 'whip') return [];
   const [a, b] = [speedOf(from.motion), speedOf(to.motion)];
   const apart = apartDeg(from, to);
@@ -119,7 +119,7 @@ export function judgeWhip({ kind, from, to }: Joined): JoinFinding[] {
 }
 
 /** Two turns of the picture that are to be one. */
-export function judgeSpin({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeSpin({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   if (kind !== 'spin') return [];
   const [a, b] = [from.motion.turnDegps, to.motion.turnDegps];
   const times = timesFaster(Math.abs(a), Math.abs(b));
@@ -146,7 +146,7 @@ export function judgeSpin({ kind, from, to }: Joined): JoinFinding[] {
 }
 
 /** The horizon at a cut, and how it turns. */
-export function judgeRoll({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeRoll({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   if (kind === 'spin' || kind === 'black') return [];
   const [a, b] = [from.motion.turnDegps, to.motion.turnDegps];
   if (Math.abs(a - b) > L.spinDegps && kind !== 'dark' && kind !== 'whip') {

@@ -1,7 +1,7 @@
 import { percent } from '../findings';
 import { trim } from '../model';
 import { type EdgeSubject, turnWithin } from './edge';
-import { JOIN_LIMITS as L, type Joined, type JoinFinding } from './join-finding';
+import type { Joined, JoinFinding } from './join-finding';
 
 /** Who is seen on both sides of a cut: where in the frame, how large, from which side, doing what. */
 
@@ -16,7 +16,7 @@ const place = ({ u, v }: EdgeSubject): string => {
 
 /** How far the eye must leap: from where the one was to where the other is. */
 export function judgePlace(joined: Joined): JoinFinding[] {
-  const { kind, from, to } = joined;
+  const { kind, from, to, limits: L } = joined;
   const [a, b] = [from.subject, to.subject];
   if (kind === 'place' && !(a?.shown && b?.shown))
     return [
@@ -69,7 +69,7 @@ export function judgePlace(joined: Joined): JoinFinding[] {
 
 /** The same thing from nearly the same place in nearly the same size: it jumps. */
 export function judgeSize(joined: Joined): JoinFinding[] {
-  const { from, to, kind } = joined;
+  const { from, to, kind, limits: L } = joined;
   const [a, b] = [from.subject, to.subject];
   if (!a?.shown || !b?.shown || a.id !== b.id || hides(joined) || kind === 'place') return [];
   const times = Math.max(a.share, b.share) / Math.min(a.share, b.share);
@@ -83,7 +83,8 @@ export function judgeSize(joined: Joined): JoinFinding[] {
       sentence: alike
         ? `${a.name} is ${sizes}, only ${trim(turnDeg, 0)}° further round: too alike, it jumps.`
         : `${a.name} is ${sizes}, ${trim(turnDeg, 0)}° round${times > 14 ? ': so great a step loses them' : ''}.`,
-      reason: 'A cut within one subject changes its size clearly, or goes round it by 30° and more.',
+      reason:
+        'A cut within one subject changes its size clearly, or goes round it by ' + `${trim(L.alikeDeg, 0)}° and more.`,
       value: alike ? turnDeg : times,
       limit: alike ? L.alikeDeg : L.alikeFactor,
       unit: alike ? '°' : '×',
@@ -91,14 +92,20 @@ export function judgeSize(joined: Joined): JoinFinding[] {
   ];
 }
 
-/** On which side of a line a camera stands: 1 or −1, 0 on it; the line by a point and its bearing. */
-export function sideOfLine(xM: number, yM: number, lineDeg: number, camera: { x: number; y: number }): -1 | 0 | 1 {
+/** On which side of a line a camera stands: 1 or −1, 0 within `onLineDeg` of it; the line by a point and its bearing. */
+export function sideOfLine(
+  xM: number,
+  yM: number,
+  lineDeg: number,
+  camera: { x: number; y: number },
+  onLineDeg: number,
+): -1 | 0 | 1 {
   const [dx, dy] = [camera.x - xM, camera.y - yM];
   const [east, north] = [Math.sin(lineDeg * RAD), Math.cos(lineDeg * RAD)];
   // To the right of the line's direction.
   const right = dx * north - dy * east;
   const offDeg = Math.asin(Math.min(1, Math.abs(right) / Math.max(1e-9, Math.hypot(dx, dy)))) / RAD;
-  return offDeg < L.onLineDeg ? 0 : right > 0 ? 1 : -1;
+  return offDeg < onLineDeg ? 0 : right > 0 ? 1 : -1;
 }
 
 /** The line of action: between two who are seen in turn, or where the one that is seen goes or looks. */
@@ -112,14 +119,26 @@ function lineOf(a: EdgeSubject, b: EdgeSubject): { xM: number; yM: number; deg: 
 }
 
 export function judgeLine(joined: Joined): JoinFinding[] {
-  const { from, to, kind } = joined;
+  const { from, to, kind, limits: L } = joined;
   const [a, b] = [from.subject, to.subject];
   if (!a?.shown || !b?.shown) return [];
   const line = lineOf(a, b);
   if (!line) return [];
   const turned = line.between ? line.deg : b.headingDeg;
-  const before = sideOfLine(line.between ? line.xM : a.xM, line.between ? line.yM : a.yM, line.deg, from.cameraM);
-  const after = sideOfLine(line.between ? line.xM : b.xM, line.between ? line.yM : b.yM, turned, to.cameraM);
+  const before = sideOfLine(
+    line.between ? line.xM : a.xM,
+    line.between ? line.yM : a.yM,
+    line.deg,
+    from.cameraM,
+    L.onLineDeg,
+  );
+  const after = sideOfLine(
+    line.between ? line.xM : b.xM,
+    line.between ? line.yM : b.yM,
+    turned,
+    to.cameraM,
+    L.onLineDeg,
+  );
   const hidden = kind === 'black' || kind === 'dark';
   const common = { id: 'line' as const, value: after * before, limit: 0, unit: 'side' };
   const walks = !line.between && (a.paceMps > 0.3 || b.paceMps > 0.3);
@@ -152,7 +171,7 @@ export function judgeLine(joined: Joined): JoinFinding[] {
 }
 
 /** A matched action: they go on where they were, as fast, turned alike. */
-export function judgeAction({ kind, from, to }: Joined): JoinFinding[] {
+export function judgeAction({ kind, from, to, limits: L }: Joined): JoinFinding[] {
   if (kind !== 'action') return [];
   const [a, b] = [from.subject, to.subject];
   const common = { id: 'action' as const, unit: 'm', limit: L.actionM };
@@ -170,7 +189,7 @@ export function judgeAction({ kind, from, to }: Joined): JoinFinding[] {
   const offM = Math.hypot(a.xM - b.xM, a.yM - b.yM);
   const offMps = Math.abs(a.paceMps - b.paceMps);
   const offDeg = Math.abs(turnWithin(a.headingDeg - b.headingDeg));
-  if (offM <= L.actionM && offMps <= L.actionMps && offDeg <= 30) {
+  if (offM <= L.actionM && offMps <= L.actionMps && offDeg <= L.actionDeg) {
     const still = a.paceMps < 0.1 && b.paceMps < 0.1;
     return [
       {
@@ -189,7 +208,7 @@ export function judgeAction({ kind, from, to }: Joined): JoinFinding[] {
     ...(offMps > L.actionMps
       ? [`is seen to go at ${trim(b.paceMps, 1)} m/s where it went at ${trim(a.paceMps, 1)} m/s`]
       : []),
-    ...(offDeg > 30 ? [`is turned by ${trim(offDeg, 0)}°`] : []),
+    ...(offDeg > L.actionDeg ? [`is turned by ${trim(offDeg, 0)}°`] : []),
   ];
   return [
     {

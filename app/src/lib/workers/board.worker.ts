@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink';
 import { type PictureGrade, severity } from '@gentle-arc/core/findings';
-import { type Around, aroundOf, PLAIN_JOIN, sameAround, type Shoot, type Shot } from '@gentle-arc/core/model';
+import { type Around, aroundOf, limitsOf, PLAIN_JOIN, sameAround, type Shoot, type Shot } from '@gentle-arc/core/model';
 import { readShot } from '@gentle-arc/core/reading';
 import {
   bestCut,
@@ -82,6 +82,7 @@ const worker: BoardWorker = {
     settle(shoot);
     asked += 1;
     const number = asked;
+    const limits = limitsOf(shoot.limits);
     const rows: Chapter[] = [];
     const joins: ShownJoin[] = [];
     let toldMs = performance.now();
@@ -93,6 +94,7 @@ const worker: BoardWorker = {
           before.ends,
           row.ends,
           shoot.story.handlesS,
+          limits,
         );
         joins.push({ fromId, toId, kind, grade, findings, fromRow: from.row, toRow: to.row });
       }
