@@ -28,8 +28,8 @@ const CELL_PX = 4;
 /** At most so many rows are looked at; those between are bridged. */
 const MOST_ROWS = 150;
 /**
- * What is near is followed so far beyond its edge, as a share of the window that is followed: half of that which lies
- * beyond the middle. Chosen by our own films (shots 2, 3 and 14 of the demo), no published source.
+ * What is near is followed so far beyond its edge: half of what of the window lies beyond its middle. Chosen by our own
+ * films (shots 2, 3 and 14 of the demo), no published source.
  */
 const NEAR_REACHES_PX = 0.25 * WINDOW_PX;
 
