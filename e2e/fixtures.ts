@@ -27,7 +27,6 @@ class Shelf {
     await context.unrouteAll({ behavior: 'ignoreErrors' });
     for (const page of context.pages()) if (page !== keeper) await page.close();
     await keeper.evaluate(async () => {
-      localStorage.clear();
       for (const { name = '' } of await indexedDB.databases())
         await new Promise((resolve) => {
           const request = indexedDB.deleteDatabase(name);
@@ -35,6 +34,8 @@ class Shelf {
           request.onsuccess = resolve;
           request.onerror = resolve;
         });
+      // Last: a page puts away what it has not saved while it is being closed.
+      localStorage.clear();
     });
   }
 

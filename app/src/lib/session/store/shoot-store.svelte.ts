@@ -248,8 +248,7 @@ export class ShootStore {
         this.saved = shoot;
         this.saveProblem = null;
         forgetMemory(shoot.id);
-        if (this.away) forgetUnsaved(shoot.id);
-        this.away = false;
+        this.savedWhileAway(shoot);
         askToKeep();
       } else if (outcome === 'gone') this.elsewhere = { what: 'deleted' };
       else await this.keepBeside();
@@ -257,6 +256,14 @@ export class ShootStore {
       keepInMemory(shoot);
       this.saveProblem = `The last change is not kept. ${storageTrouble(error)} It is in this tab as long as you do not leave it: take it away as a file to be sure of it.`;
     }
+  }
+
+  /** What was put away is forgotten once it is what was saved: a save that had begun before may end in the same moment. */
+  private savedWhileAway(saved: Shoot): void {
+    if (!this.away) return;
+    this.away = this.shoot !== saved;
+    if (this.away && !this.elsewhere) putAway({ shoot: this.shoot, rev: this.rev });
+    else if (!this.away) forgetUnsaved(saved.id);
   }
 
   private async tryWrite(shoot: Shoot): Promise<Saved['outcome']> {

@@ -65,6 +65,22 @@ describe('a page that is left before its save is over', () => {
     await vi.waitFor(() => expect(kept.size).toBe(0));
     expect((await next()).canUndo).toBe(true);
   });
+  it('a save that had begun before does not take with it what was put away after', async () => {
+    await keep(shoot());
+    const left = await tab();
+    left.change(named('the word before'));
+    const begun = left.saveNow();
+    left.change(named('the last word'));
+    killed(left);
+    await begun;
+    expect(unsavedOf('s')?.shoot.name).toBe('the last word');
+    const store = await next();
+    expect(store.shoot.name).toBe('the last word');
+    await store.saveNow();
+    expect(store.elsewhere).toBeNull();
+    expect((await loadShoot('s'))?.shoot.name).toBe('the last word');
+    expect(kept.size).toBe(0);
+  });
   it('where another tab has saved since, both are kept', async () => {
     await keep(shoot());
     const left = await tab();
