@@ -122,8 +122,11 @@ test('the last change survives a tab that is gone 0.3 s later, undo survives it 
     .last()
     .click();
   await expect(duration).toHaveValue('12 s');
+  // The list gives the focus back when it is gone.
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   // In one breath: no save can be over before the page is gone.
   await duration.fill('7');
+  await expect(duration).toBeFocused();
   await Promise.all([
     page.waitForEvent('load'),
     page.evaluate(() => {
