@@ -218,6 +218,10 @@ describe('the limits of joins', () => {
     expect(strict?.grade).not.toBe('calm');
     expect(strict?.limit).toBe(50);
     expect(strict?.sentence).toContain('nothing blurs');
+    // Reasons and sentences say the shoot's own number as well.
+    const brief = ['a', 'b'].map((id) => ({ ...whip(id, 60, 2), cut: { inS: 0, outS: 1 } }));
+    const [join] = joinsOf({ ...shootOf(brief), limits: { joinSeenS: 1.25 } });
+    expect(finding(join, 'short')?.reason).toBe('A picture takes 1.25 s at least to be taken in.');
   });
   it('are all asked for: each one, set so that nothing passes or everything does, changes some judgement', () => {
     // Two looks at one subject, cut together in every way that a join can be meant.

@@ -127,7 +127,7 @@ export function judgeHandles({ fromFrames, toFrames, handlesS, kind, limits: L }
         id: 'short',
         grade: 'ripple',
         sentence: `The ${which} shot is in the cut for ${trim(cutSeconds(frames), 2)} s: hardly seen.`,
-        reason: 'Half a second is the least for a picture to be taken in.',
+        reason: `A picture takes ${trim(L.seenS, 2)} s at least to be taken in.`,
         value: cutSeconds(frames),
         limit: L.seenS,
         unit: 's',

@@ -133,7 +133,7 @@ export function judgeSpin({ kind, from, to, limits: L }: Joined): JoinFinding[] 
       {
         ...common,
         grade: 'jolt',
-        sentence: `${said}: below ${L.spinDegps}°/s it is no spin.`,
+        sentence: `${said}: below ${trim(L.spinDegps, 1)}°/s it is no spin.`,
         reason,
         value: slowest,
         limit: L.spinDegps,
