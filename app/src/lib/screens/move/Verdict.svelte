@@ -19,7 +19,7 @@
       <GradeMark grade={verdict.grade} />{verdict.text}
     </h2>
     {#if findings[0]}
-      <p class="first"><button class="text-left" onclick={onmore}>{findings[0].sentence}</button></p>
+      <p class="first"><button class="min-h-6 text-left" onclick={onmore}>{findings[0].sentence}</button></p>
     {/if}
   {:else if !live.problem}<p class="py-2 text-soft">Reading…</p>{/if}
 </section>

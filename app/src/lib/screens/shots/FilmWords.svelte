@@ -73,7 +73,7 @@
     <table>
       <thead>
         <tr
-          ><th class="sides"></th>{#each SEEN_SIZES as size (size)}<th scope="col">{size}</th>{/each}</tr
+          ><th class="sides" scope="col">side</th>{#each SEEN_SIZES as size (size)}<th scope="col">{size}</th>{/each}</tr
         >
       </thead>
       <tbody>
@@ -86,7 +86,7 @@
                   <button
                     class="shots"
                     onclick={() => onshow(numbers[0])}
-                    aria-label="{SIDE_WORDS[side]}, {size}: shots {numbers.join(', ')}"
+                    aria-label="{SIDE_WORDS[side]}, {size}: {numbers.length}, shots {numbers.join(', ')}"
                     title="Shots {numbers.join(', ')}">{numbers.length}</button
                   >
                 {:else}

@@ -50,6 +50,10 @@
 </div>
 
 <style>
+  .course {
+    /* Not as wide as what is drawn in it: that follows. */
+    min-width: 0;
+  }
   .name {
     font-weight: 650;
     fill: var(--ink);

@@ -5,7 +5,7 @@ import {
   HemisphereLight,
   Matrix4,
   Mesh,
-  type BufferGeometry,
+  BufferGeometry,
   type Material,
   Object3D,
   Scene as Stage,
@@ -22,16 +22,7 @@ import { groundPlane } from './ground-plane';
 import { PlacedSolids } from './placed-solids';
 import { patternSheet } from './pattern-sheet';
 import { SkyDome, skyLook } from './sky';
-import {
-  geometryOf,
-  groundMaterial,
-  hurriedGround,
-  GROUND_PAINT,
-  LIGHT,
-  materialOf,
-  paintOf,
-  sunLook,
-} from './scene-look';
+import { groundMaterial, hurriedGround, GROUND_PAINT, LIGHT, materialOf, sunLook } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
 const RAD = Math.PI / 180;
@@ -43,6 +34,8 @@ const MOST_LAMPS = 6;
 const MOST_TIMES = 60;
 /** A shot that lasts longer sees the sun move, s. */
 const LONG_S = 300;
+
+const NOTHING_YET = new BufferGeometry();
 
 /** Half of what who goes stands on, beside its size. */
 const WALKER_FOOT = 0.2;
@@ -160,17 +153,10 @@ export class PaperScene {
       const isSubject = piece.id === setup.subject?.id;
       const material = this.simple ? simpleMaterial('plain') : materialOf(piece.kind, isSubject);
       const hurried = this.simple ? material : materialOf(piece.kind, isSubject, true);
-      const solid = (geometry: BufferGeometry) =>
-        this.simple ? painted(geometry, paintOf(piece.kind, isSubject)) : geometry;
       if (walks) {
-        const painted = new Map<BufferGeometry, BufferGeometry>();
-        const look = (going?: Going) => {
-          const plain = geometryOf(piece, going);
-          const known = painted.get(plain) ?? solid(plain);
-          painted.set(plain, known);
-          return known;
-        };
-        const mesh = this.stand(look(), material, hurried);
+        const look = (going?: Going) => this.solids.caught(piece, isSubject, going);
+        // How it is caught in a step is known with the moment.
+        const mesh = this.stand(thing.goingAt ? NOTHING_YET : look(), material, hurried);
         mesh.matrixAutoUpdate = false;
         if (!this.simple) {
           const half = WALKER_FOOT * Math.min(piece.lengthM, piece.depthM);
@@ -181,9 +167,15 @@ export class PaperScene {
         this.walkers.push({ mesh, thing, look });
       } else {
         if (stands(piece)) feet.push(footOf(piece));
+        const geometry = this.solids.of(piece, isSubject);
+        if (this.simple) {
+          // Each by itself: the next shot has most of them, too, and what is out of sight is not drawn.
+          this.stand(geometry, material, hurried);
+          continue;
+        }
         const group = alike.get(material) ?? { hurried, geometries: [] };
         alike.set(material, group);
-        group.geometries.push(this.solids.of(piece, isSubject));
+        group.geometries.push(geometry);
       }
     }
     for (const [material, { hurried, geometries }] of alike) {

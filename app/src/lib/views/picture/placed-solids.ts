@@ -1,29 +1,50 @@
 import { type BufferGeometry, Matrix4 } from 'three';
+import { mergeVertices } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import type { Piece } from '@gentle-arc/core/model';
+import type { Going } from '@gentle-arc/core/site';
 import { geometryOf, paintOf } from './scene-look';
 import { painted } from './simple-look';
 
 const RAD = Math.PI / 180;
 
 /**
- * Pieces that stand still as solids where they stand, painted for the simple look: kept as long as their piece is, for
- * most shots of a shoot have most of their pieces in common.
+ * Pieces as solids, painted for the simple look: kept as long as their piece is, for most shots of a shoot have most of
+ * their pieces in common.
  */
 export class PlacedSolids {
-  private readonly kept = new WeakMap<Piece, Map<boolean, BufferGeometry>>();
+  private readonly standing = new WeakMap<Piece, Map<boolean, BufferGeometry>>();
+  private readonly going = new WeakMap<BufferGeometry, Map<boolean, BufferGeometry>>();
 
   constructor(private readonly simple: boolean) {}
 
+  /** What stands still, where it stands. */
   of(piece: Piece, isSubject: boolean): BufferGeometry {
-    const looks = this.kept.get(piece) ?? new Map<boolean, BufferGeometry>();
-    this.kept.set(piece, looks);
+    return this.once(this.standing, piece, isSubject, () => {
+      const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
+      const solid = geometryOf(piece).clone().applyMatrix4(placed);
+      return this.simple ? mergeVertices(painted(solid, paintOf(piece.kind, isSubject))) : solid;
+    });
+  }
+
+  /** Who goes, as caught in a step or a turn of wheels, about its own middle. */
+  caught(piece: Piece, isSubject: boolean, going?: Going): BufferGeometry {
+    const solid = geometryOf(piece, going);
+    return this.simple
+      ? this.once(this.going, solid, isSubject, () => painted(solid, paintOf(piece.kind, isSubject)))
+      : solid;
+  }
+
+  private once<Of extends object>(
+    kept: WeakMap<Of, Map<boolean, BufferGeometry>>,
+    of: Of,
+    isSubject: boolean,
+    make: () => BufferGeometry,
+  ): BufferGeometry {
+    const looks = kept.get(of) ?? new Map<boolean, BufferGeometry>();
+    kept.set(of, looks);
     // Only paint tells the subject from the rest.
     const look = this.simple && isSubject;
-    const known = looks.get(look);
-    if (known) return known;
-    const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
-    const solid = geometryOf(piece).clone().applyMatrix4(placed);
-    const made = this.simple ? painted(solid, paintOf(piece.kind, isSubject)) : solid;
+    const made = looks.get(look) ?? make();
     looks.set(look, made);
     return made;
   }

@@ -1,5 +1,4 @@
 import { BufferAttribute, BufferGeometry, Color, ShaderMaterial, Vector3 } from 'three';
-import { mergeVertices } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { depthTint, depthTone, focusTone, LIGHT, SHARPNESS, TINT } from './scene-look';
 
 /**
@@ -24,27 +23,28 @@ const soilLight = rgb(LIGHT.soil, LIGHT.skyStrength);
  * lighter above than below: what three.js does at each pixel.
  */
 export function painted(solid: BufferGeometry, { colour, tintShare }: Paint): BufferGeometry {
-  const normal = solid.getAttribute('normal');
-  const tone = solid.hasAttribute('color') ? solid.getAttribute('color') : null;
-  const facing = new Vector3();
+  const normals = solid.getAttribute('normal');
+  const tones = solid.hasAttribute('color') ? solid.getAttribute('color') : null;
   const own = new Color(colour);
-  const rows = new Float32Array(4 * normal.count);
-  for (let i = 0; i < normal.count; i += 1) {
-    facing.fromBufferAttribute(normal, i);
-    const lit = soilLight
-      .clone()
-      .lerp(skyLight, 0.5 + 0.5 * facing.z)
-      .add(sunLight.clone().multiplyScalar(Math.max(0, facing.dot(sunFrom))))
-      .multiply(own)
-      .multiplyScalar(tone ? tone.getX(i) : 1)
-      .convertLinearToSRGB();
+  const lit = new Color();
+  const rows = new Float32Array(4 * normals.count);
+  for (let i = 0; i < normals.count; i += 1) {
+    const [x, y, z] = [normals.getX(i), normals.getY(i), normals.getZ(i)];
+    const sun = Math.max(0, x * sunFrom.x + y * sunFrom.y + z * sunFrom.z);
+    const up = 0.5 + 0.5 * z;
+    const tone = tones ? tones.getX(i) : 1;
+    const light = (channel: 'r' | 'g' | 'b') =>
+      (soilLight[channel] + (skyLight[channel] - soilLight[channel]) * up + sunLight[channel] * sun) *
+      own[channel] *
+      tone;
+    lit.setRGB(light('r'), light('g'), light('b')).convertLinearToSRGB();
     rows.set([lit.r, lit.g, lit.b, tintShare], 4 * i);
   }
   const paintedSolid = new BufferGeometry();
-  paintedSolid.setAttribute('position', solid.getAttribute('position').clone());
+  paintedSolid.setAttribute('position', solid.getAttribute('position'));
   paintedSolid.setIndex(solid.index);
   paintedSolid.setAttribute('paint', new BufferAttribute(rows, 4));
-  return mergeVertices(paintedSolid);
+  return paintedSolid;
 }
 
 const sky = { value: new Color() };

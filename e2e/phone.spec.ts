@@ -1,0 +1,38 @@
+import { expect, test } from './fixtures';
+
+// Nothing lies beyond the edge of a phone, and every word at its foot can be pressed.
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+test.setTimeout(150_000);
+
+const SCREENS = [
+  '/',
+  '/shoot/first-flush',
+  '/shoot/first-flush/scout?shot=shot-lane',
+  '/shoot/first-flush/shot/shot-rows',
+  '/shoot/first-flush/shot/shot-rows/lens',
+  '/shoot/first-flush/shot/shot-rows/marks',
+  '/shoot/first-flush/shot/shot-rows/rehearse',
+  '/shoot/first-flush/kit?build=build-sled-35',
+  '/shoot/first-flush/day',
+  '/shoot/first-flush/takes?shot=shot-rows',
+  '/shoot/first-flush/limits',
+];
+
+test('every screen and all that lies under its words is as wide as a phone', async ({ page }) => {
+  const faults: string[] = [];
+  for (const path of SCREENS) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeAttached();
+    const words = page.getByRole('group', { name: /^More of / }).getByRole('button');
+    const count = await words.count();
+    for (let i = 0; i < Math.max(1, count); i += 1) {
+      const word = words.nth(i);
+      if (count > 0 && (await word.getAttribute('aria-pressed')) !== 'true') await word.tap({ timeout: 10_000 });
+      // What a worker says of it comes a little later.
+      await page.waitForTimeout(path.includes('takes') ? 1500 : 400);
+      const tooWide = await page.evaluate(() => document.documentElement.scrollWidth - 390);
+      if (tooWide > 0) faults.push(`${path}, ${count > 0 ? await word.innerText() : ''}: ${tooWide} px too wide`);
+    }
+  }
+  expect(faults).toEqual([]);
+});
