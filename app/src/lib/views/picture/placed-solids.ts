@@ -1,5 +1,4 @@
 import { type BufferGeometry, Matrix4 } from 'three';
-import { mergeVertices } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import type { Piece } from '@gentle-arc/core/model';
 import type { Going } from '@gentle-arc/core/site';
 import { geometryOf, paintOf } from './scene-look';
@@ -22,7 +21,7 @@ export class PlacedSolids {
     return this.once(this.standing, piece, isSubject, () => {
       const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
       const solid = geometryOf(piece).clone().applyMatrix4(placed);
-      return this.simple ? mergeVertices(painted(solid, paintOf(piece.kind, isSubject))) : solid;
+      return this.simple ? painted(solid, paintOf(piece.kind, isSubject)) : solid;
     });
   }
 
