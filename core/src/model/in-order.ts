@@ -9,8 +9,8 @@ import { clipped } from './text';
 
 /**
  * Whether a shoot that the app has changed is still one that can be read back. The same rules as `ShootSchema`, but
- * rows (pieces, shots, things of the kit) that were in order before are not looked at again: a shoot is never changed
- * in place, so a row that is the same object is the same row.
+ * what was in order before (pieces, shots, things of the kit, the day, the limits) is not looked at again: a shoot is never changed
+ * in place, so what is the same object is the same.
  */
 
 /** A list as long as it may be, whatever its rows are. */
@@ -34,8 +34,8 @@ const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => reado
   })),
 ];
 
-/** What is not a row: name, note, delivery, limits, and that there are no other fields. */
-const ShellSchema = z.strictObject({
+/** The parts of a shoot without their rows: these are looked at one by one. */
+const PARTS = {
   ...ShootSchema.shape,
   site: z.strictObject({ ...SiteSchema.shape, pieces: lengthOnly(SiteSchema.shape.pieces) }),
   kit: z.strictObject(
@@ -48,14 +48,32 @@ const ShellSchema = z.strictObject({
     takes: lengthOnly(LogSchema.shape.takes),
     readies: lengthOnly(LogSchema.shape.readies),
   }),
-});
+};
+const ShellSchema = z.strictObject(PARTS);
 
+/** Rows, and parts without their rows. */
 const inOrder = new WeakSet<object>();
+const partsInOrder = new WeakSet<object>();
+
+/** Whether nothing but rows can be out of order. */
+function shellInOrder(shoot: Shoot): boolean {
+  if (Object.keys(shoot).some((key) => !(key in PARTS))) return false;
+  return Object.entries(PARTS).every(([key, part]) => {
+    const value: unknown = shoot[key as keyof Shoot];
+    const known = typeof value === 'object' && value !== null;
+    if (known && partsInOrder.has(value)) return true;
+    if (!part.safeParse(value).success) return false;
+    if (known) partsInOrder.add(value);
+    return true;
+  });
+}
 
 /** Every problem of a shoot, in sentences that name the field; empty when it can be kept. */
 export function problemsIn(shoot: Shoot): Problem[] {
-  const shell = ShellSchema.safeParse(shoot);
-  if (!shell.success) return problemsOf(shell.error, shoot);
+  if (!shellInOrder(shoot)) {
+    const shell = ShellSchema.safeParse(shoot);
+    if (!shell.success) return problemsOf(shell.error, shoot);
+  }
   for (const { path, list, rowsOf } of LISTS)
     for (const [i, row] of rowsOf(shoot).entries()) {
       if (inOrder.has(row)) continue;

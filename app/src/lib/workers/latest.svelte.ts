@@ -1,3 +1,9 @@
+/** While questions keep coming the worker rests so many times as long as it worked, but no longer than this, ms. */
+const RESTS = 2;
+const MOST_REST_MS = 150;
+
+const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
 /** Answers to questions that come faster than they can be answered: while one is worked on only the latest waits. */
 export class Latest<Question extends object, Answer> {
   answer: Answer | null = $state.raw(null);
@@ -35,6 +41,7 @@ export class Latest<Question extends object, Answer> {
       const { question, tell } = this.waiting;
       this.waiting = null;
       let answered = false;
+      const fromMs = performance.now();
       try {
         const answer = await this.answered(question);
         if (this.closed) return;
@@ -46,6 +53,8 @@ export class Latest<Question extends object, Answer> {
         if (!this.closed) this.problem = (error as Error).message;
       }
       tell(answered);
+      // Something is being dragged: the hand wants the processor more than half an answer.
+      if (this.waiting !== null) await rest(Math.min(MOST_REST_MS, RESTS * (performance.now() - fromMs)));
     }
     this.busy = false;
   }

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { Latest } from './latest.svelte';
 
 const settled = () => new Promise((resolve) => setTimeout(resolve, 5));
@@ -57,5 +57,31 @@ describe('answers to the latest question', () => {
     const told = await Promise.all([latest.ask({ n: 1 }), latest.ask({ n: 2 }), latest.ask({ n: 3 })]);
     expect(told).toEqual([true, false, true]);
     expect(latest.question).toEqual({ n: 3 });
+  });
+});
+
+describe('while questions keep coming', () => {
+  afterEach(() => {
+    vi.useRealTimers();
+  });
+  it('most of the time is left to the hand that asks, and the last question is answered all the same', async () => {
+    vi.useFakeTimers();
+    let workedMs = 0;
+    const latest = new Latest<{ n: number }, number>(async ({ n }) => {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      workedMs += 20;
+      return n;
+    });
+    void latest.ask({ n: 0 });
+    await vi.advanceTimersByTimeAsync(20);
+    expect(latest.answer).toBe(0);
+    workedMs = 0;
+    for (let n = 1; n <= 60; n += 1) {
+      void latest.ask({ n });
+      await vi.advanceTimersByTimeAsync(16);
+    }
+    expect(workedMs).toBeLessThanOrEqual(0.4 * 60 * 16);
+    await vi.advanceTimersByTimeAsync(200);
+    expect(latest.answer).toBe(60);
   });
 });
