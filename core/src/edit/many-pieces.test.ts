@@ -129,7 +129,9 @@ describe('places', () => {
     const [left, right] = [wall('left wall'), wall('right wall')];
     expect((right?.xM ?? 0) - (left?.xM ?? 0) - (left?.depthM ?? 0)).toBeCloseTo(4, 6);
     const near = wall('near wall');
-    expect(near?.kind === 'wall' && near.openings).toEqual([{ offsetM: 0, widthM: 0.9, heightM: 2.05, sillM: 0 }]);
+    expect(near?.kind === 'wall' && near.openings).toEqual([
+      { offsetM: 0, widthM: 0.9, heightM: 2.05, sillM: 0, pane: 'open' },
+    ]);
     expect(wall('ceiling')).toMatchObject({ hidden: true, zM: 2.6 });
   });
 });

@@ -13,8 +13,8 @@ export const PLACES = {
 export type PlaceKind = keyof typeof PLACES;
 
 const WALL_M = 0.12;
-const DOOR: Opening = { offsetM: 0, widthM: 0.9, heightM: 2.05, sillM: 0 };
-const WINDOW: Opening = { offsetM: 0, widthM: 1.4, heightM: 2.1, sillM: 0.9 };
+const DOOR: Opening = { offsetM: 0, widthM: 0.9, heightM: 2.05, sillM: 0, pane: 'open' };
+const WINDOW: Opening = { offsetM: 0, widthM: 1.4, heightM: 2.1, sillM: 0.9, pane: 'glass' };
 const HIGH_M = 2.6;
 
 interface Part {

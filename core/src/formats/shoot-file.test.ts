@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import * as defaults from '../model/defaults';
 import { describe, expect, it } from 'vitest';
 import { demoShoot } from '../testing/demo';
-import { drawnWalk, legsOf, OWN_CHECK } from '../model';
+import { drawnWalk, legsOf, newPiece, OWN_CHECK, SHOOT_VERSION } from '../model';
 import { EFFECT_KINDS, RECIPES } from '../motion';
 import { plainShoot } from '../testing/shoots';
 import { checkShoot, readShootFile, shootJsonSchema, writeShootFile } from './shoot-file';
@@ -235,7 +235,7 @@ describe('shoot file', () => {
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };
     const shoot = checkShoot(old);
-    expect(shoot.version).toBe(14);
+    expect(shoot.version).toBe(15);
     expect(shoot.shots[0]).toMatchObject({ fNumber: 5.6, focus: { mode: 'follow' }, variant: 'A', other: null });
     expect(shoot.kit.cameras[0].readOutMs).toBeGreaterThan(0);
     expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
@@ -286,8 +286,8 @@ describe('shoot file', () => {
       () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 })),
     ],
     [
-      'version must be at most 14; this file is version 15, made by a newer Gentle Arc: update this one.',
-      () => broken((raw) => Object.assign(raw, { version: 15 })),
+      'version must be at most 15; this file is version 16, made by a newer Gentle Arc: update this one.',
+      () => broken((raw) => Object.assign(raw, { version: 16 })),
     ],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or ' +
@@ -331,5 +331,17 @@ describe('shoot file', () => {
       readFileSync(new URL('../../../docs/shoot.schema.json', import.meta.url), 'utf8'),
     );
     expect(written).toEqual(JSON.parse(JSON.stringify(shootJsonSchema())));
+  });
+  it('docs/formats.md names the version that is written, and what came with it', () => {
+    const text = readFileSync(new URL('../../../docs/formats.md', import.meta.url), 'utf8');
+    expect(text).toContain(`"version": ${SHOOT_VERSION}\``);
+    expect(text).toContain(`From ${SHOOT_VERSION - 1} to ${SHOOT_VERSION}: `);
+  });
+  it('a wall of version 14 has its openings as they were: with nothing in them', () => {
+    const wall = newPiece('wall', 'wall', 'Wall', 0, 0, 0);
+    const shoot = plainShoot(undefined, [wall]);
+    const old = JSON.parse(writeShootFile(shoot).replaceAll(/,\s*"pane": "open"/g, '')) as Record<string, unknown>;
+    expect(() => checkShoot(old)).toThrow('pane');
+    expect(checkShoot({ ...old, version: 14 }).site.pieces[0]).toEqual(wall);
   });
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { BoxGeometry, Mesh, MeshBasicMaterial, Raycaster, Vector3 } from 'three';
+import { BoxGeometry, DoubleSide, Mesh, MeshBasicMaterial, PlaneGeometry, Raycaster, Vector3 } from 'three';
 import { describe, expect, it } from 'vitest';
 import { newPiece, type Piece } from '../model';
 import { plannedFilm } from '../motion';
@@ -50,6 +50,45 @@ describe('mirror images', () => {
     expect(before(180, 'dull')).toEqual([]);
     expect(before(180, 'paint', 45)).toEqual([]);
   });
+  it('shows in the glass of a window from both sides, as three.js reflects it in a sheet, and not beside it', () => {
+    const sheet = new Mesh(new PlaneGeometry(1.6, 1.2), new MeshBasicMaterial({ side: DoubleSide }));
+    sheet.rotation.set(Math.PI / 2, Math.PI / 2, 0);
+    sheet.position.set(0, 0.5, 1.5);
+    sheet.updateMatrixWorld();
+    const glazed = { ...windowed('glass'), headingDeg: 0, xM: 0, yM: 0 };
+    fc.assert(
+      fc.property(point, point, fc.boolean(), (camera, seen, behind) => {
+        const [from, to] = [camera, seen].map((one) => ({ ...one, xM: behind ? -one.xM : one.xM }));
+        const image = new Vector3(-to.xM, to.yM, to.zM);
+        const origin = new Vector3(from.xM, from.yM, from.zM);
+        const hit = new Raycaster(origin, image.sub(origin).normalize()).intersectObject(sheet).at(0);
+        const found = mirroredIn(glazed, from, to, true);
+        expect(found === null).toBe(hit === undefined);
+        if (found && hit) expect(hit.point.distanceTo(new Vector3(found.xM, found.yM, found.zM))).toBeLessThan(1e-6);
+        expect(mirroredIn(windowed('open'), from, to, true)).toBeNull();
+      }),
+    );
+  });
+  it('a window before the camera shows it, an empty one does not, nor one that something hides', () => {
+    const before = (...pieces: Piece[]) => {
+      const scene = plainSetup(moved({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }), pieces);
+      return mirrored(scene, plannedFilm(scene).samples, false).map(({ who, glass }) => `${who} ${glass}`);
+    };
+    expect(before(windowed('glass'))).toEqual(['camera true']);
+    expect(before(windowed('open'))).toEqual([]);
+    const board: Piece = {
+      ...newPiece('box', 'board', 'Board', 0, -1, 0),
+      ...{ headingDeg: 90, lengthM: 4, depthM: 0.1, heightM: 3 },
+    };
+    expect(before(windowed('glass'), board)).toEqual([]);
+  });
+  it('is told of a window as of its glass', () => {
+    const shoot = plainShoot(moved({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }), [windowed('glass')]);
+    const { findings } = readShot(shoot, shoot.shots[0]);
+    const finding = findings.find(({ id }) => id === 'mirrored');
+    expect(finding?.sentence).toMatch(/ is seen in the glass in Gallery wall .* about 56°\.$/);
+    expect(finding?.reason).toMatch(/where what lies behind the glass is darker\.$/);
+  });
   it('is told with what a polariser does', () => {
     const shoot = plainShoot(moved({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg: 180 }), [
       { ...side, depthM: 0.5, headingDeg: 90, name: 'Tea lorry' },
@@ -60,6 +99,14 @@ describe('mirror images', () => {
     );
   });
 });
+
+/** A wall across the view with a window in it. */
+function windowed(pane: 'open' | 'glass'): Piece {
+  const wall = newPiece('wall', 'wall', 'Gallery wall', 0, 0, 0);
+  if (wall.kind !== 'wall') throw new Error('no wall');
+  const opening = { offsetM: 0.5, widthM: 1.6, heightM: 2.1, sillM: 0.9, pane };
+  return { ...wall, headingDeg: 90, lengthM: 6, heightM: 2.6, openings: [opening] };
+}
 
 function readMirror(piece: Piece, bearingDeg: number) {
   const scene = plainSetup(moved({ kind: 'still', ...AROUND, distanceM: 5, bearingDeg }), [piece]);

@@ -2,24 +2,40 @@ import { type Piece, PIECE_KINDS } from '../model';
 import type { Scene, Thing } from '../scene';
 import type { Samples } from '../motion';
 import { CAMERA_SIZE, type InPicture, project } from '../optics';
-import { groundHeightM, toLocal, toSite } from '../site';
-import { depthRasterOf } from './depth-raster';
+import { groundHeightM, panesOf, toLocal, toSite } from '../site';
+import { type DepthRaster, depthRasterOf } from './depth-raster';
 
-/** A flat side in its piece's own frame: which way it faces, and how far out it lies, m. */
+/** A flat side in its piece's own frame, m: which way it faces, how far out it lies, and how far it reaches. */
 interface Side {
   axis: 'across' | 'along' | 'up';
   sign: 1 | -1;
+  at: number;
+  reach: Record<'across' | 'along' | 'up', readonly [number, number]>;
 }
-const SIDES: Side[] = [
-  { axis: 'across', sign: -1 },
-  { axis: 'across', sign: 1 },
-  { axis: 'along', sign: -1 },
-  { axis: 'along', sign: 1 },
-];
-const TOP: Side[] = [{ axis: 'up', sign: 1 }];
 
 /** What shines: as its surface says; water is a mirror from above. */
 export const shines = ({ kind, surface }: Piece): boolean => kind === 'water' || surface !== 'dull';
+
+function sidesOf({ kind, depthM, lengthM, heightM }: Piece): Side[] {
+  const reach = { across: [-depthM / 2, depthM / 2], along: [-lengthM / 2, lengthM / 2], up: [0, heightM] } as const;
+  if (kind === 'water') return [{ axis: 'up', sign: 1, at: heightM, reach }];
+  return (['across', 'along'] as const).flatMap((axis) => [
+    { axis, sign: -1, at: reach[axis][0], reach },
+    { axis, sign: 1, at: reach[axis][1], reach },
+  ]);
+}
+
+/** Both faces of the glass in a wall; its thickness does not show. */
+const glassOf = (piece: Piece): Side[] =>
+  piece.kind !== 'wall'
+    ? []
+    : panesOf(piece).flatMap(({ from, to, bottom, top }) => {
+        const reach = { across: [0, 0], along: [from, to], up: [bottom, top] } as const;
+        return [
+          { axis: 'across', sign: -1, at: 0, reach },
+          { axis: 'across', sign: 1, at: 0, reach },
+        ] satisfies Side[];
+      });
 
 interface Local {
   across: number;
@@ -36,30 +52,29 @@ export interface Reflected {
 }
 
 /**
- * Where on a piece's flat sides a camera sees a point mirrored; null where it does not. Both must be before the side,
- * and the line to the point's mirror image must go through it.
+ * Where on a piece's flat sides, or on the glass in it, a camera sees a point mirrored; null where it does not. Both
+ * must be before the side, and the line to the point's mirror image must go through it.
  */
 export function mirroredIn(
   piece: Piece,
   camera: { xM: number; yM: number; zM: number },
   point: { xM: number; yM: number; zM: number },
+  glass = false,
 ): Reflected | null {
   const own = ({ xM, yM, zM }: { xM: number; yM: number; zM: number }): Local => ({
     ...toLocal(piece, xM, yM),
     up: zM - piece.zM,
   });
   const [c, p] = [own(camera), own(point)];
-  const half = { across: piece.depthM / 2, along: piece.lengthM / 2 };
-  for (const { axis, sign } of piece.kind === 'water' ? TOP : SIDES) {
-    const at = axis === 'up' ? piece.heightM : sign * half[axis];
+  for (const { axis, sign, at, reach } of glass ? glassOf(piece) : sidesOf(piece)) {
     const [cameraOff, pointOff] = [sign * (c[axis] - at), sign * (p[axis] - at)];
     if (cameraOff <= 0.01 || pointOff <= 0.01) continue;
     // On the way to the mirror image the side lies at the share of both distances.
     const share = cameraOff / (cameraOff + pointOff);
     const mid = (key: keyof Local) => (key === axis ? at : c[key] + (p[key] - c[key]) * share);
     const hit = { across: mid('across'), along: mid('along'), up: mid('up') };
-    if (Math.abs(hit.across) > half.across + 1e-9 || Math.abs(hit.along) > half.along + 1e-9) continue;
-    if (axis !== 'up' && (hit.up < 0 || hit.up > piece.heightM)) continue;
+    const within = (key: keyof Local) => hit[key] >= reach[key][0] - 1e-9 && hit[key] <= reach[key][1] + 1e-9;
+    if (!within('across') || !within('along') || (axis !== 'up' && !within('up'))) continue;
     const away = Math.hypot(c.across - hit.across, c.along - hit.along, c.up - hit.up);
     const angleDeg = (Math.acos(Math.min(1, cameraOff / away)) * 180) / Math.PI;
     return { ...toSite(piece, hit.along, hit.across), zM: piece.zM + hit.up, angleDeg };
@@ -70,6 +85,8 @@ export function mirroredIn(
 /** Who is looked for in what shines. */
 export interface Mirrored {
   piece: Piece;
+  /** In the glass in it, not in its own sides. */
+  glass: boolean;
   who: 'camera' | 'operator' | 'lamp';
   /** Rows at which it was looked, and whether it is seen there. */
   rows: number[];
@@ -83,19 +100,24 @@ const RASTER_CELLS = 64;
 /** An operator behind the lens: common practice, no published source. */
 const BEHIND_M = 0.4;
 const HEIGHTS_M = [0.4, 0.9, 1.3, 1.65];
+/** As much nearer does not count as before: cells are coarse. */
+const HARDLY = 0.02;
 /** Nobody mirrors in what is farther off, m. */
 const FAR_M = 40;
 /** A lamp farther off than this is one light among many, m. */
 const LAMP_REACH_M = 20;
 
 /**
- * Where along a move camera, operator (`operated`: there is one) and lamps are seen in what shines. What is mirrored by
+ * Where along a move camera, operator (`operated`: there is one) and lamps are seen in what shines and in window panes. What is mirrored by
  * round things is not counted, nor what stands between a lamp and the side.
  */
 export function mirrored(scene: Scene, samples: Samples, operated: boolean): Mirrored[] {
-  const mirrors = scene.things.filter(
-    ({ piece }) => shines(piece) && !PIECE_KINDS[piece.kind].round && piece.kind !== 'model',
-  );
+  const mirrors = scene.things.flatMap((thing) => {
+    const { piece } = thing;
+    const flat = shines(piece) && !PIECE_KINDS[piece.kind].round && piece.kind !== 'model';
+    const glazed = piece.kind === 'wall' && panesOf(piece).length > 0;
+    return [...(flat ? [{ thing, glass: false }] : []), ...(glazed ? [{ thing, glass: true }] : [])];
+  });
   if (mirrors.length === 0) return [];
   const lamps = scene.pieces.filter(({ kind }) => kind === 'lamp');
   const raster = depthRasterOf(scene, samples, RASTER_CELLS);
@@ -116,24 +138,28 @@ export function mirrored(scene: Scene, samples: Samples, operated: boolean): Mir
     const pan = (samples.panDeg[row] * Math.PI) / 180;
     const behind = { xM: camera.xM - BEHIND_M * Math.sin(pan), yM: camera.yM - BEHIND_M * Math.cos(pan) };
     const groundM = groundHeightM(scene.ground, behind.xM, behind.yM);
-    const looked = { done: false, cells: raster };
-    const isSeen = (thing: Thing, { xM, yM, zM }: Reflected): boolean => {
+    let looked: DepthRaster | null = null;
+    const isSeen = (thing: Thing, glass: boolean, { xM, yM, zM }: Reflected): boolean => {
       project(samples.cameras, row * CAMERA_SIZE, xM, yM, zM, out);
       if (!(out.depthM > 0.05) || Math.abs(out.u) > 0.5 || Math.abs(out.w * aspect) > 0.5) return false;
-      const { widthCells, heightCells, pieceAt } = looked.cells(row);
+      looked ??= raster(row);
+      const { widthCells, heightCells, pieceAt, nearness } = looked;
       const column = Math.min(widthCells - 1, Math.floor((out.u + 0.5) * widthCells));
       const line = Math.min(heightCells - 1, Math.max(0, Math.floor((0.5 - out.w * aspect) * heightCells)));
-      const index = pieceAt[line * widthCells + column];
+      const cell = line * widthCells + column;
+      // Through glass is seen what lies behind it: only what stands before it hides it.
+      if (glass) return nearness[cell] * out.depthM <= 1 + HARDLY;
+      const index = pieceAt[cell];
       return index >= 0 && scene.things[index] === thing;
     };
-    for (const thing of mirrors) {
+    for (const { thing, glass } of mirrors) {
       const piece = standing(thing, samples.tS[row]);
       if (Math.hypot(piece.xM - camera.xM, piece.yM - camera.yM) > FAR_M + piece.lengthM) continue;
       const look = (who: Mirrored['who'], points: { xM: number; yM: number; zM: number }[]) => {
-        const hits = points.flatMap((point) => mirroredIn(piece, camera, point) ?? []);
-        const hit = hits.find((reflected) => isSeen(thing, reflected));
-        const key = `${thing.piece.id} ${who}`;
-        const entry = found.get(key) ?? { piece: thing.piece, who, rows: [], seen: [], angleDeg: NaN };
+        const hits = points.flatMap((point) => mirroredIn(piece, camera, point, glass) ?? []);
+        const hit = hits.find((reflected) => isSeen(thing, glass, reflected));
+        const key = `${thing.piece.id} ${glass} ${who}`;
+        const entry = found.get(key) ?? { piece: thing.piece, glass, who, rows: [], seen: [], angleDeg: NaN };
         found.set(key, entry);
         entry.rows.push(row);
         entry.seen.push(hit !== undefined);

@@ -368,6 +368,17 @@ function toVersion14(shoot: Row): Row {
   return { ...shoot, version: 14, log: { ...log, takes } };
 }
 
+/** From version 14 to 15: glass may stand in the openings of walls. */
+function toVersion15(shoot: Row): Row {
+  const { site } = shoot;
+  if (!isRow(site) || !Array.isArray(site.pieces)) return { ...shoot, version: 15 };
+  const opening = (value: unknown): unknown => (isRow(value) ? { pane: 'open', ...value } : value);
+  const pieces = site.pieces.map((piece: unknown) =>
+    isRow(piece) && Array.isArray(piece.openings) ? { ...piece, openings: piece.openings.map(opening) } : piece,
+  );
+  return { ...shoot, version: 15, site: { ...site, pieces } };
+}
+
 /**
  * Brings a value that claims to be a shoot of an older version to the present one, field by field; what is out of order
  * stays so for the check to find.
@@ -387,5 +398,6 @@ export function migrated(value: unknown): unknown {
   if (isRow(shoot) && shoot.version === 11) shoot = toVersion12(shoot);
   if (isRow(shoot) && shoot.version === 12) shoot = toVersion13(shoot);
   if (isRow(shoot) && shoot.version === 13) shoot = toVersion14(shoot);
+  if (isRow(shoot) && shoot.version === 14) shoot = toVersion15(shoot);
   return shoot;
 }

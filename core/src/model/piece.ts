@@ -52,12 +52,16 @@ const placed = {
   ownParts: z.array(OwnPartSchema).max(12),
 };
 
-/** An opening in a wall: its centre along the wall from the middle, its width, its head height and its sill height. */
+/**
+ * An opening in a wall: its centre along the wall from the middle, its width, its head height and its sill height, and
+ * whether glass stands in it, in the middle of the wall.
+ */
 export const OpeningSchema = z.strictObject({
   offsetM: number('Opening offset', 'm', -1000, 1000, 0.1),
   widthM: number('Opening width', 'm', 0, 1000, 0.1),
   heightM: number('Opening head', 'm', 0, 500, 0.1),
   sillM: number('Opening sill', 'm', 0, 500, 0.1),
+  pane: choice('Opening pane', { open: 'nothing', glass: 'glass' }),
 });
 
 export const PoseField = choice('Pose', {
@@ -269,7 +273,8 @@ export function newPiece(kind: PieceKind, id: string, name: string, xM: number, 
     surface: SHINES[kind] ?? 'dull',
     ownParts: [],
   };
-  if (kind === 'wall') return { kind, ...base, openings: [{ offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0 }] };
+  if (kind === 'wall')
+    return { kind, ...base, openings: [{ offsetM: 0, widthM: 1.4, heightM: 2.2, sillM: 0, pane: 'open' }] };
   if (kind === 'figure') return { kind, ...base, body: 'adult', pose: 'stand', headwear: 'hat' };
   if (kind === 'model') return { kind, ...base, mesh: CUBE };
   if (kind === 'lamp')

@@ -50,6 +50,14 @@ describe('distance to a piece, against its drawn surface measured by three.js', 
       { numRuns: 150 },
     );
   });
+  it('glass in an opening of a wall is as much in the way as the wall', () => {
+    const wall = newPiece('wall', 'w', 'W', 0, 0, 0);
+    if (wall.kind !== 'wall') throw new Error('no wall');
+    const through = (pane: 'open' | 'glass') =>
+      distance({ ...wall, openings: wall.openings.map((opening) => ({ ...opening, pane })) }, [0, 0, 1.1]);
+    expect(through('open')).toBeCloseTo(0.7, 2);
+    expect(through('glass')).toBeLessThan(0);
+  });
   it('a post is exact to the facets it is drawn with', () => {
     fc.assert(
       fc.property(placed('post'), point, (given, at) => {

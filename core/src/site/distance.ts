@@ -1,6 +1,6 @@
 import type { Piece } from '../model';
 import { toLocal } from './ground';
-import { wallParts } from './wall-parts';
+import { panesOf, wallParts } from './wall-parts';
 
 /** Where a piece's middle of the base is; a walker's changes. */
 export interface Spot {
@@ -13,7 +13,7 @@ export interface Spot {
 
 /**
  * Distance in metres from an upright line (x, y, from z0 up to z1; a point when they are equal) to a piece standing at
- * `at`; 0 or less inside. Boxes, walls with their openings, posts and tree crowns are exact outside; the slopes of a
+ * `at`; 0 or less inside. Boxes, walls with their openings and the glass in them, posts and tree crowns are exact outside; the slopes of a
  * ridge are measured square to their planes, which is never more than the true distance. A wall that is all opening is
  * nowhere: Infinity.
  */
@@ -42,6 +42,8 @@ export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number,
       let nearest = Infinity;
       for (const { from, to, bottom, top } of wallParts(piece))
         nearest = Math.min(nearest, box(along, across, from, to, x, bottom, top, low, high));
+      for (const { from, to, bottom, top } of panesOf(piece))
+        nearest = Math.min(nearest, box(along, across, from, to, GLASS_HALF_M, bottom, top, low, high));
       return nearest;
     }
     case 'ridge': {
@@ -53,6 +55,9 @@ export function distanceToPieceM(piece: Piece, at: Spot, xM: number, yM: number,
       return box(along, across, -y, y, x, 0, h, low, high);
   }
 }
+
+/** A sheet of glass is about so thick: common practice, no published source. */
+const GLASS_HALF_M = 0.005;
 
 const gapBetween = (low: number, high: number, from: number, to: number): number => Math.max(from - high, low - to);
 

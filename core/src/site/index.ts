@@ -20,5 +20,5 @@ export { type Solid } from './mesh-builder';
 export { skeletonOf, type Skeleton, standingSize, type Step } from './skeleton';
 export { type Tape, tapeBetween } from './tape';
 export { type Going, solidOf } from './solids';
-export { type WallPart, wallParts } from './wall-parts';
+export { panesOf, type WallPart, wallParts } from './wall-parts';
 export { WHEEL_SHARE } from './vehicle-solids';

@@ -1,6 +1,6 @@
 import type { Piece } from '../model';
 import { stepsOf } from './ground';
-import { wallParts } from './wall-parts';
+import { panesOf, wallParts } from './wall-parts';
 
 /** Plans of buildings are cut at this height above the floor, m. */
 const CUT_M = 1.2;
@@ -50,9 +50,13 @@ export function outline(piece: Piece): string {
       ].join('');
     }
     case 'wall': {
-      // Cut through at a metre and a bit, as plans of buildings are (ISO 128, from memory): doors and windows are open.
+      // Cut through at a metre and a bit, as plans of buildings are (ISO 128, from memory): doors and windows
+      // are open, glass is two lines.
       const cutM = Math.min(piece.heightM * 0.6, CUT_M);
       const solid = wallParts(piece).filter(({ bottom, top }) => bottom <= cutM && top > cutM);
+      const glass = panesOf(piece)
+        .filter(({ bottom, top }) => bottom <= cutM && top > cutM)
+        .map(({ from, to }) => `M${-0.3 * x} ${from}V${to}M${0.3 * x} ${from}V${to}`);
       const sills = `M${-x} ${-y}H${x}V${y}H${-x}Z`;
       return solid.length === 1 && solid[0].from === -y && solid[0].to === y
         ? sills
@@ -61,6 +65,7 @@ export function outline(piece: Piece): string {
             ...wallParts(piece)
               .filter(({ bottom, top }) => bottom === 0 && top <= cutM)
               .map(({ from, to }) => `M0 ${from}V${to}`),
+            ...glass,
           ].join('') || `M0 ${-y}V${y}`;
     }
     case 'stair': {

@@ -8,10 +8,12 @@ export interface WallPart {
   top: number;
 }
 
-/** What of a wall is solid between and about its openings, as upright boxes that do not overlap. */
-export function wallParts({ lengthM, heightM, openings }: Pick<Wall, 'lengthM' | 'heightM' | 'openings'>): WallPart[] {
+type Pierced = Pick<Wall, 'lengthM' | 'heightM' | 'openings'>;
+
+/** The openings as far as they lie in the wall. */
+function holesOf({ lengthM, heightM, openings }: Pierced): WallPart[] {
   const half = lengthM / 2;
-  const holes = openings
+  return openings
     .map(({ offsetM, widthM, heightM: headM, sillM }) => {
       const top = Math.min(heightM, headM);
       return {
@@ -22,6 +24,17 @@ export function wallParts({ lengthM, heightM, openings }: Pick<Wall, 'lengthM' |
       };
     })
     .filter(({ from, to, bottom, top }) => to > from && top > bottom);
+}
+
+/** Where glass stands in a wall: upright sheets in its middle. */
+export const panesOf = (wall: Pierced): WallPart[] =>
+  holesOf({ ...wall, openings: wall.openings.filter(({ pane }) => pane === 'glass') });
+
+/** What of a wall is solid between and about its openings, as upright boxes that do not overlap. */
+export function wallParts(wall: Pierced): WallPart[] {
+  const half = wall.lengthM / 2;
+  const { heightM } = wall;
+  const holes = holesOf(wall);
   const cuts = [...new Set([-half, half, ...holes.flatMap(({ from, to }) => [from, to])])].sort((a, b) => a - b);
   const parts: WallPart[] = [];
   for (let i = 0; i + 1 < cuts.length; i += 1) {

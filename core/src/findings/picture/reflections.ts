@@ -20,10 +20,12 @@ const LEAST_S = 0.1;
 const MOST = 3;
 const WHO: Record<Mirrored['who'], string> = { camera: 'The camera', operator: 'The operator', lamp: 'A lamp' };
 
+const nameOf = ({ piece, glass }: Mirrored): string => (glass ? `the glass in ${piece.name}` : piece.name);
+
 /** What a polariser does to what comes back from a surface at an angle. */
-function polariserWords({ piece, angleDeg }: Mirrored): string {
-  if (piece.kind !== 'water' && piece.surface === 'mirror') return 'A polariser does nothing to a mirror.';
-  const index = piece.kind === 'water' ? INDEX.water : piece.surface === 'paint' ? INDEX.paint : INDEX.glass;
+function polariserWords({ piece, glass, angleDeg }: Mirrored): string {
+  if (!glass && piece.kind !== 'water' && piece.surface === 'mirror') return 'A polariser does nothing to a mirror.';
+  const index = piece.kind === 'water' ? INDEX.water : !glass && piece.surface === 'paint' ? INDEX.paint : INDEX.glass;
   const left = leftByPolariser(index, angleDeg);
   const best = brewsterDeg(index);
   const says =
@@ -46,7 +48,7 @@ function reflectionFindings({ scene, samples }: Picture): Found[] {
   // Where the operator is seen, the camera is too: once is enough.
   const worth = told.filter(
     ({ one }) =>
-      one.who !== 'camera' || !told.some(({ one: other }) => other.who === 'operator' && other.piece === one.piece),
+      one.who !== 'camera' || !told.some(({ one: other }) => other.who === 'operator' && nameOf(other) === nameOf(one)),
   );
   return worth
     .sort((a, b) => b.forS - a.forS)
@@ -55,17 +57,18 @@ function reflectionFindings({ scene, samples }: Picture): Found[] {
       id: i === 0 ? ('mirrored' as const) : (`mirrored.${i + 1}` as const),
       grade: 'ripple' as const,
       sentence:
-        `${WHO[one.who]} is seen in ${one.piece.name} ${stretchWords(forS, samples.screenS[row], 1)}. ` +
+        `${WHO[one.who]} is seen in ${nameOf(one)} ${stretchWords(forS, samples.screenS[row], 1)}. ` +
         polariserWords(one),
       reason:
         'A flat side shows what lies as far before it as its image seems to lie behind. Go aside until the line square ' +
-        'to the side no longer meets the camera, darken what is mirrored, or tilt the side.',
+        'to the side no longer meets the camera, darken what is mirrored, or tilt the side.' +
+        (one.glass ? ' In a window it shows where what lies behind the glass is darker.' : ''),
       screenS: samples.screenS[row],
       value: forS,
       limit: 0,
       unit: 's',
       said: `${forS.toFixed(1)} s`,
-      measure: `seen in ${one.piece.name}`,
+      measure: `seen in ${nameOf(one)}`,
     }));
 }
 

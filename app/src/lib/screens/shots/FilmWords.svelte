@@ -73,7 +73,8 @@
     <table>
       <thead>
         <tr
-          ><th class="sides" scope="col">side</th>{#each SEEN_SIZES as size (size)}<th scope="col">{size}</th>{/each}</tr
+          ><th class="sides" scope="col">side</th>{#each SEEN_SIZES as size (size)}<th scope="col">{size}</th
+            >{/each}</tr
         >
       </thead>
       <tbody>

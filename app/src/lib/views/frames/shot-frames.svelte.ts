@@ -16,7 +16,7 @@ const MOST_HANDS = 2;
 /** How wide a frame is that only makes ready. */
 const READY_PX = 16;
 /** Told on with every change of how frames are drawn: those of before are drawn anew. */
-const FRAMES_LOOK = 2;
+const FRAMES_LOOK = 3;
 /** Kept from screen to screen. */
 const kept = new Map<string, Kept>();
 

@@ -18,6 +18,7 @@ import { luxOfEv, type Sun } from '@gentle-arc/core/light';
 import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
 import { type Going, isRoof, partOf, toLocal, topAt } from '@gentle-arc/core/site';
 import { contactOf, type Foot } from './contact';
+import { glassOf, mirrorSky } from './glass';
 import { groundPlane } from './ground-plane';
 import { PlacedSolids } from './placed-solids';
 import { patternSheet } from './pattern-sheet';
@@ -120,6 +121,7 @@ export class PaperScene {
   /** The sky, and the haze in its colour, as high as the sun stands. */
   private colourSky(sun: Sun | null): void {
     const look = skyLook(sun?.altitudeDeg ?? null, this.dim);
+    mirrorSky(this.simple ? simpleSky(look.rim) : look.rim);
     if (this.simple) {
       this.scene.background = simpleSky(look.rim);
       return;
@@ -167,6 +169,11 @@ export class PaperScene {
         this.walkers.push({ mesh, thing, look });
       } else {
         if (stands(piece)) feet.push(footOf(piece));
+        const glass = glassOf(piece);
+        if (glass) {
+          this.merged.push(glass.geometry);
+          this.standing.add(glass);
+        }
         const geometry = this.solids.of(piece, isSubject);
         if (this.simple) {
           // Each by itself: the next shot has most of them, too, and what is out of sight is not drawn.

@@ -55,8 +55,8 @@
   /** A door in the middle, or a window where there is one opening already. */
   const nextOpening = (): Opening =>
     piece.kind === 'wall' && piece.openings.length > 0
-      ? { offsetM: piece.lengthM / 4, widthM: 1.2, heightM: 2.1, sillM: 0.9 }
-      : { offsetM: 0, widthM: 0.9, heightM: 2.05, sillM: 0 };
+      ? { offsetM: piece.lengthM / 4, widthM: 1.2, heightM: 2.1, sillM: 0.9, pane: 'glass' }
+      : { offsetM: 0, widthM: 0.9, heightM: 2.05, sillM: 0, pane: 'open' };
 
   const trianglesOf = ({ mesh }: ModelPiece) => (unpacked(mesh).faces.length / 3).toLocaleString('en');
   /** In a shot in which it walks, its walk says where it is. */
@@ -156,7 +156,7 @@
     {#if piece.kind === 'wall'}
       {#each piece.openings as opening, index (index)}
         <Sentence
-          text={'Opening {widthM} wide from {sillM} to {heightM} up, {offsetM} from the middle.'}
+          text={'Opening {widthM} wide from {sillM} to {heightM} up, {offsetM} from the middle, with {pane} in it.'}
           facts={FIELDS.opening}
           values={opening}
           label={(_key, fact) => (index === 0 ? fact.label : `${fact.label} ${index + 1}`)}
