@@ -7,7 +7,7 @@ test.setTimeout(180_000);
 
 test('frames are drawn; a shot is taken away as video, and as pictures that its frames are like', async ({ page }) => {
   await page.goto('/shoot/first-flush');
-  await expect(page.locator('li canvas.drawn').nth(3)).toBeAttached({ timeout: 30_000 });
+  await expect(page.locator('li img.drawn').nth(3)).toBeAttached({ timeout: 30_000 });
   await page
     .getByRole('group', { name: 'More of this film' })
     .getByRole('button', { name: 'Take away', exact: true })

@@ -33,13 +33,14 @@ export async function printBoard(shoot: Shoot, story: Story, frames: ShotFrames,
         const shot = shoot.shots.find(({ id }) => id === told.shotId);
         if (!shot) continue;
         const cell = paper('div', '', 'shot');
-        const bitmap = await frames.ask(shoot, shot, told.rows, FRAME_PX, false, () => true);
-        if (bitmap) {
+        const picture = await frames.ask(shoot, shot, told.rows, FRAME_PX, false, () => true);
+        if (picture) {
+          const bitmap = await createImageBitmap(picture);
+          const wide = Math.round(bitmap.width / told.rows.length);
           const canvases = told.rows.map((_, i) => {
-            const high = Math.round(bitmap.height / told.rows.length);
             const canvas = inside.createElement('canvas');
-            Object.assign(canvas, { width: bitmap.width, height: high });
-            canvas.getContext('2d')?.drawImage(bitmap, 0, i * high, bitmap.width, high, 0, 0, bitmap.width, high);
+            Object.assign(canvas, { width: wide, height: bitmap.height });
+            canvas.getContext('2d')?.drawImage(bitmap, i * wide, 0, wide, bitmap.height, 0, 0, wide, bitmap.height);
             return canvas;
           });
           const small = paper('div', '', 'small');

@@ -24,41 +24,43 @@
   /** One width for all sheets of a board: they are kept by it. */
   const widthPx = $derived(Math.max(16, Math.round(wide * Math.min(2, window.devicePixelRatio))));
 
-  let canvas: HTMLCanvasElement | undefined = $state();
+  let strip: HTMLElement | undefined = $state();
+  let picture: Blob | null = $state.raw(null);
+  let source: string | undefined = $state();
   let inSight = $state(false);
   let drawn = $state(false);
 
   $effect(() => {
-    if (!canvas) return;
+    if (!strip) return;
     const seen = new IntersectionObserver((entries) => (inSight = entries.some((entry) => entry.isIntersecting)), {
       rootMargin: '200px',
     });
-    seen.observe(canvas);
+    seen.observe(strip);
     return () => seen.disconnect();
   });
 
   $effect(() => {
-    if (!canvas || !inSight || rows === null) return;
-    const sheet = canvas;
+    if (!inSight || rows === null) return;
     let wanted = true;
     void frames
       .ask(shoot, shot, rows, widthPx, dim, () => wanted)
-      .then((bitmap) => {
-        if (!bitmap || !wanted) return;
-        const high = Math.round(bitmap.height / rows.length);
-        Object.assign(sheet, { width: bitmap.width * rows.length, height: high });
-        const paper = sheet.getContext('2d', { alpha: false });
-        rows.forEach((_, i) =>
-          paper?.drawImage(bitmap, 0, i * high, bitmap.width, high, i * bitmap.width, 0, bitmap.width, high),
-        );
-        drawn = true;
+      .then((drawnNow) => {
+        if (drawnNow && wanted) picture = drawnNow;
       });
     return () => (wanted = false);
   });
+
+  $effect(() => {
+    if (!picture) return;
+    const url = URL.createObjectURL(picture);
+    source = url;
+    return () => URL.revokeObjectURL(url);
+  });
 </script>
 
-<span class="strip" style="--wide: {wide * count}px; --aspect: {count * aspect}">
-  <canvas bind:this={canvas} class:drawn aria-hidden="true"></canvas>
+<span class="strip" bind:this={strip} style="--wide: {wide * count}px; --aspect: {count * aspect}">
+  <!-- A picture is painted with the page; a canvas is a layer of its own, and a hundred of those hold the page up. -->
+  {#if source}<img src={source} alt="" class:drawn draggable="false" onload={() => (drawn = true)} />{/if}
   {#if frames.unable}<span class="glyph"><MovePicture kind={shot.move.kind} /></span>{/if}
   {#if shot.after.barsPercent > 0 && drawn}
     <i style="top: 0; height: {shot.after.barsPercent}%"></i>
@@ -77,13 +79,10 @@
     border-radius: 7px;
     background: var(--sun);
   }
-  canvas {
+  img {
+    display: block;
     width: 100%;
     height: 100%;
-    opacity: 0;
-  }
-  canvas.drawn {
-    opacity: 1;
   }
   .glyph {
     position: absolute;

@@ -24,20 +24,22 @@ const shelf = new Shelf();
  * Frames that were drawn, kept from one visit to the next. They are only convenient: where the browser keeps nothing
  * they are drawn anew, and nobody is told.
  */
-export async function sheetOf(id: string, key: string): Promise<ImageBitmap | null> {
+export async function sheetOf(id: string, key: string): Promise<Blob | null> {
   try {
     const row = await shelf.sheets.get(id);
-    return row?.key === key ? await createImageBitmap(row.picture) : null;
+    return row?.key === key ? row.picture : null;
   } catch {
-    // Blocked, full, or a picture that cannot be read: it is drawn anew.
+    // Blocked or full: it is drawn anew.
     return null;
   }
 }
 
-export async function keepSheet(id: string, key: string, bitmap: ImageBitmap): Promise<void> {
+export async function keepSheet(id: string, key: string, drawn: Blob): Promise<void> {
   try {
+    const bitmap = await createImageBitmap(drawn);
     const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
     canvas.getContext('2d')?.drawImage(bitmap, 0, 0);
+    bitmap.close();
     const picture = await canvas.convertToBlob({ type: 'image/webp', quality: 0.92 });
     await shelf.sheets.put({ id, key, atMs: Date.now(), picture });
     const more = (await shelf.sheets.count()) - MOST_SHEETS;

@@ -39,8 +39,8 @@ export type StillsQuestion = z.infer<typeof StillsQuestionSchema>;
 export interface FramesWorker extends KeepsShoot {
   /** Whether this worker can draw at all. */
   start(): Promise<boolean>;
-  /** Frames of one shot, drawn one above the other on one sheet. */
-  frames(question: FramesQuestion): Promise<ImageBitmap>;
+  /** Frames of one shot beside each other, as an uncompressed picture. */
+  frames(question: FramesQuestion): Promise<Blob>;
   /** The film as a video file; a sentence where this browser cannot write it. Null when it was called off. */
   video(question: VideoQuestion, onStep: (done: number, of: number) => void): Promise<Blob | string | null>;
   /** Frames as PNG files in one zip; null when it was called off. */

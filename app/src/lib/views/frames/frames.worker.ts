@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import { KeptShoot } from '$lib/workers/kept-shoot';
 import { FramesQuestionSchema, type FramesWorker, StillsQuestionSchema, VideoQuestionSchema } from './frames-messages';
+import { bitmapFile } from './bitmap-file';
 import { ShotFilm } from './shot-film';
 
 const kept = new KeptShoot();
@@ -24,8 +25,9 @@ const worker: FramesWorker = {
     const { shotId, rows, widthPx, dim } = FramesQuestionSchema.parse(message);
     film ??= new ShotFilm(software, false);
     film.draw(kept.shoot, kept.shot(shotId), rows, widthPx, dim);
-    const bitmap = film.canvas.transferToImageBitmap();
-    return Comlink.transfer(bitmap, [bitmap]);
+    return new Blob([bitmapFile(film.pixels(), widthPx, film.canvas.height / rows.length, rows.length)], {
+      type: 'image/bmp',
+    });
   },
   async video(message, onStep) {
     const question = VideoQuestionSchema.parse(message);

@@ -37,6 +37,15 @@ export class ShotFilm {
     );
   }
 
+  /** What was just drawn: red, green, blue and opacity of each pixel, the lowest row first. */
+  pixels(): Uint8Array {
+    const { width, height } = this.canvas;
+    const pixels = new Uint8Array(4 * width * height);
+    const gl = this.canvas.getContext('webgl2');
+    gl?.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, pixels);
+    return pixels;
+  }
+
   dispose(): void {
     this.film.dispose();
   }

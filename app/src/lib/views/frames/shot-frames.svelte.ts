@@ -9,7 +9,7 @@ import type { FramesWorker, StillsQuestion, VideoQuestion } from './frames-messa
 interface Kept {
   key: string;
   around: Around;
-  bitmap: ImageBitmap;
+  picture: Blob;
 }
 const MOST_KEPT = 600;
 const MOST_HANDS = 2;
@@ -51,9 +51,9 @@ export class ShotFrames {
   }
 
   /** What of a shot is drawn already, if anything. */
-  known(shoot: Shoot, shot: Shot, rows: readonly number[], widthPx: number, dim: boolean): ImageBitmap | null {
+  known(shoot: Shoot, shot: Shot, rows: readonly number[], widthPx: number, dim: boolean): Blob | null {
     const row = kept.get(`${shoot.id} ${shot.id} ${widthPx}`);
-    return row?.key === keyOf(shot, rows, widthPx, dim) && sameAround(row.around, shoot) ? row.bitmap : null;
+    return row?.key === keyOf(shot, rows, widthPx, dim) && sameAround(row.around, shoot) ? row.picture : null;
   }
 
   /** Gets ready to draw while nobody knows yet which frames: most of the first one's time goes into that. */
@@ -79,30 +79,30 @@ export class ShotFrames {
     widthPx: number,
     dim: boolean,
     wanted: () => boolean,
-  ): Promise<ImageBitmap | null> {
+  ): Promise<Blob | null> {
     const known = this.known(shoot, shot, rows, widthPx, dim);
     if (known) return Promise.resolve(known);
     const id = `${shoot.id} ${shot.id} ${widthPx}`;
     const key = keyOf(shot, rows, widthPx, dim);
     const shelfKey = `${FRAMES_LOOK} ${shortOf(key)} ${aroundKey(shoot)}`;
-    const keep = (bitmap: ImageBitmap): ImageBitmap => {
+    const keep = (picture: Blob): Blob => {
       kept.delete(id);
-      kept.set(id, { key, around: aroundOf(shoot), bitmap });
+      kept.set(id, { key, around: aroundOf(shoot), picture });
       const [oldest] = kept.keys();
       if (kept.size > MOST_KEPT && oldest) kept.delete(oldest);
-      return bitmap;
+      return picture;
     };
-    const draw = (resolve: (bitmap: ImageBitmap | null) => void) => {
+    const draw = (resolve: (picture: Blob | null) => void) => {
       const work = async () => {
         if (!wanted() || !(await this.canDraw())) {
           resolve(null);
           return;
         }
-        const bitmap = await this.host.ask(shoot, (remote) =>
+        const picture = await this.host.ask(shoot, (remote) =>
           remote.frames({ shotId: shot.id, rows: [...rows], widthPx, dim }),
         );
-        resolve(keep(bitmap));
-        this.drawn.push(() => keepSheet(id, shelfKey, bitmap));
+        resolve(keep(picture));
+        this.drawn.push(() => keepSheet(id, shelfKey, picture));
       };
       this.waiting.push({ work, wanted });
       void this.run();
