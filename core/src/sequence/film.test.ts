@@ -20,6 +20,12 @@ describe('the film as a whole', () => {
     const opened = told([near('a', 4, { purpose: 'establishes' }), near('b', 12)]).findings;
     expect(opened.some(({ id }) => id === 'establishing' || id === 'sizes')).toBe(false);
   });
+  it('a shot that comes closer on the way is a step: those about it are no row of one size', () => {
+    const push = shotOf('c', { kind: 'push', fromDistanceM: 9, toDistanceM: 1.5 } as Move);
+    const { board, findings } = told([near('a', 4), near('b', 4), push, near('d', 4), near('e', 4)]);
+    expect(new Set(board[2].sizes).size).toBeGreaterThan(1);
+    expect(findings.some(({ id }) => id === 'sizes')).toBe(false);
+  });
   it('three whips in a row are a habit, and the last one is no ending', () => {
     const { findings } = told(['a', 'b', 'c'].map((id) => whip(id, 80)));
     expect(findings.find(({ id }) => id === 'showy')?.numbers).toEqual([1, 2, 3]);

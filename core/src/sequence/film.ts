@@ -87,7 +87,8 @@ export function filmFindings(
       numbers,
     });
   for (const { label, numbers } of runs(
-    board.map(({ sizes }) => sizes[1]),
+    // One that grows or shrinks on the way is a step by itself.
+    board.map(({ sizes: [start, middle, end] }) => (start === middle && middle === end ? start : null)),
     4,
   ))
     found.push({
