@@ -7,17 +7,8 @@ import type { KeepsShoot } from './kept-shoot';
 export const ClipQuestionSchema = z.object({
   file: z.instanceof(Blob),
   name: z.string(),
-  /**
-   * A film of our own of this shot, frame for frame: made worse before it is measured (noise of 0 to 1; a shutter that
-   * takes so long from the upper to the lower edge), and held against where the plan has its places go.
-   */
-  own: z
-    .object({
-      shotId: z.string(),
-      noise: z.number().min(0).max(0.3),
-      rollingS: z.number().min(0).max(0.05),
-    })
-    .nullable(),
+  /** A film of our own of this shot, frame for frame: held against where the plan has its places go. */
+  own: z.object({ shotId: z.string() }).nullable(),
 });
 export type ClipQuestion = z.infer<typeof ClipQuestionSchema>;
 

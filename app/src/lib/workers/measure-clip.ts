@@ -14,7 +14,6 @@ import {
   wasFollowed,
 } from '@gentle-arc/core/take';
 import type { ClipQuestion, MeasuredClip } from './clip-messages';
-import { spoiling } from './spoiling';
 
 /** Longer clips are measured at fewer pictures a second, so that an hour of film is over before the day is. */
 const MOST_FRAMES = 30_000;
@@ -25,7 +24,7 @@ const MOST_KEPT = 2400;
  * this browser cannot read it. `film`: of a film of our own, what it is of.
  */
 export async function measureClip(
-  { file, name, own }: ClipQuestion,
+  { file, name }: ClipQuestion,
   film: Film | null,
   onStep: (share: number) => void,
 ): Promise<MeasuredClip | string> {
@@ -47,7 +46,6 @@ export async function measureClip(
     const tracker = await openCvTracker();
     const asFilmed = film && new AsFilmed(film);
     const cells = film && planCells(film, track.displayWidth);
-    const spoil = cells && own && spoiling(foretold(cells), own);
     const reader = new ClipReader(tracker, asFilmed ? (picture, flows) => asFilmed.add(picture, flows) : undefined);
     const share = Math.min(1, MOST_DRAWN_PX / track.displayWidth);
     const [width, height] = [track.displayWidth, track.displayHeight].map((px) => Math.max(32, Math.round(px * share)));
@@ -64,7 +62,7 @@ export async function measureClip(
           sample.draw(paper, 0, 0, width, height);
           const pixels = paper.getImageData(0, 0, width, height).data;
           const grey = greyOf(pixels, width, height, 4);
-          reader.add(spoil ? spoil(grey, reader.count) : grey, sample.timestamp - firstS);
+          reader.add(grey, sample.timestamp - firstS);
           if (reader.count % 10 === 0) onStep(durationS > 0 ? Math.min(1, sample.timestamp / durationS) : 0);
         } finally {
           sample.close();

@@ -78,7 +78,7 @@
       return;
     }
     void work('The video', `${stem}.${format}`, (tell) =>
-      frames.video(shoot, { format, widthPx, guides, words, ...asked }, tell),
+      frames.video(shoot, { format, widthPx, guides, words, spoilt: null, ...asked }, tell),
     );
   }
   function stills() {

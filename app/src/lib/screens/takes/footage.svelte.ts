@@ -5,7 +5,7 @@ import type { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
 import type { MeasuredClip } from '$lib/workers/clip-messages';
 import type { LiveClip } from '$lib/workers/live-clip.svelte';
 
-/** What our own film is made worse by before it is measured: noise of a small sensor, and a shutter that rolls. */
+/** What our own film is made worse by before it is compressed: noise of a small sensor, and a shutter that rolls. */
 const SPOILT = { noise: 0.03, rollingS: 0.012 } as const;
 const FILMED_WIDTH_PX = 640;
 /** Longer shots are not filmed: it would take minutes. */
@@ -43,6 +43,7 @@ export class Footage {
           rateHz: frameRateHz,
           guides: false,
           words: false,
+          spoilt: { shotId: shot.id, ...SPOILT },
           frames: Array.from({ length: count }, (_, row) => ({ shotId: shot.id, row, words: '' })),
         },
         (done, of) => (this.filming = { done, of }),
@@ -54,7 +55,7 @@ export class Footage {
       const found = await this.live.measure(shoot, {
         file: made,
         name: `${shot.name}, our own film`,
-        own: { shotId: shot.id, ...SPOILT },
+        own: { shotId: shot.id },
       });
       if (typeof found === 'string') this.said = found;
       else this.tried = { shotId: shot.id, found };

@@ -1,5 +1,6 @@
 import type { Shoot } from '@gentle-arc/core/model';
 import { ShotFilm } from './shot-film';
+import type { spoiling } from './spoiling';
 
 /** A sheet that frames of the film are laid on one after the other, as they are taken away: bars, thirds and words. */
 export class FilmSheet {
@@ -38,6 +39,13 @@ export class FilmSheet {
     const barPx = Math.round((height * shot.after.barsPercent) / 100);
     paper.fillRect(0, 0, width, barPx);
     paper.fillRect(0, height - barPx, width, barPx);
+  }
+
+  /** Makes what was laid worse, as the picture of this number. */
+  spoil(worse: ReturnType<typeof spoiling>, index: number): void {
+    const picture = this.paper.getImageData(0, 0, this.canvas.width, this.canvas.height);
+    worse(picture, index);
+    this.paper.putImageData(picture, 0, 0);
   }
 
   /** The thirds. */

@@ -24,6 +24,13 @@ export const VideoQuestionSchema = z.object({
   /** The thirds, and the words of each frame, in the picture. */
   guides: z.boolean(),
   words: z.boolean(),
+  /**
+   * A film of this shot alone, made worse before it is compressed: noise of 0 to 1, and a shutter that takes so long from
+   * the upper to the lower edge, s.
+   */
+  spoilt: z
+    .object({ shotId: z.string(), noise: z.number().min(0).max(0.3), rollingS: z.number().min(0).max(0.05) })
+    .nullable(),
 });
 export type VideoQuestion = z.infer<typeof VideoQuestionSchema>;
 

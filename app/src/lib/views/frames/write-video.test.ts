@@ -10,6 +10,7 @@ const question = {
   frames: [{ shotId: 'one', row: 0, words: '1' }],
   guides: false,
   words: false,
+  spoilt: null,
 };
 
 it('without an encoder a sentence says what still works, and nothing is drawn', async () => {

@@ -8,8 +8,12 @@ import {
   WebMOutputFormat,
 } from 'mediabunny';
 import type { Shoot } from '@gentle-arc/core/model';
+import { plannedFilm } from '@gentle-arc/core/motion';
+import { sceneOf } from '@gentle-arc/core/scene';
+import { foretold, planCells } from '@gentle-arc/core/take';
 import type { VideoQuestion } from './frames-messages';
 import { FilmSheet } from './film-sheet';
+import { spoiling } from './spoiling';
 
 const CODECS = { webm: ['vp9', 'vp8', 'av1'], mp4: ['avc', 'hevc', 'vp9', 'av1'] } as const;
 const TELL_EVERY = 4;
@@ -22,7 +26,7 @@ const KEY_EVERY_S = 2;
  */
 export async function writeVideo(
   shoot: Shoot,
-  { format, widthPx, rateHz, frames, guides, words }: VideoQuestion,
+  { format, widthPx, rateHz, frames, guides, words, spoilt }: VideoQuestion,
   software: boolean,
   onStep: (done: number, of: number) => void,
   goesOn: () => boolean,
@@ -31,6 +35,9 @@ export async function writeVideo(
     return 'This browser cannot write video. Take the frames as a zip of pictures, or the cut as OpenTimelineIO.';
   const sheet = new FilmSheet(shoot, widthPx, software);
   const { width, height } = sheet.canvas;
+  const spoiltShot = spoilt && shoot.shots.find(({ id }) => id === spoilt.shotId);
+  const worse =
+    spoilt && spoiltShot ? spoiling(foretold(planCells(plannedFilm(sceneOf(shoot, spoiltShot)), width)), spoilt) : null;
   try {
     const codec = await getFirstEncodableVideoCodec([...CODECS[format]], { width, height });
     if (!codec)
@@ -45,6 +52,7 @@ export async function writeVideo(
     await output.start();
     for (const [k, frame] of frames.entries()) {
       sheet.lay(frame.shotId, frame.row);
+      if (worse) sheet.spoil(worse, k);
       if (guides) sheet.guide();
       if (words) sheet.say(frame.words);
       await source.add(k / rateHz, 1 / rateHz);
