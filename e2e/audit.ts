@@ -212,7 +212,7 @@ export async function pressButtons(
     }
     if (await undo.isEnabled()) {
       await page.keyboard.press('Escape');
-      await undo.click({ timeout: 3000 }).catch(() => faults.push(`${name}: Undo cannot be pressed`));
+      await undo.click({ timeout: 15_000 }).catch(() => faults.push(`${name}: Undo cannot be pressed`));
       if (await undo.isEnabled()) faults.push(`${name}: one undo was not all of it`);
       for (let i = 0; i < 5 && (await undo.isEnabled()); i += 1) await undo.click();
       const after = await heldBy(page);

@@ -86,7 +86,7 @@ test('on the day: done, later, dropped, and running late', async ({ page }) => {
   await now(page).getByRole('button', { name: 'Running late' }).click();
   await typed(page, 'Late, minutes', '25');
   await now(page).getByRole('button', { name: 'Plan the rest anew' }).click();
-  await expect(now(page).getByRole('status')).toBeVisible({ timeout: 20_000 });
+  await expect(now(page).getByRole('status')).toBeVisible();
   const before = (await list(page).locator('.time').first().textContent()) ?? '';
   await now(page).getByRole('button', { name: 'Go on like that' }).click();
   const minutes = (text: string) => Number(text.split(':')[0]) * 60 + Number(text.split(':')[1]);

@@ -27,7 +27,7 @@ test('every screen and all that lies under its words is as wide as a phone', asy
     const count = await words.count();
     for (let i = 0; i < Math.max(1, count); i += 1) {
       const word = words.nth(i);
-      if (count > 0 && (await word.getAttribute('aria-pressed')) !== 'true') await word.tap({ timeout: 10_000 });
+      if (count > 0 && (await word.getAttribute('aria-pressed')) !== 'true') await word.tap({ timeout: 30_000 });
       // What a worker says of it comes a little later.
       await page.waitForTimeout(path.includes('takes') ? 1500 : 400);
       const tooWide = await page.evaluate(() => document.documentElement.scrollWidth - 390);

@@ -242,3 +242,25 @@ test('a picture that is too large, or none, is refused in a sentence; a plan is 
   await expect(page.locator('body')).toHaveAttribute('data-printed', /^[\d.]+mm$/);
   expect(errors).toEqual([]);
 });
+
+test('an address of a shot that is gone says so, until another is chosen', async ({ page }) => {
+  await openScout(page, 'shot-that-was');
+  const said = page.getByText('The shot of this address is not in this shoot');
+  await expect(said).toBeVisible();
+  await page.getByLabel('Shot', { exact: true }).selectOption('shot-rows');
+  await expect(said).toHaveCount(0);
+});
+
+test('the window of a room has glass; what stands in an opening is chosen, and undone', async ({ page }) => {
+  await openScout(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByRole('menuitem', { name: 'Room with door and window' }).click();
+  await choose(page, 'Room with door and window, far wall');
+  const pane = page.getByLabel('Opening pane', { exact: true });
+  await expect(pane).toHaveValue('glass');
+  await pane.selectOption('open');
+  await expect(pane).toHaveValue('open');
+  await page.keyboard.press('Control+z');
+  await expect(pane).toHaveValue('glass');
+});

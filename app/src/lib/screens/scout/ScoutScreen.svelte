@@ -28,6 +28,12 @@
   import { layUnderlay } from './lay-underlay';
 
   /** The place: its ground fills the screen, and the picture through a camera stands beside it. */
+  interface Props {
+    /** The address names a shot that is not there. */
+    strayed: boolean;
+  }
+  let { strayed }: Props = $props();
+
   type Word = 'here' | 'ground' | 'light' | 'piece';
   const session = shotSession();
   const { playhead } = session;
@@ -204,6 +210,11 @@
           onchange={(id) => void goto(scoutHref(shoot.id, id), { keepFocus: true, noScroll: true })}
         />
       </p>
+      {#if strayed}
+        <p class="through" role="status">
+          The shot of this address is not in this shoot: it may have been deleted. This is another.
+        </p>
+      {/if}
     {/if}
     <WordBar label="More of this place" words={WORDS} open={shown} onopen={(word) => (open = word)} />
     <div class="words">

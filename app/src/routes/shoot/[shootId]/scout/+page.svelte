@@ -7,9 +7,8 @@
   const store = openStore();
   /** The shot through whose camera the place is seen: that of the address, or the first. */
   const wanted = $derived(page.url.searchParams.get('shot'));
-  const shotId = $derived(
-    (store.shoot.shots.find(({ id }) => id === wanted) ?? store.shoot.shots.at(0))?.id ?? 'from-here',
-  );
+  const found = $derived(store.shoot.shots.find(({ id }) => id === wanted));
+  const shotId = $derived((found ?? store.shoot.shots.at(0))?.id ?? 'from-here');
 </script>
 
-{#key shotId}<WithShot {store} {shotId}><ScoutScreen /></WithShot>{/key}
+{#key shotId}<WithShot {store} {shotId}><ScoutScreen strayed={wanted !== null && !found} /></WithShot>{/key}
