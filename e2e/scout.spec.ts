@@ -256,6 +256,8 @@ test('the window of a room has glass; what stands in an opening is chosen, and u
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Add a piece' }).click();
   await page.getByRole('menuitem', { name: 'Room with door and window' }).click();
+  await page.getByRole('button', { name: 'Ungroup' }).click();
+  await page.keyboard.press('Escape');
   await choose(page, 'Room with door and window, far wall');
   const pane = page.getByLabel('Opening pane', { exact: true });
   await expect(pane).toHaveValue('glass');
