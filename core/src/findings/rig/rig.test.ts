@@ -321,3 +321,21 @@ describe('a lens near the ground', () => {
     expect(low(0.3, 'rig-tripod')).toBeUndefined();
   });
 });
+
+describe('a push in through an opening of a wall', () => {
+  const through = (pane: 'open' | 'glass') => {
+    const wall = newPiece('wall', 'wall', 'Gallery wall', 0, -3, 0);
+    if (wall.kind !== 'wall') throw new Error('no wall');
+    const openings = [{ offsetM: 0, widthM: 3, heightM: 2.9, sillM: 0, pane }];
+    const pieces = [
+      newPiece('figure', 'figure', 'Ansa', 0, 0, 0),
+      { ...wall, headingDeg: 90, lengthM: 6, heightM: 3, openings },
+    ];
+    const move = { ...usual('push'), ...AROUND, fromDistanceM: 5, toDistanceM: 1.5, bearingDeg: 180 } as Move;
+    return read(move, {}, pieces).findings.find(({ id }) => id === 'rig.clear');
+  };
+  it('goes where nothing stands in it, and cannot be done where glass does', () => {
+    expect(through('open')).toBeUndefined();
+    expect(through('glass')).toMatchObject({ grade: 'cannot', sentence: 'The camera goes through Gallery wall.' });
+  });
+});

@@ -29,6 +29,8 @@
   let source: string | undefined = $state();
   let inSight = $state(false);
   let drawn = $state(false);
+  /** So often what was kept could not be shown. */
+  let broken = $state(0);
 
   $effect(() => {
     if (!strip) return;
@@ -40,7 +42,8 @@
   });
 
   $effect(() => {
-    if (!inSight || rows === null) return;
+    // Drawn anew once: what cannot be shown then never can.
+    if (!inSight || rows === null || broken > 1) return;
     let wanted = true;
     void frames
       .ask(shoot, shot, rows, widthPx, dim, () => wanted)
@@ -49,6 +52,11 @@
       });
     return () => (wanted = false);
   });
+
+  async function drawAnew() {
+    await frames.forget(shoot, shot, widthPx);
+    broken += 1;
+  }
 
   $effect(() => {
     if (!picture) return;
@@ -60,7 +68,14 @@
 
 <span class="strip" bind:this={strip} style="--wide: {wide * count}px; --aspect: {count * aspect}">
   <!-- A picture is painted with the page; a canvas is a layer of its own, and a hundred of those hold the page up. -->
-  {#if source}<img src={source} alt="" class:drawn draggable="false" onload={() => (drawn = true)} />{/if}
+  {#if source}<img
+      src={source}
+      alt=""
+      class:drawn
+      draggable="false"
+      onload={() => ([drawn, broken] = [true, 0])}
+      onerror={() => void drawAnew()}
+    />{/if}
   {#if frames.unable}<span class="glyph"><MovePicture kind={shot.move.kind} /></span>{/if}
   {#if shot.after.barsPercent > 0 && drawn}
     <i style="top: 0; height: {shot.after.barsPercent}%"></i>

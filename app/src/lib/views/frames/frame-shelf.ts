@@ -34,6 +34,15 @@ export async function sheetOf(id: string, key: string): Promise<Blob | null> {
   }
 }
 
+/** A picture that cannot be shown is taken off the shelf. */
+export async function dropSheet(id: string): Promise<void> {
+  try {
+    await shelf.sheets.delete(id);
+  } catch {
+    // As above.
+  }
+}
+
 export async function keepSheet(id: string, key: string, drawn: Blob): Promise<void> {
   try {
     const bitmap = await createImageBitmap(drawn);

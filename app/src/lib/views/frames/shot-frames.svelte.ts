@@ -2,7 +2,7 @@ import * as Comlink from 'comlink';
 import { type Around, aroundOf, sameAround, type Shoot, type Shot } from '@gentle-arc/core/model';
 import { hasWebGl2 } from '$lib/views/picture/webgl';
 import { ShootWorkerHost } from '$lib/workers/host';
-import { aroundKey, keepSheet, sheetOf, shortOf } from './frame-shelf';
+import { aroundKey, dropSheet, keepSheet, sheetOf, shortOf } from './frame-shelf';
 import type { FramesWorker, StillsQuestion, VideoQuestion } from './frames-messages';
 
 /** What is drawn of a shot, kept as long as nothing that shows in it differs. */
@@ -108,6 +108,13 @@ export class ShotFrames {
       void this.run();
     };
     return sheetOf(id, shelfKey).then((stored) => (stored ? keep(stored) : new Promise(draw)));
+  }
+
+  /** What was kept of a shot cannot be shown: it is forgotten, so that the next who asks has it drawn anew. */
+  async forget(shoot: Shoot, shot: Shot, widthPx: number): Promise<void> {
+    const id = `${shoot.id} ${shot.id} ${widthPx}`;
+    kept.delete(id);
+    await dropSheet(id);
   }
 
   /** The film as a video; see the worker. */

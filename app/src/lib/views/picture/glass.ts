@@ -1,4 +1,4 @@
-import { BufferAttribute, BufferGeometry, type Color, Matrix4, Mesh, ShaderMaterial, Vector3 } from 'three';
+import { BufferAttribute, BufferGeometry, type Color, DoubleSide, Matrix4, Mesh, ShaderMaterial, Vector3 } from 'three';
 import type { Piece } from '@gentle-arc/core/model';
 import { panesOf } from '@gentle-arc/core/site';
 
@@ -17,7 +17,7 @@ export const mirrorSky = ({ r, g, b }: Color): void => void mirrored.value.set(r
 const MATERIAL = new ShaderMaterial({
   transparent: true,
   depthWrite: false,
-  side: 2,
+  side: DoubleSide,
   uniforms: { mirrored },
   vertexShader: /* glsl */ `
 varying vec3 towards;

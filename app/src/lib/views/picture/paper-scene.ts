@@ -69,6 +69,8 @@ export class PaperScene {
   private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
   private readonly solids: PlacedSolids;
+  /** Those of what stands by itself in the simple look. */
+  private apart = new Set<BufferGeometry>();
   private readonly spot = new Float64Array(3);
   private readonly axes = new Float64Array(9);
   private readonly stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
@@ -145,6 +147,8 @@ export class PaperScene {
       return false;
     this.setup = setup;
     this.standing.clear();
+    const stood = this.apart;
+    this.apart = new Set();
     const feet: Foot[] = [];
     this.walkers.length = 0;
     for (const geometry of this.merged.splice(0)) geometry.dispose();
@@ -178,6 +182,7 @@ export class PaperScene {
         if (this.simple) {
           // Each by itself: the next shot has most of them, too, and what is out of sight is not drawn.
           this.stand(geometry, material, hurried);
+          this.apart.add(geometry);
           continue;
         }
         const group = alike.get(material) ?? { hurried, geometries: [] };
@@ -185,6 +190,8 @@ export class PaperScene {
         group.geometries.push(geometry);
       }
     }
+    // The graphics keep what they were given until they are told: what stands no more.
+    for (const geometry of stood) if (!this.apart.has(geometry)) geometry.dispose();
     for (const [material, { hurried, geometries }] of alike) {
       const geometry = mergeGeometries(geometries);
       this.merged.push(geometry);
