@@ -1,10 +1,10 @@
 import { define, type FindingKinds } from '../definition';
 import type { FindingOf } from '../finding';
-import { type Piece, PIECE_KINDS, type RigKind } from '../../model';
+import { type Piece, PIECE_KINDS } from '../../model';
 import { distanceToThingM, type Scene } from '../../scene';
 import type { Intent, Samples } from '../../motion';
 import { groundHeightM, groundPieces } from '../../site';
-import { armStandAt } from './travel';
+import { nearestOf } from './nearest';
 import { rollsOn } from './riding';
 import { graded, type Say } from './use';
 import type { RigCase } from './rig-case';
@@ -37,19 +37,6 @@ const KINDS = {
   },
 } satisfies FindingKinds;
 type Found = FindingOf<keyof typeof KINDS>;
-
-/** Rigs that somebody walks or rolls over the ground with: their whole height has to pass. */
-export const ON_THE_GROUND = new Set<RigKind>(['gimbal', 'sled', 'hand', 'bodyMount', 'wheels', 'vehicle']);
-/** People step over what is lower than this, m: common practice, no published source. */
-const KNEE_M = 0.35;
-const MOST_ROWS_READ = 240;
-const ARM_POINTS = 8;
-
-interface Nearest {
-  distanceM: number;
-  row: number;
-  name: string;
-}
 
 /** Camera with its clear room, arm and carrier against pieces and people, and the ground under feet and wheels. */
 function clearanceFindings(scene: Scene, intent: Intent, samples: Samples, heights: Float64Array, say: Say): Found[] {
@@ -145,39 +132,7 @@ function roomFindings(scene: Scene, intent: Intent, samples: Samples, heights: F
     samples,
     Math.max(goesRound(samples, intent) ? CIRCLE_LOOKED_AT_M : 0, rig.clearM * limits.clearTightFactor + rig.armM),
   );
-  const stride = Math.max(1, Math.ceil(samples.count / MOST_ROWS_READ));
-  const foot = ON_THE_GROUND.has(rig.kind);
-  let camera: Nearest | null = null;
-  let carrier: Nearest | null = null;
-  let arm: Nearest | null = null;
-  for (let row = 0; row < samples.count; row += stride) {
-    const [x, y, z] = [samples.xM[row], samples.yM[row], samples.zM[row]];
-    const floorM = foot ? z - heights[row] + KNEE_M : z;
-    const base = rig.armM > 0 ? armStandAt(intent, samples.tS[row]) : null;
-    for (const thing of around) {
-      const { name } = thing.piece;
-      const tS = samples.tS[row];
-      const distanceM = distanceToThingM(thing, tS, x, y, z, z);
-      if (camera === null || distanceM < camera.distanceM) camera = { distanceM, row, name };
-      if (foot && floorM < z) {
-        const asideM = distanceToThingM(thing, tS, x, y, floorM, z);
-        if (carrier === null || asideM < carrier.distanceM) carrier = { distanceM: asideM, row, name };
-      }
-      for (let k = 1; base && k < ARM_POINTS; k += 1) {
-        const s = k / ARM_POINTS;
-        const armZ = base.zM + (z - base.zM) * s;
-        const besideM = distanceToThingM(
-          thing,
-          tS,
-          base.xM + (x - base.xM) * s,
-          base.yM + (y - base.yM) * s,
-          armZ,
-          armZ,
-        );
-        if (arm === null || besideM < arm.distanceM) arm = { distanceM: besideM, row, name };
-      }
-    }
-  }
+  const { camera, carrier, arm } = nearestOf(scene, intent, samples, heights, around);
   const findings: Found[] = [];
   const common = { measure: 'clearance', unit: 'm', say: length };
   if (camera && camera.distanceM < rig.clearM * limits.clearTightFactor) {

@@ -3,7 +3,7 @@ import type { FindingOf } from '../finding';
 import type { Scene } from '../../scene';
 import type { Samples } from '../../motion';
 import { groundHeightM } from '../../site';
-import { ON_THE_GROUND } from './clearance';
+import { ON_THE_GROUND } from './nearest';
 import { rollsOn } from './riding';
 import { graded, type Say } from './use';
 import type { RigCase } from './rig-case';

@@ -339,3 +339,23 @@ describe('a push in through an opening of a wall', () => {
     expect(through('glass')).toMatchObject({ grade: 'cannot', sentence: 'The camera goes through Gallery wall.' });
   });
 });
+
+describe('a thin wall in the way of a fast flight', () => {
+  const flight = (holdStartS: number) => {
+    const wall = newPiece('wall', 'wall', 'Screen', 0, -30, 0);
+    const pieces = [newPiece('figure', 'figure', 'Ansa', 0, 0, 0), { ...wall, headingDeg: 90, lengthM: 6, heightM: 6 }];
+    const move = {
+      ...usual('push'),
+      ...AROUND,
+      fromDistanceM: 61.3,
+      toDistanceM: 6,
+      bearingDeg: 180,
+      heightM: 3,
+    } as Move;
+    const timing = { ...TIMING, holdStartS, durationS: holdStartS + 6 };
+    return read(move, { rigId: 'rig-drone', timing }, pieces).findings.find(({ id }) => id === 'rig.clear');
+  };
+  it('is seen however long the shot rests before it flies', () => {
+    for (const holdStartS of [0, 60, 200, 590]) expect(flight(holdStartS)).toMatchObject({ grade: 'cannot' });
+  });
+});
