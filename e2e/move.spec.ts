@@ -74,9 +74,18 @@ test('plays in real time', async ({ page }) => {
   await openShot(page, 'shot-rows');
   const time = page.getByRole('slider', { name: 'Time in the shot' });
   await page.getByRole('button', { name: 'Play' }).click();
-  // Both read in the page in one moment: what asks may have to wait.
+  // Both read in the page at the moment it goes on: what asks may have to wait, and so may the next frame.
   const look = () =>
-    time.evaluate((slider) => ({ s: Number(slider.getAttribute('aria-valuenow')), clockS: performance.now() / 1000 }));
+    time.evaluate(
+      (slider) =>
+        new Promise<{ s: number; clockS: number }>((done) => {
+          const watch = new MutationObserver(() => {
+            watch.disconnect();
+            done({ s: Number(slider.getAttribute('aria-valuenow')), clockS: performance.now() / 1000 });
+          });
+          watch.observe(slider, { attributeFilter: ['aria-valuenow'] });
+        }),
+    );
   const from = await look();
   await page.waitForTimeout(2000);
   const to = await look();
