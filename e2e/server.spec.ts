@@ -11,7 +11,7 @@ test('GET /api/health', async ({ request }) => {
   expect(await (await request.get('/api/health')).json()).toEqual({
     status: 'ok',
     format: 'gentle-arc-shoot',
-    version: 15,
+    version: 16,
   });
 });
 

@@ -49,7 +49,7 @@ describe('the log', () => {
     expect(patched(two, { ...patch, lists: {} }).log).toBe(two.log);
   });
   it('is empty in a file of version 12, and keeps so many recordings', () => {
-    expect((migrated({ ...empty, version: 12, log: undefined }) as Shoot).version).toBe(15);
+    expect((migrated({ ...empty, version: 12, log: undefined }) as Shoot).version).toBe(16);
     const recorded = demo.log.takes.find((take) => take.recorded)?.recorded ?? null;
     const full = {
       ...empty,
@@ -63,7 +63,7 @@ describe('the log', () => {
   it('takes clips of files before version 14 for followed everywhere', () => {
     const old = structuredClone({ ...demo, version: 13 as number });
     for (const { clip } of old.log.takes) if (clip) Reflect.deleteProperty(clip, 'followed');
-    expect(ShootSchema.safeParse({ ...old, version: 15 }).success).toBe(false);
+    expect(ShootSchema.safeParse({ ...old, version: 16 }).success).toBe(false);
     const brought = ShootSchema.parse(migrated(old));
     expect(brought.log.takes.flatMap(({ clip }) => (clip ? [clip.followed] : []))).toEqual([[]]);
     // What is out of order stays so for the check to find.

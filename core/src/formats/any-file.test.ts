@@ -122,7 +122,7 @@ describe('any file', () => {
     [
       'a shoot with a long unknown field',
       'a.json',
-      demo.replace('"version": 15,', `"version": 15, "${'k'.repeat(100_000)}": 1,`),
+      demo.replace('"version": 16,', `"version": 16, "${'k'.repeat(100_000)}": 1,`),
       null,
       /has "k+…", which this format does not know/,
     ],

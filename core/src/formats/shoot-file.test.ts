@@ -235,7 +235,7 @@ describe('shoot file', () => {
   it('opens a file of version 1, each move as it was', () => {
     const old = JSON.parse(OLD_FILE) as { shots: { move: { fromDistanceM: number; toDistanceM: number } }[] };
     const shoot = checkShoot(old);
-    expect(shoot.version).toBe(15);
+    expect(shoot.version).toBe(16);
     expect(shoot.shots[0]).toMatchObject({ fNumber: 5.6, focus: { mode: 'follow' }, variant: 'A', other: null });
     expect(shoot.kit.cameras[0].readOutMs).toBeGreaterThan(0);
     expect(shoot.shots.map(({ move }) => move.kind)).toEqual(['slide', 'pull', 'dollyZoom']);
@@ -286,8 +286,8 @@ describe('shoot file', () => {
       () => broken((raw) => Object.assign(raw.shots[0], { colour: 1 })),
     ],
     [
-      'version must be at most 15; this file is version 16, made by a newer Gentle Arc: update this one.',
-      () => broken((raw) => Object.assign(raw, { version: 16 })),
+      'version must be at most 16; this file is version 17, made by a newer Gentle Arc: update this one.',
+      () => broken((raw) => Object.assign(raw, { version: 17 })),
     ],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or ' +

@@ -90,10 +90,10 @@ export const ClipSchema = z.strictObject({
   near: column(-100, 100),
   far: column(-100, 100),
   /**
-   * In which of 12 × 8 cells of the picture something could be followed, over parts of equal length: a bit a cell from the
-   * upper left, row after row. Empty: in all of them.
+   * In which of 48 × 32 places of the picture something could be followed, at moments that are equally far apart, the
+   * first and the last half as far from the clip’s ends: a bit a place from the upper left, row after row. Empty: in all.
    */
-  followed: z.array(z.string().regex(/^[0-9a-f]{24}$/, 'must be 24 of the digits 0 to 9 and a to f')).max(60),
+  followed: z.array(z.string().regex(/^[A-Za-z0-9+/]{256}$/, 'must be 192 bytes in base64')).max(400),
 });
 
 export const TakeSchema = z.strictObject({

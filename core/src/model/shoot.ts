@@ -15,7 +15,7 @@ import { idText, nameText } from './text';
 import { type Underlay, UnderlaySchema } from './underlay';
 
 export const SHOOT_FORMAT = 'gentle-arc-shoot';
-export const SHOOT_VERSION = 15;
+export const SHOOT_VERSION = 16;
 
 /** The shape the audience sees, in pixels of the delivered picture. */
 export const DeliverySchema = z.strictObject({

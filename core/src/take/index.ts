@@ -28,8 +28,7 @@ export { bestClip, type ClipAgainstPlan, clipAgainstPlan, type ClipCourse, frame
 export { AsFilmed, numbersAsFilmed, type TimesAsFilmed } from './clip/as-filmed';
 export { type ClipFrame, ClipReader } from './clip/clip-reader';
 export { type ClipSummary, clipSummary } from './clip/clip-summary';
-export { wasFollowed } from './clip/followed-cells';
-export { type Foretold, foretold, planCells } from './clip/foretold';
+export { type Foretold, PlanPicture } from './clip/foretold';
 export { type GreyFrame, greyOf, MOST_DRAWN_PX } from './clip/grey';
 export { openCvTracker } from './clip/open-cv';
 export type { Tracker } from './clip/tracker';

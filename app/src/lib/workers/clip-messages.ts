@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { type Clip, ClipSchema } from '@gentle-arc/core/model';
-import type { ClipAgainstPlan, ClipSummary, TimesAsFilmed } from '@gentle-arc/core/take';
+import type { ClipAgainstPlan, ClipSummary, numbersAsFilmed, TimesAsFilmed } from '@gentle-arc/core/take';
 import type { KeepsShoot } from './kept-shoot';
 
 /** A clip to be measured: nothing of it leaves the device. */
@@ -18,7 +18,7 @@ export interface MeasuredClip {
   /** It took so long, s. */
   tookS: number;
   /** Of a film of our own; null of others. */
-  asFilmed: { numbers: TimesAsFilmed; places: TimesAsFilmed } | null;
+  asFilmed: { numbers: ReturnType<typeof numbersAsFilmed>; places: TimesAsFilmed } | null;
 }
 
 /** A clip against its plan as the page shows it: both at the plan’s time, from `fromS` on. */

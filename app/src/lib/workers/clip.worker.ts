@@ -2,7 +2,7 @@ import * as Comlink from 'comlink';
 import type { Clip } from '@gentle-arc/core/model';
 import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
-import { bestClip, clipAgainstPlan, planCells } from '@gentle-arc/core/take';
+import { bestClip, clipAgainstPlan, PlanPicture } from '@gentle-arc/core/take';
 import { AgainstQuestionSchema, ClipQuestionSchema, type ClipWorker } from './clip-messages';
 import { KeptShoot } from './kept-shoot';
 import { measureClip } from './measure-clip';
@@ -20,10 +20,10 @@ const worker: ClipWorker = {
   async against(message) {
     const { shotId, clip, clips } = AgainstQuestionSchema.parse(message);
     const film = filmOf(shotId);
-    const cells = new Map<number, ReturnType<typeof planCells>>();
+    const pictures = new Map<number, PlanPicture>();
     const against = (one: Clip) => {
-      const ofThisWidth = cells.get(one.widthPx) ?? planCells(film, one.widthPx);
-      cells.set(one.widthPx, ofThisWidth);
+      const ofThisWidth = pictures.get(one.widthPx) ?? new PlanPicture(film, one.widthPx);
+      pictures.set(one.widthPx, ofThisWidth);
       return clipAgainstPlan(ofThisWidth, one);
     };
     const { said, differences, rateHz, fromS, courses } = against(clip);

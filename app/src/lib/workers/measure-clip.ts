@@ -5,13 +5,11 @@ import {
   AsFilmed,
   ClipReader,
   clipSummary,
-  foretold,
   greyOf,
   MOST_DRAWN_PX,
   numbersAsFilmed,
   openCvTracker,
-  planCells,
-  wasFollowed,
+  PlanPicture,
 } from '@gentle-arc/core/take';
 import type { ClipQuestion, MeasuredClip } from './clip-messages';
 
@@ -45,7 +43,7 @@ export async function measureClip(
     const every = Math.max(1, Math.ceil((durationS * frameRateHz) / MOST_FRAMES));
     const tracker = await openCvTracker();
     const asFilmed = film && new AsFilmed(film);
-    const cells = film && planCells(film, track.displayWidth);
+    const plan = film && new PlanPicture(film, track.displayWidth);
     const reader = new ClipReader(tracker, asFilmed ? (picture, flows) => asFilmed.add(picture, flows) : undefined);
     const share = Math.min(1, MOST_DRAWN_PX / track.displayWidth);
     const [width, height] = [track.displayWidth, track.displayHeight].map((px) => Math.max(32, Math.round(px * share)));
@@ -94,18 +92,21 @@ export async function measureClip(
       growthPerS: column('growthPerS', 4, 100),
       near: layer(frames, 'near', step),
       far: layer(frames, 'far', step),
-      followed: [...reader.followedCells()],
+      followed: [...reader.followedPlaces()],
     };
     onStep(1);
     const lastS = frames[frames.length - 1].tS;
-    const followedAt = (s: number) => wasFollowed(clip.followed, s / lastS);
+    const onScreenS = (share: number) => share * lastS;
     const tookS = (performance.now() - began) / 1000;
     return {
       clip,
       summary,
       tookS,
-      asFilmed: cells &&
-        asFilmed && { numbers: numbersAsFilmed(foretold(cells, followedAt), frames), places: asFilmed.times() },
+      asFilmed: plan &&
+        asFilmed && {
+          numbers: numbersAsFilmed(plan.ofFollowed(clip.followed, onScreenS), frames),
+          places: asFilmed.times(),
+        },
     };
   } catch (error) {
     return `${said} could not be read to its end (${(error as Error).message.slice(0, 120)}).`;

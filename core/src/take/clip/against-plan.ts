@@ -14,8 +14,7 @@ import {
   speedOf,
 } from './clip-faults';
 import type { ClipFrame } from './clip-reader';
-import { wasFollowed } from './followed-cells';
-import { foretold, type Foretold, type PlanCells } from './foretold';
+import type { Foretold, PlanPicture } from './foretold';
 
 /** What is drawn of a clip: speed of the whole, of near and far layers (frame widths a second), growing, turning. */
 export type ClipCourse = 'speed' | 'near' | 'far' | 'growthPerS' | 'turnDegps';
@@ -40,17 +39,16 @@ const NEARLY_ALL = 0.9;
 
 /**
  * Holds a clip that was kept against its plan: where the clip lies on it is told from all of the picture, and then only
- * those cells are foretold in which something could be followed there.
+ * those places are foretold in which something could be followed there.
  */
-export function clipAgainstPlan(cells: PlanCells, clip: Clip): ClipAgainstPlan {
+export function clipAgainstPlan(plan: PlanPicture, clip: Clip): ClipAgainstPlan {
   const frames = framesOfClip(clip);
-  const all = framesAgainstPlan(foretold(cells), frames);
+  const all = framesAgainstPlan(plan.all(), frames);
   const { by, delayS, stretch } = all.aligned;
   if (by === 'nothing' || clip.followed.length === 0) return all;
   const lasts = frames[frames.length - 1].tS;
-  const followedAt = (s: number) =>
-    wasFollowed(clip.followed, ((s - cells.tS[0]) * stretch + delayS) / Math.max(1e-3, lasts));
-  return framesAgainstPlan(foretold(cells, followedAt), frames);
+  const onScreenS = (share: number) => plan.all().tS[0] + (share * lasts - delayS) / stretch;
+  return framesAgainstPlan(plan.ofFollowed(clip.followed, onScreenS), frames);
 }
 
 /** Holds what was measured of a clip, picture by picture, against what is foretold of it. */

@@ -5,8 +5,7 @@ import { demoShoot } from '../../testing/demo';
 import { framesOfClip } from './against-plan';
 import { AsFilmed, numbersAsFilmed } from './as-filmed';
 import { contentOf } from './content-motion';
-import { foretold, planCells } from './foretold';
-import { FollowedCounter, wasFollowed } from './followed-cells';
+import { PlanPicture } from './foretold';
 import { type Layers, LayerSteps } from './layers';
 import { type Flow, wholeMotion } from './whole-motion';
 
@@ -58,7 +57,7 @@ describe('our measuring held against what is known', () => {
 });
 
 describe('the numbers of a film of our own', () => {
-  const plan = foretold(planCells(filmOf(ARC), 640));
+  const plan = new PlanPicture(filmOf(ARC), 640).all();
   const clip = (times: number, layers = times) => ({
     ...{ name: 'own', frameRateHz: plan.rateHz, durationS: 14, widthPx: 640, heightPx: 360, rateHz: plan.rateHz },
     ...{ rightwards: [...plan.rightwards].map((v) => v * times), upwards: [...plan.upwards].map((v) => v * times) },
@@ -72,6 +71,15 @@ describe('the numbers of a film of our own', () => {
     expect(whole).toBeCloseTo(1.02, 6);
     expect(near).toBeCloseTo(0.9, 6);
     expect(far).toBeCloseTo(0.9, 6);
+  });
+  it('are held against how it grows, where it does', () => {
+    const push = new PlanPicture(filmOf(PUSH), 640).all();
+    const frames = framesOfClip({
+      ...clip(0),
+      ...{ rightwards: [...push.rightwards], upwards: [...push.upwards], turnDegps: [...push.turnDegps] },
+      ...{ growthPerS: [...push.growthPerS].map((v) => v * 1.05), near: [...push.upwards], far: [...push.upwards] },
+    });
+    expect(numbersAsFilmed(push, frames).grows).toBeCloseTo(1.05, 6);
   });
   it('are not those of rest where layers could not be told apart', () => {
     const kept = clip(1);
@@ -149,32 +157,5 @@ describe('near and far layers', () => {
     for (let step = 0; step < 9; step += 1) layers.add(null);
     layers.end();
     expect(found).toEqual(Array.from({ length: 9 }, () => null));
-  });
-});
-
-describe('where something could be followed', () => {
-  it('comes back cell by cell, part by part', () => {
-    const counter = new FollowedCounter();
-    // The upper left cell in the first half of the clip, the lower right one all along, one only now and then.
-    for (let step = 0; step < 200; step += 1)
-      counter.add([...(step < 100 ? [0] : []), 95, ...(step % 3 === 0 ? [50] : [])]);
-    const parts = counter.parts();
-    expect(parts).toHaveLength(60);
-    for (const part of parts) expect(part).toMatch(/^[0-9a-f]{24}$/);
-    expect(wasFollowed(parts, 0.1)(0)).toBe(true);
-    expect(wasFollowed(parts, 0.9)(0)).toBe(false);
-    for (const share of [-1, 0, 0.5, 1, 2]) {
-      expect(wasFollowed(parts, share)(95)).toBe(true);
-      expect(wasFollowed(parts, share)(50)).toBe(false);
-    }
-  });
-  it('is everywhere where nothing was kept of it, and a short clip has fewer parts', () => {
-    expect(wasFollowed([], 0.5)(17)).toBe(true);
-    const counter = new FollowedCounter();
-    counter.add([1]);
-    counter.add([]);
-    counter.add([1]);
-    expect(counter.parts()).toHaveLength(3);
-    expect(new FollowedCounter().parts()).toEqual([]);
   });
 });

@@ -5,7 +5,7 @@ import { type Content, contentOf } from './content-motion';
 import type { Foretold } from './foretold';
 import { alongOf, cellFlows, courseOf, type Flow, wholeMotion } from './whole-motion';
 
-/** How many times what was foretold was measured: of the whole picture, of near and far layers; null where they rest. */
+/** How many times what was foretold was measured: of the whole picture’s shift, of near and far layers; null at rest. */
 export interface TimesAsFilmed {
   whole: number | null;
   near: number | null;
@@ -13,16 +13,24 @@ export interface TimesAsFilmed {
 }
 
 /**
- * The same of the numbers themselves, as they are drawn and judged: what is foretold of the cells in which something could
- * be followed against what was measured in them. `frames`: one a row of the plan.
+ * The same of the numbers themselves, as they are drawn and judged, and of how the picture grows: what is foretold of the
+ * places in which something could be followed against what was measured there. `frames`: one a row of the plan.
  */
-export function numbersAsFilmed(plan: Foretold, frames: readonly ClipFrame[]): TimesAsFilmed {
-  const times = (...keys: ('rightwards' | 'upwards' | 'near' | 'far')[]) =>
+export function numbersAsFilmed(
+  plan: Foretold,
+  frames: readonly ClipFrame[],
+): TimesAsFilmed & { grows: number | null } {
+  const times = (...keys: ('rightwards' | 'upwards' | 'growthPerS' | 'near' | 'far')[]) =>
     slope(
       Float64Array.from(keys.flatMap((key) => [...plan[key].subarray(0, frames.length)])),
       Float64Array.from(keys.flatMap((key) => frames.map((frame) => frame[key]))),
     );
-  return { whole: times('rightwards', 'upwards'), near: times('near'), far: times('far') };
+  return {
+    whole: times('rightwards', 'upwards'),
+    grows: times('growthPerS'),
+    near: times('near'),
+    far: times('far'),
+  };
 }
 
 const RASTER_CELLS = 160;

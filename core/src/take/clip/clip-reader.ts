@@ -1,8 +1,8 @@
-import { type FollowedCells, FollowedCounter } from './followed-cells';
+import { type FollowedPlaces, FollowedPlacesCounter } from './followed-places';
 import { differenceOf, type GreyFrame, lookOf } from './grey';
 import { LayerSteps } from './layers';
 import type { Tracked, Tracker } from './tracker';
-import { cellFlows, CELLS, type Flow, wholeMotion } from './whole-motion';
+import { cellFlows, type Flow, wholeMotion } from './whole-motion';
 
 /** One picture of a clip, measured: rates a second, of the content. */
 export interface ClipFrame {
@@ -37,7 +37,7 @@ const OTHERWISE = 4;
 export class ClipReader {
   private before: { frame: GreyFrame; tS: number } | null = null;
   private readonly steps: (Step | null)[] = [];
-  private readonly followed = new FollowedCounter();
+  private followed: FollowedPlacesCounter | null = null;
   private readonly layers = new LayerSteps((i, layers) => {
     const step = this.steps[i];
     if (step && layers) this.steps[i] = { ...step, near: layers.near / step.stepS, far: layers.far / step.stepS };
@@ -60,11 +60,12 @@ export class ClipReader {
       );
     if (before && tS <= before.tS)
       throw new RangeError(`Picture ${this.rows.length + 1} does not come after the one before.`);
+    this.followed ??= new FollowedPlacesCounter(frame.widthPx / frame.heightPx);
     const difference = before ? differenceOf(before.frame, frame) : 1;
     if (before && difference === 0) {
       this.steps.push({ ...STILL, stepS: tS - before.tS });
       this.layers.add(null);
-      this.followed.add(EVERYWHERE);
+      this.followed.addEverywhere();
     } else if (before) {
       const flows = flowsOf(this.tracker.follow(before.frame, frame), frame);
       this.onFollowed?.(this.rows.length - 1, flows);
@@ -102,15 +103,15 @@ export class ClipReader {
     });
   }
 
-  /** In which cells something could be followed, over the clip. */
-  followedCells(): FollowedCells {
-    return this.followed.parts();
+  /** In which places something could be followed, over the clip. */
+  followedPlaces(): FollowedPlaces {
+    return this.followed?.moments() ?? [];
   }
 
   private step(flows: readonly Flow[], frame: GreyFrame, stepS: number): void {
     const cells = cellFlows(flows, frame.widthPx / frame.heightPx);
     const whole = wholeMotion([...cells.values()]);
-    this.followed.add(cells.keys());
+    this.followed?.add(flows);
     this.layers.add({ cells, whole });
     this.steps.push(
       whole && {
@@ -147,8 +148,6 @@ interface Step {
   followed: number;
 }
 
-/** What stays the same is known in every cell. */
-const EVERYWHERE = Array.from({ length: CELLS.across * CELLS.down }, (_, cell) => cell);
 const STILL = { right: 0, up: 0, turnDeg: 0, growth: 0, near: NaN, far: NaN, followed: 1 };
 
 /** Mean of what there is; NaN where there is nothing. */

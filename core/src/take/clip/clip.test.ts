@@ -5,7 +5,7 @@ import { demoShoot } from '../../testing/demo';
 import { bestClip, framesAgainstPlan } from './against-plan';
 import { type ClipFrame, ClipReader } from './clip-reader';
 import { clipSummary } from './clip-summary';
-import { foretold, planCells } from './foretold';
+import { PlanPicture } from './foretold';
 import { greyOf } from './grey';
 import { openCvTracker } from './open-cv';
 import type { Tracker } from './tracker';
@@ -181,17 +181,17 @@ describe('what a plan foretells of its clip', () => {
     const push = shoot.shots.find(({ name }) => name === 'In to the two leaves');
     if (!whip || !push) throw new Error('The demo has changed.');
     const film = plannedFilm(sceneOf(shoot, whip));
-    const rows = foretold(planCells(film, 640));
+    const rows = new PlanPicture(film, 640).all();
     const pans = film.samples.panDeg[film.samples.count - 1] > film.samples.panDeg[0] ? 1 : -1;
     const fastest = rows.rightwards.reduce((a, v) => (Math.abs(v) > Math.abs(a) ? v : a), 0);
     expect(Math.sign(fastest)).toBe(-pans);
-    const grows = foretold(planCells(plannedFilm(sceneOf(shoot, push)), 640)).growthPerS;
+    const grows = new PlanPicture(plannedFilm(sceneOf(shoot, push)), 640).all().growthPerS;
     expect(grows.reduce((sum, v) => sum + v, 0)).toBeGreaterThan(0);
   });
   it('is nothing for a still shot', () => {
     const still = shoot.shots.find(({ name }) => name === 'The house, at rest');
     if (!still) throw new Error('The demo has changed.');
-    const rows = foretold(planCells(plannedFilm(sceneOf(shoot, still)), 640));
+    const rows = new PlanPicture(plannedFilm(sceneOf(shoot, still)), 640).all();
     expect(rows.rightwards.every((v) => Math.abs(v) < 1e-9)).toBe(true);
   });
 });
@@ -199,7 +199,7 @@ describe('what a plan foretells of its clip', () => {
 describe('a clip held against its plan', () => {
   const shoot = demoShoot();
   const shot = shoot.shots[2];
-  const plan = foretold(planCells(plannedFilm(sceneOf(shoot, shot)), 640));
+  const plan = new PlanPicture(plannedFilm(sceneOf(shoot, shot)), 640).all();
   /** What was foretold, as if it had been measured. */
   const seen = (edit: (frame: ClipFrame) => ClipFrame = (frame) => frame): ClipFrame[] =>
     [...plan.tS].map((tS, i) =>
@@ -259,7 +259,7 @@ describe('a clip of every plan of the demo', () => {
   // A time-lapse of hours has no clip of its own motion.
   const plans = shoot.shots
     .filter(({ timing }) => timing.durationS < 60)
-    .map((shot) => ({ name: shot.name, plan: foretold(planCells(plannedFilm(sceneOf(shoot, shot)), 640)) }));
+    .map((shot) => ({ name: shot.name, plan: new PlanPicture(plannedFilm(sceneOf(shoot, shot)), 640).all() }));
   const clipOf = (plan: (typeof plans)[0]['plan'], from: number, to: number): ClipFrame[] =>
     [...plan.tS].slice(from, to).map((tS, k) => ({
       tS,

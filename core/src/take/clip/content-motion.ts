@@ -60,33 +60,36 @@ export function contentOf(film: Film, cellsAcross: number): (row: number, from: 
 const EDGE = 1.15;
 
 /**
- * Where the middles of all cells go when what is near wins: a cell within `reachCells` of something nearer goes with that.
+ * Where the middles of the cells that count go when what is near wins: a cell within `reachCells` of something nearer
+ * goes with that.
  */
 export function nearWins(
   { widthCells, heightCells, depthM, flow }: Content,
   aspect: number,
   reachCells: number,
+  counts: (u: number, w: number) => boolean = () => true,
 ): Flow[] {
+  const across = (x: number) => (x + 0.5) / widthCells - 0.5;
+  const up = (y: number) => (0.5 - (y + 0.5) / heightCells) / aspect;
   const depths = new Float64Array(widthCells * heightCells);
-  const middles: (Flow | null)[] = [];
   for (let y = 0; y < heightCells; y += 1)
-    for (let x = 0; x < widthCells; x += 1) {
-      depths[y * widthCells + x] = depthM(x, y);
-      middles.push(flow(x, y, (x + 0.5) / widthCells - 0.5, (0.5 - (y + 0.5) / heightCells) / aspect));
-    }
+    for (let x = 0; x < widthCells; x += 1) depths[y * widthCells + x] = depthM(x, y);
   const reach = Math.floor(reachCells + 1e-9);
   const found: Flow[] = [];
   for (let y = 0; y < heightCells; y += 1)
     for (let x = 0; x < widthCells; x += 1) {
+      const [u, w] = [across(x), up(y)];
+      if (!counts(u, w)) continue;
       const here = y * widthCells + x;
-      let nearest = here;
+      let [nearest, nx, ny] = [here, x, y];
       for (let v = Math.max(0, y - reach); v <= Math.min(heightCells - 1, y + reach); v += 1)
         for (let h = Math.max(0, x - reach); h <= Math.min(widthCells - 1, x + reach); h += 1) {
           const there = v * widthCells + h;
-          if (depths[there] * EDGE < depths[nearest] && (h - x) ** 2 + (v - y) ** 2 <= reachCells ** 2) nearest = there;
+          if (depths[there] * EDGE < depths[nearest] && (h - x) ** 2 + (v - y) ** 2 <= reachCells ** 2)
+            [nearest, nx, ny] = [there, h, v];
         }
-      const [middle, goes] = [middles[here], middles[nearest]];
-      if (middle && goes) found.push({ u: middle.u, w: middle.w, du: goes.du, dw: goes.dw });
+      const goes = flow(nx, ny, across(nx), up(ny));
+      if (goes) found.push({ u, w, du: goes.du, dw: goes.dw });
     }
   return found;
 }

@@ -5,7 +5,8 @@ import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
 import { CAMERA_SIZE, project } from '../../optics';
 import { type Content, contentOf, nearWins } from './content-motion';
-import { foretold, planCells } from './foretold';
+import { FollowedPlacesCounter } from './followed-places';
+import { PlanPicture } from './foretold';
 
 const shoot = demoShoot();
 const filmOf = (name: string) => {
@@ -21,7 +22,7 @@ describe('what a plan foretells of its clip', () => {
     (name) => {
       const film = filmOf(name);
       const { samples } = film;
-      const rows = foretold(planCells(film, 640));
+      const rows = new PlanPicture(film, 640).all();
       const cameraAt = (row: number) => {
         const camera = new PerspectiveCamera(50, samples.frameWidthMm / samples.frameHeightMm, 0.1, 1e4);
         camera.filmGauge = samples.frameWidthMm;
@@ -56,7 +57,7 @@ describe('what a plan foretells of its clip', () => {
   );
 
   it('has near things go by faster than far ones on an arc, and slower never', () => {
-    const { near, far, rightwards } = foretold(planCells(filmOf('Round Ansa at the sorting table'), 640));
+    const { near, far, rightwards } = new PlanPicture(filmOf('Round Ansa at the sorting table'), 640).all();
     let seen = 0;
     for (let row = 0; row < near.length; row += 1) {
       if (Number.isNaN(near[row]) || Math.abs(rightwards[row]) < 0.01) continue;
@@ -66,12 +67,22 @@ describe('what a plan foretells of its clip', () => {
     expect(seen).toBeGreaterThan(10);
   });
 
-  it('counts only cells in which something could be followed', () => {
-    const cells = planCells(filmOf('The rows like a map'), 640);
-    const all = foretold(cells);
-    // Everything goes alike there: half of the picture says the same, none of it nothing.
-    const half = foretold(cells, () => (cell) => cell % 2 === 0);
-    const none = foretold(cells, () => () => false);
+  it('counts only places in which something could be followed', () => {
+    const plan = new PlanPicture(filmOf('The rows like a map'), 640);
+    const all = plan.all();
+    const lastS = all.tS[all.tS.length - 1];
+    const of = (flows: { u: number; w: number }[]) => {
+      const counter = new FollowedPlacesCounter(16 / 9);
+      for (let step = 0; step < 40; step += 1) counter.add(flows);
+      return plan.ofFollowed(counter.moments(), (share) => share * lastS);
+    };
+    // Everything goes alike there: the left half of the picture says the same, none of it nothing.
+    const left = Array.from({ length: 24 * 32 }, (_, k) => ({
+      u: ((k % 24) + 0.5) / 48 - 0.5,
+      w: (0.5 - (Math.floor(k / 24) + 0.5) / 32) * (9 / 16),
+    }));
+    const [half, none] = [of(left), of([])];
+    expect(plan.ofFollowed([], (share) => share)).toBe(all);
     const row = Math.floor(all.tS.length / 2);
     expect(Math.abs(all.rightwards[row])).toBeGreaterThan(0.03);
     expect(half.rightwards[row] / all.rightwards[row]).toBeCloseTo(1, 1);
@@ -117,5 +128,10 @@ describe('a window that holds an edge', () => {
   it('keeps every place where it is', () => {
     const [plain, reached] = [nearWins(content, 16 / 9, 0), nearWins(content, 16 / 9, 2)];
     expect(reached.map(({ u, w }) => [u, w])).toEqual(plain.map(({ u, w }) => [u, w]));
+  });
+  it('is looked for only where it counts', () => {
+    const right = nearWins(content, 16 / 9, 1, (u) => u > 0);
+    expect(right).toEqual(nearWins(content, 16 / 9, 1).filter(({ u }) => u > 0));
+    expect(right).toHaveLength(10 * 9);
   });
 });

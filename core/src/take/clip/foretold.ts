@@ -1,5 +1,6 @@
 import type { Film } from '../../motion';
-import { contentOf, nearWins } from './content-motion';
+import { type Content, contentOf, nearWins } from './content-motion';
+import { type FollowedPlaces, momentShare, wasFollowed } from './followed-places';
 import { followedWidthPx, WINDOW_PX } from './grey';
 import { LayerSteps } from './layers';
 import { cellFlows, type Flow, wholeMotion } from './whole-motion';
@@ -16,11 +17,10 @@ export interface Foretold {
   far: Float64Array;
 }
 
-/** How the cells of a plan’s picture move, at some of its rows. */
-export interface PlanCells {
-  rateHz: number;
-  tS: Float64Array;
-  rows: { row: number; stepS: number; cells: ReadonlyMap<number, Flow> }[];
+/** A step of the plan that is looked at, from the picture of a row to the next, and which places of it count. */
+interface CountedStep {
+  row: number;
+  counts: (u: number, w: number) => boolean;
 }
 
 /** A cell of the plan’s raster is so wide in the clip’s picture as it is followed, px. */
@@ -34,73 +34,124 @@ const MOST_ROWS = 150;
 const NEAR_REACHES_PX = 0.25 * WINDOW_PX;
 
 /**
- * The motion of a plan’s cells as a clip so wide is followed: of a window that holds an edge goes what is near, so that near
- * things are as much larger.
+ * Foretells the motion of a plan’s picture as a clip so wide is followed: of a window that holds an edge goes what is
+ * near, so that near things are as much larger.
  */
-export function planCells(film: Film, clipWidthPx: number): PlanCells {
-  const { samples } = film;
-  const { count, screenS } = samples;
-  const contentAt = contentOf(film, Math.max(16, Math.round(followedWidthPx(clipWidthPx) / CELL_PX)));
-  const aspect = samples.frameWidthMm / samples.frameHeightMm;
-  const every = Math.max(1, Math.ceil(count / MOST_ROWS));
-  const rows: PlanCells['rows'] = [];
-  for (let row = 0; row < count; row += every) {
-    const [from, to] = [Math.max(0, row - 1), Math.min(count - 1, row + 1)];
-    // From picture to picture, as in a clip: what following can tell is a matter of so much a step.
-    const steps = Math.max(1, to - from);
-    const stepS = (screenS[to] - screenS[from]) / steps;
-    if (!(stepS > 0)) continue;
-    const places = nearWins(contentAt(row, from, to), aspect, NEAR_REACHES_PX / CELL_PX);
-    for (const place of places) [place.du, place.dw] = [place.du / steps, place.dw / steps];
-    rows.push({ row, stepS, cells: cellFlows(places, aspect) });
+export class PlanPicture {
+  private readonly contentAt: (row: number, from: number, to: number) => Content;
+  private readonly aspect: number;
+  private ofAll: Foretold | null = null;
+
+  constructor(
+    private readonly film: Film,
+    clipWidthPx: number,
+  ) {
+    const { samples } = film;
+    this.contentAt = contentOf(film, Math.max(16, Math.round(followedWidthPx(clipWidthPx) / CELL_PX)));
+    this.aspect = samples.frameWidthMm / samples.frameHeightMm;
   }
-  return { rateHz: samples.frameRateHz, tS: Float64Array.from(screenS), rows };
+
+  /** What is foretold of all of the picture. */
+  all(): Foretold {
+    if (this.ofAll) return this.ofAll;
+    const { count } = this.film.samples;
+    const every = Math.max(1, Math.ceil(count / MOST_ROWS));
+    const steps = Array.from({ length: Math.ceil(count / every) }, (_, k) => ({ row: k * every, counts: () => true }));
+    return (this.ofAll = this.of(steps));
+  }
+
+  /**
+   * What is foretold of those places in which something could be followed in a clip. `onScreenS`: when the plan is at a
+   * share of the clip, 0 to 1.
+   */
+  ofFollowed(moments: FollowedPlaces, onScreenS: (share: number) => number): Foretold {
+    if (moments.length === 0) return this.all();
+    const { screenS, count } = this.film.samples;
+    const steps = new Map<number, CountedStep>();
+    moments.forEach((moment, k) => {
+      const row = rowAt(screenS, count, onScreenS(momentShare(k, moments.length)));
+      steps.set(row, { row, counts: wasFollowed(moment, this.aspect) });
+    });
+    return this.of([...steps.values()].sort((a, b) => a.row - b.row));
+  }
+
+  /** By the same arithmetic as a clip’s; what stands between the steps that are looked at is bridged. */
+  private of(looked: readonly CountedStep[]): Foretold {
+    const { screenS, count, frameRateHz } = this.film.samples;
+    const steps = looked.flatMap((step) => this.stepAt(step) ?? []);
+    const rates = steps.map(() => ({ ...NOTHING_GOES }));
+    const layers = new LayerSteps((i, told) => {
+      if (!told) return;
+      rates[i].near = told.near / steps[i].stepS;
+      rates[i].far = told.far / steps[i].stepS;
+    });
+    steps.forEach(({ stepS, flows }, i) => {
+      const cells = cellFlows(flows, this.aspect);
+      const whole = wholeMotion([...cells.values()]);
+      layers.add({ cells, whole });
+      if (!whole) return;
+      rates[i].rightwards = whole.right / stepS;
+      rates[i].upwards = whole.up / stepS;
+      rates[i].turnDegps = whole.turnDeg / stepS;
+      rates[i].growthPerS = whole.growth / stepS;
+    });
+    layers.end();
+    const rows = steps.map(({ row }) => row);
+    const column = (key: keyof typeof NOTHING_GOES) =>
+      bridged(
+        count,
+        rows,
+        rates.map((rate) => rate[key]),
+      );
+    return {
+      rateHz: frameRateHz,
+      tS: Float64Array.from(screenS),
+      rightwards: column('rightwards'),
+      upwards: column('upwards'),
+      turnDegps: column('turnDegps'),
+      growthPerS: column('growthPerS'),
+      near: column('near'),
+      far: column('far'),
+    };
+  }
+
+  /** How the places that count go from one picture to the next. */
+  private stepAt({ row, counts }: CountedStep): { row: number; stepS: number; flows: Flow[] } | null {
+    const { count, screenS } = this.film.samples;
+    if (row + 1 >= count) return null;
+    const stepS = screenS[row + 1] - screenS[row];
+    if (!(stepS > 0)) return null;
+    const content = this.contentAt(row, row, row + 1);
+    return { row, stepS, flows: nearWins(content, this.aspect, NEAR_REACHES_PX / CELL_PX, counts) };
+  }
 }
 
-const KEYS = ['rightwards', 'upwards', 'turnDegps', 'growthPerS', 'near', 'far'] as const;
+const NOTHING_GOES = { rightwards: 0, upwards: 0, turnDegps: 0, growthPerS: 0, near: NaN, far: NaN };
+
+/** The row that is on screen at a moment. */
+function rowAt(screenS: Float64Array, count: number, s: number): number {
+  let [low, high] = [0, count - 1];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (screenS[middle] <= s) low = middle;
+    else high = middle;
+  }
+  return low;
+}
 
 /**
- * Motion of the whole picture and of its layers as the plan foretells it, by the same arithmetic as a clip’s.
- * `followedAt`: in which cells something could be followed when the plan is at a moment on screen; the others do not count.
+ * A row for each picture from the rates of steps, each of which stands halfway between the picture of its row and the
+ * next; what is not known of one is taken of its neighbour, as in a clip.
  */
-export function foretold(
-  { rateHz, tS, rows }: PlanCells,
-  followedAt?: (s: number) => (cell: number) => boolean,
-): Foretold {
-  const column = (value: number) => new Float64Array(tS.length).fill(value);
-  const [rightwards, upwards, turnDegps, growthPerS] = [column(0), column(0), column(0), column(0)];
-  const found: Foretold = {
-    rateHz,
-    tS,
-    rightwards,
-    upwards,
-    turnDegps,
-    growthPerS,
-    near: column(NaN),
-    far: column(NaN),
-  };
-  const layers = new LayerSteps((i, told) => {
-    if (!told) return;
-    found.near[rows[i].row] = told.near / rows[i].stepS;
-    found.far[rows[i].row] = told.far / rows[i].stepS;
-  });
-  for (const { row, stepS, cells } of rows) {
-    const followed = followedAt?.(tS[row]);
-    const counted = followed ? new Map([...cells].filter(([cell]) => followed(cell))) : cells;
-    const whole = wholeMotion([...counted.values()]);
-    layers.add({ cells: counted, whole });
-    if (!whole) continue;
-    found.rightwards[row] = whole.right / stepS;
-    found.upwards[row] = whole.up / stepS;
-    found.turnDegps[row] = whole.turnDeg / stepS;
-    found.growthPerS[row] = whole.growth / stepS;
+function bridged(count: number, rows: readonly number[], rates: readonly number[]): Float64Array {
+  const column = new Float64Array(count);
+  let after = 0;
+  for (let i = 0; i < count && rows.length > 0; i += 1) {
+    while (after < rows.length && rows[after] + 0.5 < i) after += 1;
+    const [a, b] = [Math.max(0, after - 1), Math.min(rows.length - 1, after)];
+    const share = a === b ? 0 : (i - rows[a] - 0.5) / (rows[b] - rows[a]);
+    const [from, to] = [rates[a], rates[b]];
+    column[i] = Number.isNaN(from) ? to : Number.isNaN(to) ? from : from + (to - from) * share;
   }
-  layers.end();
-  rows.forEach(({ row: to }, k) => {
-    const from = k === 0 ? to : rows[k - 1].row;
-    for (let i = from + 1; i < to; i += 1)
-      for (const key of KEYS)
-        found[key][i] = found[key][from] + ((found[key][to] - found[key][from]) * (i - from)) / (to - from);
-  });
-  return found;
+  return column;
 }

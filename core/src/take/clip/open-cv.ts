@@ -54,6 +54,8 @@ const APART_PX = 9;
 const LEVELS = 4;
 /** What comes back farther from where it was is no point, px. */
 const BACK_WITHIN_PX = 0.3;
+/** What differs by more than so many times the middle of all is left out; chosen by our own films, no published source. */
+const DIFFERS_TIMES = 1.1;
 
 /** A tracker for one clip. */
 export async function openCvTracker(): Promise<Tracker> {
@@ -68,15 +70,15 @@ export async function openCvTracker(): Promise<Tracker> {
     follow(before: GreyFrame, after: GreyFrame): Tracked {
       const [a, b] = [matOf(before), matOf(after)];
       const [corners, there, back] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
-      const [found, foundBack, errors] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
+      const [found, foundBack, errors, errorsBack] = [new cv.Mat(), new cv.Mat(), new cv.Mat(), new cv.Mat()];
       try {
         cv.goodFeaturesToTrack(a, corners, MOST_POINTS, QUALITY, APART_PX);
         if (corners.rows === 0) return { count: 0, before: new Float32Array(0), after: new Float32Array(0) };
         cv.calcOpticalFlowPyrLK(a, b, corners, there, found, errors, window, LEVELS);
-        cv.calcOpticalFlowPyrLK(b, a, there, back, foundBack, errors, window, LEVELS);
-        return cameBack(corners, there, back, found, foundBack);
+        cv.calcOpticalFlowPyrLK(b, a, there, back, foundBack, errorsBack, window, LEVELS);
+        return likeTheRest(cameBack(corners, there, back, found, foundBack, errors));
       } finally {
-        for (const mat of [corners, there, back, found, foundBack, errors]) mat.delete();
+        for (const mat of [corners, there, back, found, foundBack, errors, errorsBack]) mat.delete();
         if (kept?.mat !== a) a.delete();
         kept?.mat.delete();
         kept = { frame: after, mat: b };
@@ -89,18 +91,37 @@ export async function openCvTracker(): Promise<Tracker> {
   };
 }
 
+/** A point that was followed: pixels from the top left, and how much its window differs from what it was, grey steps. */
+interface Followed {
+  before: [number, number];
+  after: [number, number];
+  differs: number;
+}
+
 /** Points that came back to where they were. */
-function cameBack(corners: Mat, there: Mat, back: Mat, found: Mat, foundBack: Mat): Tracked {
-  const before = new Float32Array(2 * corners.rows);
-  const after = new Float32Array(2 * corners.rows);
-  let count = 0;
+function cameBack(corners: Mat, there: Mat, back: Mat, found: Mat, foundBack: Mat, errors: Mat): Followed[] {
+  const points: Followed[] = [];
   for (let i = 0; i < corners.rows; i += 1) {
     const [x, y] = [corners.data32F[2 * i], corners.data32F[2 * i + 1]];
     const off = Math.hypot(back.data32F[2 * i] - x, back.data32F[2 * i + 1] - y);
     if (!found.data[i] || !foundBack.data[i] || off > BACK_WITHIN_PX) continue;
-    before.set([x, y], 2 * count);
-    after.set([there.data32F[2 * i], there.data32F[2 * i + 1]], 2 * count);
-    count += 1;
+    const after: [number, number] = [there.data32F[2 * i], there.data32F[2 * i + 1]];
+    points.push({ before: [x, y], after, differs: errors.data32F[i] });
   }
-  return { count, before: before.subarray(0, 2 * count), after: after.subarray(0, 2 * count) };
+  return points;
+}
+
+/**
+ * Points whose windows look as they did: what differs by more than the rest does holds two things that go two ways, an
+ * edge or a shadow that falls across, and goes with neither.
+ */
+export function likeTheRest(points: readonly Followed[]): Tracked {
+  const differs = points.map((point) => point.differs).sort((a, b) => a - b);
+  const most = DIFFERS_TIMES * (differs[differs.length >> 1] ?? 0);
+  const kept = points.filter((point) => point.differs <= most);
+  return {
+    count: kept.length,
+    before: Float32Array.from(kept.flatMap(({ before }) => before)),
+    after: Float32Array.from(kept.flatMap(({ after }) => after)),
+  };
 }

@@ -10,7 +10,7 @@ import {
 import type { Shoot } from '@gentle-arc/core/model';
 import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
-import { foretold, planCells } from '@gentle-arc/core/take';
+import { PlanPicture } from '@gentle-arc/core/take';
 import type { VideoQuestion } from './frames-messages';
 import { FilmSheet } from './film-sheet';
 import { spoiling } from './spoiling';
@@ -37,7 +37,7 @@ export async function writeVideo(
   const { width, height } = sheet.canvas;
   const spoiltShot = spoilt && shoot.shots.find(({ id }) => id === spoilt.shotId);
   const worse =
-    spoilt && spoiltShot ? spoiling(foretold(planCells(plannedFilm(sceneOf(shoot, spoiltShot)), width)), spoilt) : null;
+    spoilt && spoiltShot ? spoiling(new PlanPicture(plannedFilm(sceneOf(shoot, spoiltShot)), width).all(), spoilt) : null;
   try {
     const codec = await getFirstEncodableVideoCodec([...CODECS[format]], { width, height });
     if (!codec)

@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { seeded } from '../../motion';
+import type { GreyFrame } from './grey';
+import { likeTheRest, openCvTracker } from './open-cv';
+
+const [WIDTH, HEIGHT] = [320, 180];
+
+/** Soft grains that are the same wherever they are looked at. */
+function grains(seed: number) {
+  const next = seeded(seed);
+  const waves = Array.from({ length: 24 }, () => {
+    const [turn, size] = [2 * Math.PI * next(), 6 + 30 * next()];
+    return { x: Math.cos(turn) / size, y: Math.sin(turn) / size, from: 2 * Math.PI * next() };
+  });
+  return (x: number, y: number) =>
+    128 + 12 * waves.reduce((sum, wave) => sum + Math.sin(2 * Math.PI * (wave.x * x + wave.y * y) + wave.from), 0);
+}
+const [behind, before] = [grains(3), grains(11)];
+
+/** A pane of something near that goes right across what rests behind it, with noise in every pixel. */
+function picture(rightPx: number, seed: number): GreyFrame {
+  const noise = seeded(seed);
+  const pixels = Uint8Array.from({ length: WIDTH * HEIGHT }, (_, k) => {
+    const [x, y] = [k % WIDTH, Math.floor(k / WIDTH)];
+    const at = x - rightPx;
+    const near = at > 120 && at < 200;
+    return Math.max(0, Math.min(255, (near ? before(at, y) : behind(x, y)) + 4 * (noise() - 0.5)));
+  });
+  return { widthPx: WIDTH, heightPx: HEIGHT, fullWidthPx: WIDTH, pixels };
+}
+
+describe('places that are followed', () => {
+  it('are few at an edge between two motions, and go with the one or the other elsewhere', async () => {
+    const tracker = await openCvTracker();
+    const { count, before: from, after: to } = tracker.follow(picture(0, 1), picture(3, 2));
+    tracker.close();
+    expect(count).toBeGreaterThan(60);
+    let between = 0;
+    for (let i = 0; i < count; i += 1) {
+      const went = to[2 * i] - from[2 * i];
+      if (Math.min(Math.abs(went), Math.abs(went - 3)) > 0.3) between += 1;
+    }
+    // Of all places that come back to where they were it is 4%.
+    expect(between / count).toBeLessThan(0.015);
+  });
+  it('leave out those whose windows differ by more than the rest', () => {
+    const at = (x: number, differs: number) => ({ before: [x, 0], after: [x + 1, 0], differs }) as const;
+    const points = [at(1, 2), at(2, 2.1), at(3, 2.3), at(4, 9), at(5, 1)].map((point) => ({
+      ...point,
+      before: [...point.before] as [number, number],
+      after: [...point.after] as [number, number],
+    }));
+    const { count, before: from, after: to } = likeTheRest(points);
+    expect(count).toBe(4);
+    expect([...from].filter((_, i) => i % 2 === 0)).toEqual([1, 2, 3, 5]);
+    expect([...to].filter((_, i) => i % 2 === 0)).toEqual([2, 3, 4, 6]);
+    expect(likeTheRest([])).toMatchObject({ count: 0 });
+    // Pictures without noise: all alike.
+    expect(likeTheRest(points.map((point) => ({ ...point, differs: 0 }))).count).toBe(5);
+  });
+});
