@@ -29,7 +29,7 @@ export { AsFilmed, numbersAsFilmed, type TimesAsFilmed } from './clip/as-filmed'
 export { type ClipFrame, ClipReader } from './clip/clip-reader';
 export { type ClipSummary, clipSummary } from './clip/clip-summary';
 export { type Foretold, PlanPicture } from './clip/foretold';
-export { type GreyFrame, greyOf, MOST_DRAWN_PX } from './clip/grey';
+export { drawnWidthPx, type GreyFrame, greyOf, greyOfLuma } from './clip/grey';
 export { openCvTracker } from './clip/open-cv';
 export type { Tracker } from './clip/tracker';
 export { compareTake, type Comparison } from './compare/compare';

@@ -1,17 +1,9 @@
 import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
 import type { Clip } from '@gentle-arc/core/model';
 import type { Film } from '@gentle-arc/core/motion';
-import {
-  AsFilmed,
-  ClipReader,
-  clipSummary,
-  greyOf,
-  MOST_DRAWN_PX,
-  numbersAsFilmed,
-  openCvTracker,
-  PlanPicture,
-} from '@gentle-arc/core/take';
+import { AsFilmed, ClipReader, clipSummary, numbersAsFilmed, openCvTracker, PlanPicture } from '@gentle-arc/core/take';
 import type { ClipQuestion, MeasuredClip } from './clip-messages';
+import { ClipPictures } from './clip-pictures';
 
 /** Longer clips are measured at fewer pictures a second, so that an hour of film is over before the day is. */
 const MOST_FRAMES = 30_000;
@@ -45,11 +37,7 @@ export async function measureClip(
     const asFilmed = film && new AsFilmed(film);
     const plan = film && new PlanPicture(film, track.displayWidth);
     const reader = new ClipReader(tracker, asFilmed ? (picture, flows) => asFilmed.add(picture, flows) : undefined);
-    const share = Math.min(1, MOST_DRAWN_PX / track.displayWidth);
-    const [width, height] = [track.displayWidth, track.displayHeight].map((px) => Math.max(32, Math.round(px * share)));
-    const canvas = new OffscreenCanvas(width, height);
-    const paper = canvas.getContext('2d', { willReadFrequently: true, alpha: false });
-    if (!paper) return 'This browser gives no sheet to draw the video on.';
+    const pictures = new ClipPictures(track.displayWidth, track.displayHeight);
     let [seen, firstS] = [0, 0];
     try {
       for await (const sample of new VideoSampleSink(track).samples()) {
@@ -57,9 +45,8 @@ export async function measureClip(
           seen += 1;
           if ((seen - 1) % every !== 0) continue;
           if (reader.count === 0) firstS = sample.timestamp;
-          sample.draw(paper, 0, 0, width, height);
-          const pixels = paper.getImageData(0, 0, width, height).data;
-          const grey = greyOf(pixels, width, height, 4);
+          const grey = await pictures.greyOf(sample);
+          if (!grey) return 'This browser gives no sheet to draw the video on.';
           reader.add(grey, sample.timestamp - firstS);
           if (reader.count % 10 === 0) onStep(durationS > 0 ? Math.min(1, sample.timestamp / durationS) : 0);
         } finally {

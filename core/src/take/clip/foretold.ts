@@ -28,10 +28,10 @@ const CELL_PX = 4;
 /** At most so many rows are looked at; those between are bridged. */
 const MOST_ROWS = 150;
 /**
- * What is near is followed so far beyond its edge: half of what of the window lies beyond its middle. Chosen by our own
- * films (shots 2, 3 and 14 of the demo), no published source.
+ * What is near is followed so far beyond its edge: two thirds of what of the window lies beyond its middle. Chosen by our
+ * own films of the demo, no published source.
  */
-const NEAR_REACHES_PX = 0.25 * WINDOW_PX;
+const NEAR_REACHES_PX = WINDOW_PX / 3;
 
 /**
  * Foretells the motion of a plan’s picture as a clip so wide is followed: of a window that holds an edge goes what is

@@ -9,18 +9,17 @@ export interface GreyFrame {
 
 /** Wider pictures are made smaller by whole steps: motion is found to a small part of a pixel all the same. */
 export const MOST_WIDTH_PX = 480;
-/** A clip is drawn so wide at most before it is made grey. */
-export const MOST_DRAWN_PX = 960;
 /** About each place a window so wide and high is followed. */
-export const WINDOW_PX = 17;
+export const WINDOW_PX = 13;
 
 const stepsOf = (widthPx: number) => Math.max(1, Math.ceil(widthPx / MOST_WIDTH_PX));
 
 /** How wide a clip is when it is followed. */
-export function followedWidthPx(clipWidthPx: number): number {
-  const drawn = Math.min(MOST_DRAWN_PX, clipWidthPx);
-  return Math.floor(drawn / stepsOf(drawn));
-}
+export const followedWidthPx = (clipWidthPx: number): number => Math.floor(clipWidthPx / stepsOf(clipWidthPx));
+
+/** How wide a clip is drawn where it cannot be read as it is: twice as wide as it is followed, or as it is. */
+export const drawnWidthPx = (clipWidthPx: number): number =>
+  stepsOf(clipWidthPx) === 1 ? clipWidthPx : Math.max(MOST_WIDTH_PX + 1, 2 * followedWidthPx(clipWidthPx));
 
 /**
  * A picture with one, three or four bytes a pixel in grey (luma of ITU-R BT.709), averaged over blocks of whole pixels
@@ -43,6 +42,35 @@ export function greyOf(pixels: ArrayLike<number>, widthPx: number, heightPx: num
       out[y * width + x] = sum * per + 0.5;
     }
   return { widthPx: width, heightPx: height, pixels: out, fullWidthPx: widthPx };
+}
+
+/** The luma of a video’s picture as it is written, row after row from the top left. */
+export interface Luma {
+  pixels: Uint8Array;
+  /** From the beginning of one row to the next. */
+  strideBytes: number;
+  widthPx: number;
+  heightPx: number;
+  /** Black is 0 and white 255; else 16 and 235 (ITU-R BT.709). */
+  fullRange: boolean;
+}
+
+/** The same of luma as it is written in a video: nothing has to be drawn for that. */
+export function greyOfLuma({ pixels, strideBytes, widthPx, heightPx, fullRange }: Luma): GreyFrame {
+  const step = stepsOf(widthPx);
+  const [width, height] = [Math.floor(widthPx / step), Math.floor(heightPx / step)];
+  const out = new Uint8ClampedArray(width * height);
+  const [black, per] = fullRange ? [0, 1 / step ** 2] : [16, 255 / 219 / step ** 2];
+  const sums = new Uint32Array(width);
+  for (let y = 0; y < height; y += 1) {
+    sums.fill(0);
+    for (let dy = 0; dy < step; dy += 1) {
+      let at = (y * step + dy) * strideBytes;
+      for (let x = 0; x < width; x += 1) for (let dx = 0; dx < step; dx += 1, at += 1) sums[x] += pixels[at];
+    }
+    for (let x = 0; x < width; x += 1) out[y * width + x] = (sums[x] - black * step ** 2) * per;
+  }
+  return { widthPx: width, heightPx: height, pixels: new Uint8Array(out.buffer), fullWidthPx: widthPx };
 }
 
 /** Light and fineness of a picture: mean of 0 to 1, and the mean step between neighbours. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import {
     type Alignment,
     ALIGNMENTS,
@@ -37,6 +38,14 @@
   const grouped = $derived(many && selected.group !== null && all(({ group }) => group === selected.group));
   const change = (next: Shoot) => session.change(next);
 
+  let words: HTMLElement | undefined = $state();
+  /** One of several, whatever it is grouped with; the keys go on in its sentence. */
+  async function chooseAlone(id: string) {
+    onchosen([id]);
+    await tick();
+    words?.querySelector<HTMLElement>('button, select, input')?.focus();
+  }
+
   /** A row of what is chosen: how many more, how far apart, which way. */
   let row = $state({ times: 4, apartM: 2, bearingDeg: 90 });
   const FACTS: Record<string, Fact> = {
@@ -53,9 +62,17 @@
 
 {#if many}
   <h2 class="font-display text-xl">{pieces.length} pieces</h2>
-  <p class="text-soft text-sm">{pieces.map(({ name }) => name).join(', ')}</p>
+  <p class="text-soft text-sm">
+    {#each pieces as { id, name }, i (id)}{i > 0 ? ', ' : ''}<button
+        class="link min-h-6"
+        title="Choose this one alone"
+        onclick={() => chooseAlone(id)}>{name}</button
+      >{/each}
+  </p>
 {:else}
-  <PieceSentence piece={selected} {drawingWalk} {ondrawwalk} {onselect} onclose={() => onselect(null)} />
+  <div bind:this={words}>
+    <PieceSentence piece={selected} {drawingWalk} {ondrawwalk} {onselect} onclose={() => onselect(null)} />
+  </div>
 {/if}
 <div class="acts" role="group" aria-label="With what is chosen">
   {#if many}
