@@ -13,6 +13,7 @@ interface Kept {
 }
 const MOST_KEPT = 600;
 const MOST_HANDS = 2;
+const HANDED_OUT_EVERY_MS = 100;
 /** How wide a frame is that only makes ready. */
 const READY_PX = 16;
 /** Told on with every change of how frames are drawn: those of before are drawn anew. */
@@ -41,6 +42,9 @@ export class ShotFrames {
   private waiting: { work: () => Promise<void>; wanted: () => boolean }[] = [];
   /** What is drawn and not on the shelf yet: put there when there is nothing to draw. */
   private drawn: (() => Promise<void>)[] = [];
+  /** What is drawn and not handed out yet: the page is laid out anew for several at a time. */
+  private ready: (() => void)[] = [];
+  private handsOutAt: ReturnType<typeof setTimeout> | undefined;
   /** So many are being drawn: while one is handed over the worker is at the next. */
   private hands = 0;
   private closed = false;
@@ -101,7 +105,8 @@ export class ShotFrames {
         const picture = await this.host.ask(shoot, (remote) =>
           remote.frames({ shotId: shot.id, rows: [...rows], widthPx, dim }),
         );
-        resolve(keep(picture));
+        keep(picture);
+        this.handOut(() => resolve(picture));
         this.drawn.push(() => keepSheet(id, shelfKey, picture));
       };
       this.waiting.push({ work, wanted });
@@ -139,6 +144,18 @@ export class ShotFrames {
     this.closed = true;
     this.waiting = [];
     this.host.end();
+  }
+
+  /** At once when nothing else is drawn, else with what is drawn meanwhile. */
+  private handOut(hand: () => void): void {
+    this.ready.push(hand);
+    const all = () => {
+      clearTimeout(this.handsOutAt);
+      this.handsOutAt = undefined;
+      for (const one of this.ready.splice(0)) one();
+    };
+    if (this.waiting.length === 0) all();
+    else this.handsOutAt ??= setTimeout(all, HANDED_OUT_EVERY_MS);
   }
 
   private canDraw(): Promise<boolean> {

@@ -37,7 +37,9 @@ export async function writeVideo(
   const { width, height } = sheet.canvas;
   const spoiltShot = spoilt && shoot.shots.find(({ id }) => id === spoilt.shotId);
   const worse =
-    spoilt && spoiltShot ? spoiling(new PlanPicture(plannedFilm(sceneOf(shoot, spoiltShot)), width).all(), spoilt) : null;
+    spoilt && spoiltShot
+      ? spoiling(new PlanPicture(plannedFilm(sceneOf(shoot, spoiltShot)), width).all(), spoilt)
+      : null;
   try {
     const codec = await getFirstEncodableVideoCodec([...CODECS[format]], { width, height });
     if (!codec)
