@@ -43,7 +43,7 @@
   async function chooseAlone(id: string) {
     onchosen([id]);
     await tick();
-    words?.querySelector<HTMLElement>('button, select, input')?.focus();
+    words?.querySelector('button')?.focus();
   }
 
   /** A row of what is chosen: how many more, how far apart, which way. */
