@@ -2,9 +2,12 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { readAnyFile } from './any-file';
-import { MOST_MB, type FileKind } from './file-limits';
+import { tooLarge } from '../model';
+import { demoShoot } from '../testing/demo';
+import { checkFile, MOST_MB, type FileKind } from './file-limits';
 import { cellText, plainCell } from './csv-text';
 import { Refusal } from './refusal';
+import { writeShootFile } from './shoot-file';
 
 const LANDING = { xM: 0, yM: 0, zM: 0 };
 const demo = readFileSync(new URL('../../../demo/first-flush.arc.json', import.meta.url), 'utf8');
@@ -189,6 +192,39 @@ describe('text in a CSV', () => {
         ),
         (text) => cellText(plainCell(text)) === text,
       ),
+    );
+  });
+});
+
+describe('a shoot as large as it may be', () => {
+  const photo = `data:image/png;base64,${'A'.repeat(199_000)}`;
+  /** The demo with so many takes that have a clip, some of them a photograph too. */
+  const heavy = (clips: number, photos: number) => {
+    const shoot = demoShoot();
+    const take = shoot.log.takes.find(({ clip }) => clip);
+    if (!take) throw new Error('no clip');
+    const takes = Array.from({ length: clips }, (_, i) => ({
+      ...take,
+      id: `take-${i}`,
+      photo: i < photos ? photo : null,
+    }));
+    return { ...shoot, log: { ...shoot.log, takes } };
+  };
+  it('is written so that it can be opened again, and a larger one is refused in a sentence', () => {
+    const most =
+      Array.from({ length: 61 }, (_, photos) => photos).findLast((n) => tooLarge(heavy(100, n)) === null) ?? 0;
+    expect(most).toBeGreaterThan(20);
+    const [small, large] = [heavy(20, 0), heavy(100, most)];
+    for (const shoot of [small, large]) {
+      const text = writeShootFile(shoot);
+      checkFile('large.arc.json', new TextEncoder().encode(text).length, 'shoot');
+      expect(readAnyFile('large.arc.json', text, 'shoot', LANDING)).toEqual({ kind: 'shoot', shoot });
+    }
+    // With spaces between where that leaves it small enough.
+    expect(writeShootFile(small)).toContain('\n  "version"');
+    expect(writeShootFile(large)).not.toContain('\n ');
+    expect(why('beyond.arc.json', JSON.stringify(heavy(100, most + 1)), 'shoot')).toMatch(
+      /The shoot would hold 16\.\d MB, of at most 16\.0: remove/,
     );
   });
 });

@@ -1,4 +1,4 @@
-import { clipped, type SitePlace } from '../model';
+import { clipped, type SitePlace, tooLarge } from '../model';
 import { checkFile, type FileContents, type FileKind } from './file-limits';
 import { jsonOf } from './json';
 import { readPartsCsv } from './parts-csv';
@@ -60,7 +60,10 @@ function read(name: string, text: string, wanted: FileKind | null, landing: Land
     return { kind: 'parts', parts: readPartsJson(text) };
   if (typeof value === 'object' && value !== null && 'type' in value && value.type === 'FeatureCollection')
     return { kind: 'site', site: readSiteGeoJson(text, place) };
-  return { kind: 'shoot', shoot: checkShoot(value) };
+  const shoot = checkShoot(value);
+  const large = tooLarge(shoot);
+  if (large) throw Refusal.of('(the whole file)', large);
+  return { kind: 'shoot', shoot };
 }
 
 /** A place: GPX, a grid of heights, or GeoJSON. */

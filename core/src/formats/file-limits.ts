@@ -11,7 +11,7 @@ export type FileKind = 'shoot' | 'parts' | 'walk' | 'model' | 'site' | 'shots';
  * Most that a file of a kind may hold, MB. All that a person makes is far smaller, and each is read well within two
  * seconds.
  */
-export const MOST_MB: Record<FileKind, number> = { shoot: 8, parts: 1, walk: 3, model: 8, site: 4, shots: 1 };
+export const MOST_MB: Record<FileKind, number> = { shoot: 20, parts: 1, walk: 3, model: 8, site: 4, shots: 1 };
 
 export type FileContents =
   | { kind: 'shoot'; shoot: Shoot }

@@ -1,13 +1,26 @@
 import * as z from 'zod';
-import { migrated, problemsOf, type Shoot, SHOOT_FORMAT, SHOOT_VERSION, ShootSchema } from '../model';
+import {
+  migrated,
+  MOST_SHOOT_LETTERS,
+  problemsOf,
+  type Shoot,
+  SHOOT_FORMAT,
+  SHOOT_VERSION,
+  ShootSchema,
+} from '../model';
 import { jsonOf } from './json';
 import { Refusal } from './refusal';
 
 export const SHOOT_FILE_ENDING = '.arc.json';
 
-/** Writes a shoot as a file of our own open format: JSON, two spaces, UTF-8, a line break at the end. */
+/**
+ * Writes a shoot as a file of our own open format: JSON, UTF-8, a line break at the end; with two spaces unless it is
+ * very large.
+ */
 export function writeShootFile(shoot: Shoot): string {
-  return JSON.stringify(shoot, null, 2) + '\n';
+  const text = JSON.stringify(shoot, null, 2) + '\n';
+  // Spaces are for people: what is too large with them is written without, so that it can always be opened again.
+  return text.length <= MOST_SHOOT_LETTERS ? text : JSON.stringify(shoot) + '\n';
 }
 
 /**

@@ -34,6 +34,9 @@ const LISTS: { path: string[]; list: z.ZodArray; rowsOf: (shoot: Shoot) => reado
   })),
 ];
 
+/** The rows of each of its lists. */
+export const rowsIn = (shoot: Shoot): (readonly object[])[] => LISTS.map(({ rowsOf }) => rowsOf(shoot));
+
 /** The parts of a shoot without their rows: these are looked at one by one. */
 const PARTS = {
   ...ShootSchema.shape,

@@ -1,4 +1,4 @@
-import { differencesOf, problemsIn, saidOf, type Shoot, type Shot } from '@gentle-arc/core/model';
+import { differencesOf, problemsIn, saidOf, type Shoot, type Shot, tooLarge } from '@gentle-arc/core/model';
 import { forgetStates, loadShoot, removeShoot, saveShoot, stateOf, type Kept, type Saved } from './database';
 import { forgetMemory, keepInMemory } from './memory';
 import { newId } from './new-id';
@@ -70,6 +70,11 @@ export class ShootStore {
     const [problem] = problemsIn(next);
     if (problem) {
       this.refusal = `This was not changed. ${saidOf(next, problem)}`;
+      return false;
+    }
+    const large = tooLarge(next, this.shoot);
+    if (large) {
+      this.refusal = `This was not changed. ${large}`;
       return false;
     }
     this.refusal = null;

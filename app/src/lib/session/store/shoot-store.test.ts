@@ -114,6 +114,52 @@ describe('the open shoot', () => {
     store.change(open('good'));
     expect(store.refusal).toBeNull();
   });
+  it('refuses what would be too large to be opened again, and takes what makes it smaller', () => {
+    const underlay = {
+      ...{ name: 'Survey', widthPx: 10, heightPx: 10, mPerPx: 1, xM: 0, yM: 0, turnDeg: 0, opacity: 1, shown: true },
+      image: `data:image/png;base64,${'A'.repeat(299_000)}`,
+    };
+    const photo = `data:image/png;base64,${'A'.repeat(199_000)}`;
+    const take = {
+      ...{
+        at: '2026-04-11T06:00:00Z',
+        shotId: 'one',
+        shotName: 'One',
+        rigId: 'r',
+        rigName: 'R',
+        move: 'push',
+        who: '',
+      },
+      ...{ verdict: 'tried' as const, reasons: [], word: '', best: false, photo, recorded: null },
+    };
+    const clip = {
+      ...{ name: 'long', frameRateHz: 25, durationS: 96, widthPx: 640, heightPx: 360, rateHz: 25, followed: [] },
+      ...Object.fromEntries(
+        ['rightwards', 'upwards', 'turnDegps', 'growthPerS', 'near', 'far'].map((key) => [
+          key,
+          Array.from({ length: 2400 }, () => -0.1234),
+        ]),
+      ),
+    } as unknown as NonNullable<Shoot['log']['takes'][number]['clip']>;
+    const heavy = (clips: number): Shoot => {
+      const plain = open('heavy');
+      const takes = Array.from({ length: clips }, (_, i) => ({
+        ...take,
+        id: `take-${i}`,
+        photo: i < 60 ? photo : null,
+        clip,
+      }));
+      const underlays = Array.from({ length: 6 }, (_, i) => ({ ...underlay, id: `under-${i}` }));
+      return { ...plain, site: { ...plain.site, underlays }, log: { ...plain.log, takes } };
+    };
+    expect(store.change(heavy(60))).toBe(false);
+    expect(store.refusal).toMatch(/^This was not changed\. The shoot would hold \d+\.\d MB, of at most 16\.0: remove /);
+    expect(store.change(heavy(12))).toBe(true);
+    // What an older version kept may be larger: it can be made smaller step by step.
+    const old = new ShootStore(fresh(heavy(61)));
+    expect(old.change(heavy(60))).toBe(true);
+    expect(old.change(heavy(61))).toBe(false);
+  });
 });
 
 describe('keeping it', () => {
