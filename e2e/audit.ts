@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 
 /**
  * What is in the fields of a screen, by section and name; a checkbox has its tick. What only asks (what the coach is
- * told until the next advice, the day and hour of a forecast) is left out. Runs in the page.
+ * told until the next advice, the day and hour of a forecast, the day of a report) is left out. Runs in the page.
  */
 export function heldHere(): Record<string, string> {
   const held: Record<string, string> = {};
@@ -12,7 +12,7 @@ export function heldHere(): Record<string, string> {
     if (!field.checkVisibility()) continue;
     const label = field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent.trim() ?? '';
     const name = `${field.closest('section[aria-label], [role=group][aria-label]')?.getAttribute('aria-label') ?? ''}: ${label}`;
-    if (/^(Coach:|Now:|: Hour$|Weather: Hour$|: Day of the forecast$)/.test(name)) continue;
+    if (/^(Coach:|Now:|: Hour$|Weather: Hour$|: Day of the forecast$|Report: Day$)/.test(name)) continue;
     const ticked = field instanceof HTMLInputElement && /checkbox|radio/.test(field.type);
     held[name in held ? `${name} (again)` : name] = field.dataset.value ?? (ticked ? `${field.checked}` : field.value);
   }

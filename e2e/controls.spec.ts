@@ -65,6 +65,12 @@ const SCREENS: Screen[] = [
   },
   { name: 'Rehearse', path: `${SHOT}shot-lane/rehearse`, least: 8, words: ['Count', 'Hands'] },
   { name: 'Rehearse on a rail', path: `${SHOT}shot-rows/rehearse`, least: 2, words: ['Marks'] },
+  {
+    name: 'Takes',
+    path: '/shoot/first-flush/takes?shot=shot-map',
+    least: 3,
+    words: ['Log', 'Motion', 'Footage', 'My hands', 'Report'],
+  },
   { name: 'Limits', path: '/shoot/first-flush/limits', least: 30 },
 ];
 
@@ -109,7 +115,7 @@ for (const { name, path, least, before, imperial, besides, words = [] } of SCREE
     await each(words, () => nudgeNumbers(page));
     const set = await each(words, () => heldBy(page));
     await page.waitForTimeout(1500);
-    await page.goto(path);
+    await page.reload();
     await show();
     await expect.poll(() => each(words, () => heldBy(page))).toEqual(set);
     expect(errors).toEqual([]);

@@ -15,7 +15,7 @@ export const sentence = (page: Page): Locator => page.getByRole('group', { name:
 /** Opens one of the words of a screen, under which the rest of a shot or a day lies, and waits until its part is there. */
 export async function under(page: Page, word: string): Promise<void> {
   const button = page
-    .getByRole('group', { name: /^More of this (shot|day)$/ })
+    .getByRole('group', { name: /^More of (this (shot|day)|these takes)$/ })
     .getByRole('button', { name: word, exact: true });
   await button.click();
   await expect(button).toHaveAttribute('aria-pressed', 'true');

@@ -17,6 +17,8 @@ const PreferencesSchema = z.object({
   countVoice: z.boolean().catch(true),
   countBuzz: z.boolean().catch(true),
   countPicture: z.boolean().catch(true),
+  /** How the phone that records motion is fixed to the rig. */
+  phoneLies: z.enum(['upright', 'sideways', 'flat', 'asCamera']).catch('upright'),
 });
 
 const KEY = 'gentle-arc-preferences';

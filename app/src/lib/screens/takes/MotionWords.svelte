@@ -5,6 +5,7 @@
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import FilePicker from '$lib/ui/FilePicker.svelte';
+  import { keepPreferences, preferences } from '$lib/ui/preferences.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import ColumnsWords from './ColumnsWords.svelte';
   import type { Recordings } from './recordings.svelte';
@@ -29,9 +30,12 @@
     <p class="said">
       It lies <Choice
         label="How the phone lies"
-        value={recordings.mount}
+        value={preferences.phoneLies}
         items={Object.entries(MOUNTS).map(([value, name]) => ({ value, name }))}
-        onchange={(value) => (recordings.mount = value as Mount)}
+        onchange={(value) => {
+          preferences.phoneLies = value as Mount;
+          keepPreferences();
+        }}
       />. Hold still for two seconds, make the move, hold still again.
     </p>
     <p>

@@ -1,6 +1,6 @@
 import { changeTake, countTake } from '@gentle-arc/core/edit';
 import type { Recorded, Shoot, Shot, Take } from '@gentle-arc/core/model';
-import { DEVICES, type Mount } from '@gentle-arc/core/take';
+import { DEVICES } from '@gentle-arc/core/take';
 import { newId } from '$lib/session/store/new-id';
 import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
 import { preferences } from '$lib/ui/preferences.svelte';
@@ -32,7 +32,6 @@ export function laidOn(
 export class Recordings {
   readonly phone = new PhoneRecorder();
   readonly runner = new DeviceRunner();
-  mount = $state<Mount>('upright');
   /** Something is being laid on its plan. */
   busy = $state(false);
   said: string | null = $state(null);
@@ -57,7 +56,7 @@ export class Recordings {
       this.said = await this.phone.start();
       return;
     }
-    const record = this.phone.finish(this.mount);
+    const record = this.phone.finish(preferences.phoneLies);
     const begun = this.begun ?? { shot, take };
     if (record)
       await this.takeIn(begun.shot, begun.take, () =>
