@@ -97,3 +97,41 @@ test('a video is called off', async ({ page }) => {
   await expect(away.getByText('The video was called off.')).toBeVisible({ timeout: 30_000 });
   await expect(away.getByRole('button', { name: 'Video as', exact: true })).toBeEnabled();
 });
+
+test('frames that were kept and cannot be shown are drawn anew', async ({ page }) => {
+  /** Spoils every kept frame of this browser; how many there were. */
+  const spoil = () =>
+    page.evaluate(
+      () =>
+        new Promise<number>((resolve, reject) => {
+          const opening = indexedDB.open('gentle-arc-frames');
+          opening.onerror = () => reject(new Error('not opened'));
+          opening.onsuccess = () => {
+            const database = opening.result;
+            const change = database.transaction('sheets', 'readwrite');
+            const sheets = change.objectStore('sheets');
+            let spoilt = 0;
+            sheets.openCursor().onsuccess = ({ target }) => {
+              const cursor = (target as IDBRequest<IDBCursorWithValue | null>).result;
+              if (!cursor) return;
+              spoilt += 1;
+              cursor.update({ ...(cursor.value as object), picture: new Blob(['no picture'], { type: 'image/webp' }) });
+              cursor.continue();
+            };
+            change.oncomplete = () => {
+              database.close();
+              resolve(spoilt);
+            };
+          };
+        }),
+    );
+  await page.goto('/shoot/first-flush');
+  const drawn = page.locator('li img.drawn');
+  await expect(drawn.nth(3)).toBeAttached();
+  // They are put away when there is nothing left to draw.
+  await expect.poll(async () => (await spoil()) - (await drawn.count())).toBe(0);
+  await page.reload();
+  await expect(drawn.nth(3)).toBeAttached();
+  const shown = await drawn.evaluateAll((pictures) => pictures.map((img) => (img as HTMLImageElement).naturalWidth));
+  for (const width of shown) expect(width).toBeGreaterThan(100);
+});

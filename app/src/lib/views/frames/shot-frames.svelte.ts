@@ -186,7 +186,8 @@ export class ShotFrames {
         if (!this.closed) this.problem = `Frames could not be drawn. ${(error as Error).message}`;
       }
     this.hands -= 1;
-    for (let keep = this.drawn.shift(); keep && !this.busy; keep = this.drawn.shift()) await keep();
+    // Looked at before it is taken: what is taken while others draw would never be kept.
+    while (!this.busy && this.drawn.length > 0) await this.drawn.shift()?.();
   }
 
   /** What is not wanted any more is passed over; of the rest the first. */
