@@ -85,15 +85,14 @@
     {/if}
     {#if footage.tried?.shotId === shot.id && footage.tried.found.asFilmed}
       {@const { asFilmed, summary, tookS } = footage.tried.found}
+      {@const { numbers, places } = asFilmed}
       <p role="status" class="said">
-        Of what was foretold this was measured: of the whole picture <b>{share(asFilmed.numbers.whole)}</b>, of its
-        growing <b>{share(asFilmed.numbers.grows)}</b>, of near things <b>{share(asFilmed.numbers.near)}</b>, of far
-        ones <b>{share(asFilmed.numbers.far)}</b>; of the very places that were followed {share(asFilmed.places.whole)}, {share(
-          asFilmed.places.near,
-        )} and
-        {share(asFilmed.places.far)}. {summary.frames} frames in {trim(tookS, 0)} s.
-        {#if Object.values(asFilmed.numbers).includes(null)}“Nothing”: it moves too little, or grows more than it goes
-          by, to be told.{/if}
+        Of what was foretold this was measured: of the whole picture <b>{share(numbers.whole)}</b>, of its growing
+        <b>{share(numbers.grows)}</b>, of near things <b>{share(numbers.near)}</b>, of far ones
+        <b>{share(numbers.far)}</b>; of the very places that were followed {share(places.whole)}, {share(places.near)}
+        and {share(places.far)}. {summary.frames} frames in {trim(tookS, 0)} s.
+        {#if Object.values(numbers).includes(null)}“Nothing”: it moves too little, or grows more than it goes by, to be
+          told.{/if}
       </p>
     {/if}
   {/if}

@@ -68,13 +68,9 @@ export class ShootStore {
   change(next: Shoot, join: string | null = null): boolean {
     if (next === this.shoot) return true;
     const [problem] = problemsIn(next);
-    if (problem) {
-      this.refusal = `This was not changed. ${saidOf(next, problem)}`;
-      return false;
-    }
-    const large = tooLarge(next, this.shoot);
-    if (large) {
-      this.refusal = `This was not changed. ${large}`;
+    const reason = problem ? saidOf(next, problem) : tooLarge(next, this.shoot);
+    if (reason !== null) {
+      this.refusal = `This was not changed. ${reason}`;
       return false;
     }
     this.refusal = null;
