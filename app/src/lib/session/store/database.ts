@@ -1,57 +1,16 @@
-import Dexie, { type Table } from 'dexie';
+import Dexie from 'dexie';
 import { checkShoot, Refusal } from '@gentle-arc/core/formats';
-import { problemsIn, type Shoot, SHOOT_VERSION } from '@gentle-arc/core/model';
+import { problemsIn, type Shoot } from '@gentle-arc/core/model';
+import { database, type StoredPhoto, type StoredShoot, type StoredState, type StoredUndo } from './tables';
 import { tellTabs } from './tabs';
 import { keptStates, STATE_EVERY_MS } from './thinning';
+import { keepUndo, type Undo, undoIsKept, undoOf } from './undo';
 import { forgetUnsaved } from './unsaved';
 
-/** A shoot as it lies in the browser. What is in a row is checked whenever it is read. */
-interface StoredShoot {
-  id: string;
-  savedAtMs?: number;
-  /** Another one with every save: what a tab has was made from this. Missing in rows of earlier versions. */
-  rev?: string;
-  shoot: unknown;
-}
-interface StoredUndo {
-  shootId: string;
-  rev: string;
-  past: unknown[];
-  future: unknown[];
-}
-interface StoredState {
-  shootId: string;
-  atMs: number;
-  shoot: unknown;
-}
-interface StoredPhoto {
-  shootId: string;
-  photo: Blob;
-}
-
-class Database extends Dexie {
-  declare shoots: Table<StoredShoot, string>;
-  declare photos: Table<StoredPhoto, string>;
-  declare undos: Table<StoredUndo, string>;
-  declare states: Table<StoredState, [string, number]>;
-
-  constructor() {
-    super('gentle-arc');
-    this.version(1).stores({ shoots: 'id, savedAtMs' });
-    this.version(2).stores({ photos: 'shootId' });
-    this.version(3).stores({ undos: 'shootId', states: '[shootId+atMs], shootId' });
-  }
-}
-
-const database = new Database();
-const MOST_STEPS_KEPT = 100;
-
 /** A shoot with what it was made from and what can be undone. */
-export interface Kept {
+export interface Kept extends Undo {
   shoot: Shoot;
   rev: string | null;
-  past: Shoot[];
-  future: Shoot[];
 }
 
 /** A shoot of the list: whole, or one that cannot be read, with why. */
@@ -95,28 +54,22 @@ export async function findShoot(id: string): Promise<Listed | null> {
   return row ? listed(row) : null;
 }
 
-/** Steps of undo that were kept: as far back as they are in order. */
-function steps(rows: unknown[] | undefined): Shoot[] {
-  const shoots = (rows ?? []) as Shoot[];
-  const broken = shoots.findLastIndex((shoot) => shoot?.version !== SHOOT_VERSION || problemsIn(shoot).length > 0);
-  return shoots.slice(broken + 1);
-}
-
 /** The shoot with this id, checked; null when there is none. Throws a `Refusal` when what lies there is not a shoot. */
 export async function loadShoot(id: string): Promise<Kept | null> {
-  const [row, undo] = await Promise.all([database.shoots.get(id), database.undos.get(id)]);
-  if (!row) return null;
-  const own = undo !== undefined && undo.rev === revOf(row);
-  return {
-    shoot: checkShoot(row.shoot),
-    rev: revOf(row),
-    past: own ? steps(undo.past) : [],
-    future: own ? [...steps([...undo.future].reverse())].reverse() : [],
-  };
+  const [row, undo] = await database.transaction('r', database.shoots, database.undos, () =>
+    Promise.all([database.shoots.get(id), database.undos.get(id)]),
+  );
+  return row ? { shoot: checkShoot(row.shoot), rev: revOf(row), ...undoOf(row, undo) } : null;
 }
 
-/** The state that a shoot has in the database now: changes with every save, null when there is none. */
-export const stateOf = async (id: string): Promise<string | null> => revOf(await database.shoots.get(id));
+/**
+ * The state that a shoot has in the database now: changes with every save, null when there is none. Answered from the
+ * index, without reading the shoot; rows of earlier versions are not in it.
+ */
+export async function stateOf(id: string): Promise<string | null> {
+  const [key] = await database.shoots.where('[id+rev]').between([id, Dexie.minKey], [id, Dexie.maxKey]).keys();
+  return Array.isArray(key) ? String(key[1]) : revOf(await database.shoots.get(id));
+}
 
 export type Saved = { outcome: 'saved'; rev: string } | { outcome: 'changed' } | { outcome: 'gone' };
 
@@ -126,31 +79,30 @@ export type Saved = { outcome: 'saved'; rev: string } | { outcome: 'changed' } |
  * states.
  */
 export async function saveShoot(kept: Kept, before: Shoot | null = null): Promise<Saved> {
-  const { shoot, past, future } = kept;
+  const { shoot } = kept;
   const [problem] = problemsIn(shoot);
   if (problem) throw new Refusal([problem]);
+  let undoRev = '';
   const saved = await database.transaction(
     'rw',
     database.shoots,
     database.undos,
     database.states,
     async (): Promise<Saved> => {
-      const row = await database.shoots.get(shoot.id);
-      if (revOf(row) !== kept.rev) return { outcome: row ? 'changed' : 'gone' };
+      const there = await stateOf(shoot.id);
+      if (there !== kept.rev) return { outcome: there === null ? 'gone' : 'changed' };
       const rev = crypto.randomUUID();
       const nowMs = Date.now();
-      await database.shoots.put({ id: shoot.id, savedAtMs: nowMs, rev, shoot });
-      await database.undos.put({
-        shootId: shoot.id,
-        rev,
-        past: past.slice(-MOST_STEPS_KEPT),
-        future: future.slice(0, MOST_STEPS_KEPT),
-      });
+      undoRev = await keepUndo(shoot.id, kept);
+      await database.shoots.put({ id: shoot.id, savedAtMs: nowMs, rev, undoRev, shoot });
       await keepState(shoot, before, nowMs);
       return { outcome: 'saved', rev };
     },
   );
-  if (saved.outcome === 'saved') tellTabs({ shootId: shoot.id, what: 'saved' });
+  if (saved.outcome === 'saved') {
+    undoIsKept(kept, undoRev);
+    tellTabs({ shootId: shoot.id, what: 'saved' });
+  }
   return saved;
 }
 

@@ -80,7 +80,8 @@ export class ShootStore {
     this.joinedMs = nowMs;
     if (join === null || join !== this.joined) this.past = [...this.past.slice(1 - MOST_STEPS), this.shoot];
     this.joined = join;
-    this.future = [];
+    // One list as long as nothing changes in it: it is not written again with every save of a drag.
+    if (this.future.length > 0) this.future = [];
     this.put(next);
     return true;
   }

@@ -14,6 +14,7 @@ import {
   statesOf,
 } from './database';
 import { ShootStore } from './shoot-store.svelte';
+import { database } from './tables';
 import { keptStates } from './thinning';
 
 const shoot = (id = 's'): Shoot => newShoot(id, 'First', 'one');
@@ -178,6 +179,45 @@ describe('keeping it', () => {
     again.undo();
     expect(again.shoot.name).toBe('First');
   });
+  it('a drag of many saves is one step of undo after a reload, and what can be undone is written once', async () => {
+    await keep(shoot());
+    const store = await tab();
+    store.change(named('before'));
+    await store.saveNow();
+    const put = vi.spyOn(IDBObjectStore.prototype, 'put');
+    for (const name of ['a', 'b', 'c']) {
+      store.change(named(name), 'drag');
+      await store.saveNow();
+    }
+    const tables = put.mock.contexts.map(({ name }) => name);
+    put.mockRestore();
+    expect(tables.filter((name) => name === 'shoots')).toHaveLength(3);
+    expect(tables.filter((name) => name === 'undos')).toHaveLength(1);
+    const again = await tab();
+    expect(again.shoot.name).toBe('c');
+    again.undo();
+    expect(again.shoot.name).toBe('before');
+    again.undo();
+    expect(again.shoot.name).toBe('First');
+    again.redo();
+    await again.saveNow();
+    const third = await tab();
+    third.redo();
+    expect(third.shoot.name).toBe('c');
+  });
+  it('reads the undo of a row as earlier versions left it, and none that belongs to another state', async () => {
+    await putRow({ id: 's', rev: 'r1', shoot: named('now') });
+    await database.undos.put({ shootId: 's', rev: 'r1', past: [named('then')], future: [] });
+    expect((await loadShoot('s'))?.past.map(({ name }) => name)).toEqual(['then']);
+    await database.undos.put({ shootId: 's', rev: 'r2', past: [named('else')], future: [] });
+    expect((await loadShoot('s'))?.past).toEqual([]);
+    await putRow({ id: 's', shoot: named('oldest') });
+    const store = await tab();
+    store.change(named('newest'));
+    await store.saveNow();
+    expect(store.saveProblem).toBeNull();
+    expect((await loadShoot('s'))?.past.map(({ name }) => name)).toEqual(['oldest']);
+  });
   it('saves while changes keep coming, at least once a second, and the last one within a third of a second', async () => {
     await keep(shoot());
     const store = await tab();
@@ -292,6 +332,22 @@ describe('two tabs', () => {
       }
     },
   );
+  it('what can be undone is written again where another tab has written its own over it', async () => {
+    await keep(shoot());
+    const one = await tab();
+    one.change(named('a'), 'drag');
+    await one.saveNow();
+    const two = await tab();
+    two.change(named('theirs'));
+    await two.saveNow();
+    one.change(named('b'), 'drag');
+    await one.saveNow();
+    await one.choose('mine');
+    const again = await tab();
+    expect(again.shoot.name).toBe('b');
+    again.undo();
+    expect(again.shoot.name).toBe('First');
+  });
   it('a shoot that the other tab deleted is not brought back by itself', async () => {
     await keep(shoot());
     const two = await tab();
