@@ -178,6 +178,7 @@ describe('keeping it', () => {
     again.undo();
     again.undo();
     expect(again.shoot.name).toBe('First');
+    await again.saveNow();
   });
   it('a drag of many saves is one step of undo after a reload, and what can be undone is written once', async () => {
     await keep(shoot());
@@ -265,6 +266,7 @@ describe('two tabs', () => {
     expect(two.shoot.name).toBe('newer');
     two.undo();
     expect(two.shoot.name).toBe('First');
+    await two.saveNow();
   });
   it('an own save that is heard of while the next one goes through never puts the older state back', async () => {
     await keep(shoot());
@@ -331,6 +333,7 @@ describe('two tabs', () => {
       if (which === 'theirs') {
         two.undo();
         expect(two.shoot.note).toBe('mine, more');
+        await two.saveNow();
       }
     },
   );
