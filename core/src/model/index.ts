@@ -62,6 +62,7 @@ export { differencesOf, sayDifferences } from './differences';
 export { type Fact, factsOf, numberFact, optionWords, QUANTITIES, type Quantity } from './facts';
 export { FIELDS } from './fields';
 export { problemsIn, saidOf } from './in-order';
+export { shootText } from './shoot-text';
 export { lettersIn, MOST_SHOOT_LETTERS, tooLarge } from './weight';
 export {
   type Camera,

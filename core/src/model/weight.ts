@@ -1,21 +1,14 @@
 import { rowsIn } from './in-order';
 import type { Shoot } from './shoot';
+import { rowText } from './shoot-text';
 
 /** Most letters that a shoot may have as JSON without spaces: so much of it is read again in a moment, and kept often. */
 export const MOST_SHOOT_LETTERS = 16_000_000;
 
-// Rows are never changed in place.
-const known = new WeakMap<object, number>();
-
 /** Letters of all that can be large in a shoot: pieces, pictures, shots, things of the kit, tries and takes. */
 export function lettersIn(shoot: Shoot): number {
   let letters = 0;
-  for (const rows of [...rowsIn(shoot), shoot.site.underlays])
-    for (const row of rows) {
-      let own = known.get(row);
-      if (own === undefined) known.set(row, (own = JSON.stringify(row).length));
-      letters += own;
-    }
+  for (const rows of [...rowsIn(shoot), shoot.site.underlays]) for (const row of rows) letters += rowText(row).length;
   return letters;
 }
 

@@ -19,7 +19,11 @@
   let problem: string | null = $state(null);
 
   const takeAway = () =>
-    download(`${fileName(broken.name)}.json`, 'application/json', JSON.stringify(broken.raw ?? null, null, 2));
+    download(
+      `${fileName(broken.name)}.json`,
+      'application/json',
+      typeof broken.raw === 'string' ? broken.raw : JSON.stringify(broken.raw ?? null, null, 2),
+    );
 
   function look() {
     salvage = salvageShoot(broken.raw);

@@ -1,6 +1,6 @@
 import Dexie from 'dexie';
 import { checkShoot, Refusal } from '@gentle-arc/core/formats';
-import { problemsIn, type Shoot } from '@gentle-arc/core/model';
+import { problemsIn, type Shoot, shootText } from '@gentle-arc/core/model';
 import { database, type StoredPhoto, type StoredShoot, type StoredState, type StoredUndo } from './tables';
 import { tellTabs } from './tabs';
 import { keptStates, STATE_EVERY_MS } from './thinning';
@@ -25,20 +25,32 @@ function nameIn(raw: unknown, id: string): string {
   return typeof name === 'string' && name.trim() !== '' ? name.slice(0, 120) : id;
 }
 
+/** What lies in a row: JSON, or in rows of earlier versions a shoot as it is. What is no JSON stays the text it is. */
+function contentOf({ shoot }: { shoot: unknown }): unknown {
+  if (typeof shoot !== 'string') return shoot;
+  try {
+    return JSON.parse(shoot) as unknown;
+  } catch (error) {
+    if (error instanceof SyntaxError) return shoot;
+    throw error;
+  }
+}
+
 function listed(row: StoredShoot): Listed {
+  const content = contentOf(row);
   const common = {
     id: String(row.id),
     savedAtMs: typeof row.savedAtMs === 'number' ? row.savedAtMs : 0,
-    name: nameIn(row.shoot, String(row.id)),
+    name: nameIn(content, String(row.id)),
   };
   try {
-    return { ...common, shoot: checkShoot(row.shoot), problem: null };
+    return { ...common, shoot: checkShoot(content), problem: null };
   } catch (error) {
     return {
       ...common,
       shoot: null,
       problem: error instanceof Refusal ? error.message : (error as Error).message,
-      raw: row.shoot,
+      raw: content,
     };
   }
 }
@@ -59,7 +71,7 @@ export async function loadShoot(id: string): Promise<Kept | null> {
   const [row, undo] = await database.transaction('r', database.shoots, database.undos, () =>
     Promise.all([database.shoots.get(id), database.undos.get(id)]),
   );
-  return row ? { shoot: checkShoot(row.shoot), rev: revOf(row), ...undoOf(row, undo) } : null;
+  return row ? { shoot: checkShoot(contentOf(row)), rev: revOf(row), ...undoOf(row, undo) } : null;
 }
 
 /**
@@ -94,7 +106,7 @@ export async function saveShoot(kept: Kept, before: Shoot | null = null): Promis
       const rev = crypto.randomUUID();
       const nowMs = Date.now();
       undoRev = await keepUndo(shoot.id, kept);
-      await database.shoots.put({ id: shoot.id, savedAtMs: nowMs, rev, undoRev, shoot });
+      await database.shoots.put({ id: shoot.id, savedAtMs: nowMs, rev, undoRev, shoot: shootText(shoot) });
       await keepState(shoot, before, nowMs);
       return { outcome: 'saved', rev };
     },
@@ -114,7 +126,7 @@ const stateTimes = async (shootId: string): Promise<number[]> =>
 async function keepState(shoot: Shoot, before: Shoot | null, nowMs: number): Promise<void> {
   const times = await stateTimes(shoot.id);
   const add = async (atMs: number, state: Shoot) => {
-    await database.states.put({ shootId: shoot.id, atMs, shoot: state });
+    await database.states.put({ shootId: shoot.id, atMs, shoot: shootText(state) });
     times.push(atMs);
   };
   if (before) await add(nowMs - 1, before);
@@ -132,9 +144,9 @@ async function keepState(shoot: Shoot, before: Shoot | null, nowMs: number): Pro
 export async function statesOf(shootId: string): Promise<{ atMs: number; shoot: Shoot }[]> {
   const rows = await ownStates(shootId).toArray();
   return rows
-    .flatMap(({ atMs, shoot }) => {
+    .flatMap((row) => {
       try {
-        return [{ atMs, shoot: checkShoot(shoot) }];
+        return [{ atMs: row.atMs, shoot: checkShoot(contentOf(row)) }];
       } catch (error) {
         if (error instanceof Refusal) return [];
         throw error;

@@ -190,7 +190,7 @@ describe('keeping it', () => {
       store.change(named(name), 'drag');
       await store.saveNow();
     }
-    const tables = put.mock.contexts.map(({ name }) => name);
+    const tables = (put.mock.contexts as IDBObjectStore[]).map(({ name }) => name);
     put.mockRestore();
     expect(tables.filter((name) => name === 'shoots')).toHaveLength(3);
     expect(tables.filter((name) => name === 'undos')).toHaveLength(1);
@@ -400,6 +400,11 @@ describe('the browser’s database', () => {
     expect(rows[3]).toMatchObject({ name: 'nothing', shoot: null });
     expect(rows[4]).toMatchObject({ name: 'Timeless', problem: null });
     await expect(loadShoot('broken')).rejects.toThrow('shots[0].focalLengthMm must be at least 1; it is -1.');
+    // Text that breaks off is given out as it is.
+    await putRow({ id: 'torn', savedAtMs: 2, shoot: '{"name":"To' });
+    expect(await findShoot('torn')).toMatchObject({ name: 'torn', shoot: null, raw: '{"name":"To' });
+    await putRow({ id: 'sunk', savedAtMs: 2, shoot: JSON.stringify({ ...shoot('sunk'), name: 'Sunk', shots: 3 }) });
+    expect(await findShoot('sunk')).toMatchObject({ name: 'Sunk', shoot: null, raw: { shots: 3 } });
     expect((await loadShoot('timeless'))?.rev).toBe('');
   });
   it('never takes what could not be read back', async () => {

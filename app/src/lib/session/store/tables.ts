@@ -8,6 +8,7 @@ export interface StoredShoot {
   rev?: string;
   /** The name of the undo that belongs to it; missing in rows of earlier versions, whose undo has the name of the save. */
   undoRev?: string;
+  /** As JSON: it is written several times a second, and text is kept in half the time. Earlier versions kept it as it is. */
   shoot: unknown;
 }
 export interface StoredUndo {

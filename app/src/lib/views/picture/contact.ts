@@ -29,7 +29,8 @@ varying vec4 onFoot;
 #include <fog_pars_fragment>
 void main() {
   vec2 beyond = max(abs(onFoot.xy) - onFoot.zw, 0.0);
-  float dark = 0.42 * pow(max(0.0, 1.0 - length(beyond) / ${REACH_M.toFixed(2)}), 2.0);
+  float left = max(0.0, 1.0 - length(beyond) / ${REACH_M.toFixed(2)});
+  float dark = 0.42 * left * left;
   gl_FragColor = vec4(0.09, 0.08, 0.06, dark);
   #include <fog_fragment>
 }`,

@@ -153,8 +153,8 @@ export class Film {
     hurried = false,
   ): boolean {
     Object.assign(this, { views, papers, blur, playing, scale });
-    // Tones that were asked for are shown while it moves, too.
-    this.paper.hurry(hurried, blur.tone || depthTone.value > 0);
+    const blurred = blur.lens || blur.motion;
+    this.paper.hurry(hurried ? { toned: blur.tone || depthTone.value > 0, blurred } : null);
     if (views.length === 0) return false;
     const moved = this.paper.setSite(views[0].scene);
     const walked = this.paper.walkTo(momentAt(views[0].samples, views[0].row).tS);
@@ -165,7 +165,6 @@ export class Film {
       this.stale = false;
     }
     this.laid = 0;
-    const blurred = blur.lens || blur.motion;
     const { software, simple } = this.options;
     const smooth = software && !simple && !playing && !hurried ? LOOKS_SMOOTH : 1;
     this.wanted = blurred ? (playing ? LOOKS_PLAYING : LOOKS_AT_REST) : smooth;
@@ -214,9 +213,9 @@ export class Film {
   getReady(): void {
     if (this.ready || !this.options.software || this.options.simple) return;
     this.ready = true;
-    this.paper.hurry(true);
+    this.paper.hurry({ toned: false, blurred: false });
     this.renderer.compile(this.paper.scene, this.camera);
-    this.paper.hurry(false);
+    this.paper.hurry(null);
   }
 
   /** Resolves when everything that was asked of the graphics is drawn: only then is known what a frame costs. */

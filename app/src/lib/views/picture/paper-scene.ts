@@ -20,10 +20,12 @@ import { type Going, isRoof, partOf, toLocal, topAt } from '@gentle-arc/core/sit
 import { contactOf, type Foot } from './contact';
 import { glassOf, mirrorSky } from './glass';
 import { groundPlane } from './ground-plane';
+import { GROUND_LOOKS, type Haste, type Looks, looksOf } from './looks';
 import { PlacedSolids } from './placed-solids';
 import { patternSheet } from './pattern-sheet';
 import { SkyDome, skyLook } from './sky';
-import { groundMaterial, hurriedGround, GROUND_PAINT, LIGHT, materialOf, sunLook } from './scene-look';
+import { hazeQuickly, lightQuickly } from './quick-look';
+import { GROUND_PAINT, LIGHT, materialOf, sunLook } from './scene-look';
 import { painted, simpleMaterial, simpleSky } from './simple-look';
 
 const RAD = Math.PI / 180;
@@ -36,7 +38,14 @@ const MOST_TIMES = 60;
 /** A shot that lasts longer sees the sun move, s. */
 const LONG_S = 300;
 
+/** A lamp farther from what the shot is about, m, is not missed; nor one weaker at 1 m than these shares of the light. */
+const LAMP_REACH_M = 40;
+const SEEN_LAMP = { inside: 0.05, outside: 0.2 };
+
 const NOTHING_YET = new BufferGeometry();
+
+const simplePlain = simpleMaterial('plain');
+const SIMPLE: Looks = { fine: simplePlain, hurried: simplePlain, quick: simplePlain };
 
 /** Half of what who goes stands on, beside its size. */
 const WALKER_FOOT = 0.2;
@@ -60,11 +69,11 @@ export class PaperScene {
   private readonly above = new DirectionalLight(LIGHT.sky, 0);
   private readonly dome: SkyDome | null;
   private dim = false;
-  private hurried = false;
-  private toned = false;
-  private readonly looks = new WeakMap<Mesh, { fine: Material; hurried: Material }>();
+  private haste: Haste | null = null;
+  private readonly looks = new WeakMap<Mesh, Looks>();
   private roofed = false;
   private isIndoors = false;
+  private isLampLit = false;
   private readonly lamps: SpotLight[] = [];
   private readonly walkers: { mesh: Mesh; thing: Thing; look: (going?: Going) => BufferGeometry }[] = [];
   private readonly merged: BufferGeometry[] = [];
@@ -106,7 +115,8 @@ export class PaperScene {
     const plane = groundPlane(simple);
     const ground = (this.ground = simple
       ? new Mesh(painted(plane, GROUND_PAINT), simpleMaterial('ground'))
-      : new Mesh<BufferGeometry, Material>(plane, groundMaterial));
+      : new Mesh<BufferGeometry, Material>(plane, GROUND_LOOKS.fine));
+    if (!simple) this.looks.set(ground, GROUND_LOOKS);
     ground.receiveShadow = true;
     // Last, so that what stands in front of it need not be drawn over it.
     ground.renderOrder = 1;
@@ -130,6 +140,7 @@ export class PaperScene {
     }
     this.scene.background = look.rim;
     this.scene.fog = new Fog(look.rim, LIGHT.hazeFromM, LIGHT.hazeToM);
+    hazeQuickly(look.rim);
     this.dome?.set(look, sun && sun.altitudeDeg > -1 ? sunLook(sun).from : null);
   }
 
@@ -153,16 +164,15 @@ export class PaperScene {
     this.walkers.length = 0;
     for (const geometry of this.merged.splice(0)) geometry.dispose();
     // What stands still and looks alike is drawn in one go.
-    const alike = new Map<Material, { hurried: Material; geometries: BufferGeometry[] }>();
+    const alike = new Map<Looks, BufferGeometry[]>();
     for (const thing of setup.things) {
       const { piece, walks } = thing;
       const isSubject = piece.id === setup.subject?.id;
-      const material = this.simple ? simpleMaterial('plain') : materialOf(piece.kind, isSubject);
-      const hurried = this.simple ? material : materialOf(piece.kind, isSubject, true);
+      const looks = this.simple ? SIMPLE : looksOf(piece.kind, isSubject);
       if (walks) {
         const look = (going?: Going) => this.solids.caught(piece, isSubject, going);
         // How it is caught in a step is known with the moment.
-        const mesh = this.stand(thing.goingAt ? NOTHING_YET : look(), material, hurried);
+        const mesh = this.stand(thing.goingAt ? NOTHING_YET : look(), looks);
         mesh.matrixAutoUpdate = false;
         if (!this.simple) {
           const half = WALKER_FOOT * Math.min(piece.lengthM, piece.depthM);
@@ -181,21 +191,19 @@ export class PaperScene {
         const geometry = this.solids.of(piece, isSubject);
         if (this.simple) {
           // Each by itself: the next shot has most of them, too, and what is out of sight is not drawn.
-          this.stand(geometry, material, hurried);
+          this.stand(geometry, looks);
           this.apart.add(geometry);
           continue;
         }
-        const group = alike.get(material) ?? { hurried, geometries: [] };
-        alike.set(material, group);
-        group.geometries.push(geometry);
+        alike.set(looks, [...(alike.get(looks) ?? []), geometry]);
       }
     }
     // The graphics keep what they were given until they are told: what stands no more.
     for (const geometry of stood) if (!this.apart.has(geometry)) geometry.dispose();
-    for (const [material, { hurried, geometries }] of alike) {
+    for (const [looks, geometries] of alike) {
       const geometry = mergeGeometries(geometries);
       this.merged.push(geometry);
-      this.stand(geometry, material, hurried).castShadow = material !== materialOf('ridge', false);
+      this.stand(geometry, looks).castShadow = looks.fine !== materialOf('ridge', false);
     }
     if (feet.length > 0 && !this.simple) {
       const contact = contactOf(feet);
@@ -210,9 +218,9 @@ export class PaperScene {
     const roofs = this.simple ? [] : setup.pieces.filter(isRoof);
     this.roofed = roofs.length > 0;
     this.isIndoors = roofs.some((roof) => topAt(roof, toLocal(roof, about.xM, about.yM)) !== null);
-    this.hurry(this.hurried, this.toned);
     this.shine(0);
     this.lightLamps(setup);
+    this.hurry(this.haste);
     return true;
   }
 
@@ -229,6 +237,7 @@ export class PaperScene {
     // What comes from above falls on level ground with all its strength, and on walls with little.
     this.above.intensity = look.sky * fromAbove * 1.25;
     this.above.color.copy(skyLight.color);
+    lightQuickly({ color: sun.color, intensity: sun.intensity, from: look.from }, skyLight, this.above);
     this.colourSky(found);
   }
 
@@ -236,6 +245,8 @@ export class PaperScene {
   private lightLamps(setup: Scene): void {
     for (const lamp of this.lamps.splice(0)) this.standing.remove(lamp, lamp.target);
     const around = luxOfEv(setup.shot.light.ev100);
+    const { x, y, z } = this.sun.target.position;
+    this.isLampLit = false;
     for (const { piece, walks } of setup.things) {
       if (piece.kind !== 'lamp' || walks || this.simple || this.lamps.length === MOST_LAMPS) continue;
       const bulb = partOf(piece, 'light');
@@ -254,18 +265,20 @@ export class PaperScene {
       if (piece.pattern !== 'none') {
         light.map = patternSheet(piece.pattern);
         // Only what casts shadows has a pattern.
-        light.castShadow = !this.hurried;
+        light.castShadow = this.haste === null;
         light.shadow.mapSize.set(512, 512);
         light.shadow.bias = -0.002;
       }
+      const near = Math.hypot(piece.xM - x, piece.yM + z, piece.zM - y) < LAMP_REACH_M;
+      this.isLampLit ||= near && piece.luxAt1M > around * SEEN_LAMP[this.isIndoors ? 'inside' : 'outside'];
       this.lamps.push(light);
       this.standing.add(light, light.target);
     }
   }
 
-  private stand(geometry: BufferGeometry, fine: Material, hurried: Material): Mesh {
-    const mesh = new Mesh<BufferGeometry, Material>(geometry, fine);
-    this.looks.set(mesh, { fine, hurried });
+  private stand(geometry: BufferGeometry, looks: Looks): Mesh {
+    const mesh = new Mesh<BufferGeometry, Material>(geometry, looks.fine);
+    this.looks.set(mesh, looks);
     this.dress(mesh);
     mesh.castShadow = true;
     mesh.receiveShadow = true;
@@ -293,24 +306,32 @@ export class PaperScene {
   }
 
   /**
-   * In a hurry there are no shadows and, unless tones are asked for (`toned`), hardly any surfaces: they cost most of a
-   * frame without a graphics processor. Who is under a roof gets no light from above then.
+   * In a hurry there are no shadows and hardly any surfaces, and light is worked out at corners where no lamp is near:
+   * they cost most of a frame without a graphics processor. Who is under a roof gets no light from above then.
    */
-  hurry(hurried: boolean, toned = false): void {
+  hurry(haste: Haste | null): void {
     if (this.simple) return;
-    this.hurried = hurried;
-    this.toned = toned;
+    this.haste = haste;
+    const hurried = haste !== null;
     this.sun.castShadow = !hurried;
     this.above.castShadow = !hurried && this.roofed;
     this.above.visible = !hurried || !this.isIndoors;
     for (const lamp of this.lamps) if (lamp.map) lamp.castShadow = !hurried;
-    this.ground.material = hurried && !toned ? hurriedGround : groundMaterial;
+    this.dome?.hurry(this.pace === 'quick');
+    this.dress(this.ground);
     for (const child of this.standing.children) if (child instanceof Mesh) this.dress(child);
+  }
+
+  private get pace(): keyof Looks {
+    const { haste } = this;
+    // Tones that were asked for are shown while it moves, too.
+    if (haste === null || haste.toned) return 'fine';
+    return haste.blurred || this.isLampLit ? 'hurried' : 'quick';
   }
 
   private dress(mesh: Mesh): void {
     const looks = this.looks.get(mesh);
-    if (looks) mesh.material = this.hurried && !this.toned ? looks.hurried : looks.fine;
+    if (looks) mesh.material = looks[this.pace];
   }
 
   /** Moves whoever walks to where they are at a moment of action; whether anybody does. */

@@ -1,4 +1,5 @@
 import { BackSide, Color, Mesh, ShaderMaterial, SphereGeometry, Vector3 } from 'three';
+import { SHOWN_QUICKLY } from './quick-look';
 
 /** The sky by the height of the sun: bright blue by day, warm at the rim when it is low, nearly dark at night. */
 
@@ -41,9 +42,53 @@ function between(altitudeDeg: number): SkyLook {
 
 const RADIUS_M = 1400;
 
+const VERTEX = /* glsl */ `
+varying vec3 towards;
+void main() {
+  towards = normalize(position);
+  vec4 seen = modelViewMatrix * vec4(position, 1.0);
+  gl_Position = projectionMatrix * seen;
+}`;
+
+const SKY = /* glsl */ `
+uniform vec3 rim;
+uniform vec3 top;
+uniform vec3 sun;
+uniform float glow;
+varying vec3 towards;
+`;
+
+const FINE = /* glsl */ `${SKY}
+void main() {
+  float up = max(0.0, towards.y);
+  vec3 colour = mix(rim, top, pow(up, 0.55));
+  float near = max(0.0, dot(normalize(towards), sun));
+  colour += glow * (0.35 * pow(near, 24.0) + 0.9 * smoothstep(0.99988, 0.99994, near)) * vec3(1.0, 0.86, 0.62);
+  gl_FragColor = vec4(colour, 1.0);
+  #include <colorspace_fragment>
+}`;
+
+/** The same by roots and products alone: powers are what a sky costs without a graphics processor. */
+const QUICK = /* glsl */ `${SKY}
+${SHOWN_QUICKLY}
+void main() {
+  float half_ = sqrt(max(0.0, towards.y));
+  // Between the square root and the next power: near enough to 0.55.
+  float share = half_ * (0.8 + 0.2 * half_);
+  float near = max(0.0, dot(normalize(towards), sun));
+  float third = near * near * near;
+  float sixth = third * third;
+  float twelfth = sixth * sixth;
+  vec3 colour = mix(rim, top, share)
+    + glow * (0.35 * twelfth * twelfth + 0.9 * smoothstep(0.99988, 0.99994, near)) * vec3(1.0, 0.86, 0.62);
+  gl_FragColor = vec4(shown(colour), 1.0);
+}`;
+
 /** A dome about the camera: paler towards the rim, bright about the sun. */
 export class SkyDome {
-  readonly mesh: Mesh;
+  readonly mesh: Mesh<SphereGeometry, ShaderMaterial>;
+  private readonly fine: ShaderMaterial;
+  private readonly quick: ShaderMaterial;
   private readonly uniforms = {
     rim: { value: new Color() },
     top: { value: new Color() },
@@ -52,34 +97,9 @@ export class SkyDome {
   };
 
   constructor() {
-    const material = new ShaderMaterial({
-      uniforms: this.uniforms,
-      side: BackSide,
-      depthWrite: false,
-      fog: false,
-      vertexShader: /* glsl */ `
-varying vec3 towards;
-void main() {
-  towards = normalize(position);
-  vec4 seen = modelViewMatrix * vec4(position, 1.0);
-  gl_Position = projectionMatrix * seen;
-}`,
-      fragmentShader: /* glsl */ `
-uniform vec3 rim;
-uniform vec3 top;
-uniform vec3 sun;
-uniform float glow;
-varying vec3 towards;
-void main() {
-  float up = max(0.0, towards.y);
-  vec3 colour = mix(rim, top, pow(up, 0.55));
-  float near = max(0.0, dot(normalize(towards), sun));
-  colour += glow * (0.35 * pow(near, 24.0) + 0.9 * smoothstep(0.99988, 0.99994, near)) * vec3(1.0, 0.86, 0.62);
-  gl_FragColor = vec4(colour, 1.0);
-  #include <colorspace_fragment>
-}`,
-    });
-    this.mesh = new Mesh(new SphereGeometry(RADIUS_M, 24, 16), material);
+    this.fine = this.painted(FINE);
+    this.quick = this.painted(QUICK);
+    this.mesh = new Mesh<SphereGeometry, ShaderMaterial>(new SphereGeometry(RADIUS_M, 24, 16), this.fine);
     this.mesh.frustumCulled = false;
     this.mesh.renderOrder = 2;
     // It goes with whoever looks.
@@ -88,6 +108,22 @@ void main() {
       this.mesh.updateMatrixWorld();
       this.mesh.modelViewMatrix.multiplyMatrices(camera.matrixWorldInverse, this.mesh.matrixWorld);
     };
+  }
+
+  /** Painted with as little as its look allows, or as it should be. */
+  hurry(quick: boolean): void {
+    this.mesh.material = quick ? this.quick : this.fine;
+  }
+
+  private painted(fragmentShader: string): ShaderMaterial {
+    return new ShaderMaterial({
+      uniforms: this.uniforms,
+      side: BackSide,
+      depthWrite: false,
+      fog: false,
+      vertexShader: VERTEX,
+      fragmentShader,
+    });
   }
 
   /** `from`: towards the sun; null: it is not seen. */
