@@ -1,8 +1,10 @@
 /** While questions keep coming the worker rests so many times as long as it worked, but no longer than this, ms. */
-const RESTS = 2;
-const MOST_REST_MS = 150;
+const RESTS = 6;
+const MOST_REST_MS = 350;
+/** No other question came for so long, ms: the hand rests, and wants to know. */
+const QUIET_MS = 70;
 
-const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Answers to questions that come faster than they can be answered: while one is worked on only the latest waits. */
 export class Latest<Question extends object, Answer> {
@@ -53,10 +55,19 @@ export class Latest<Question extends object, Answer> {
         if (!this.closed) this.problem = (error as Error).message;
       }
       tell(answered);
-      // Something is being dragged: the hand wants the processor more than half an answer.
-      if (this.waiting !== null) await rest(Math.min(MOST_REST_MS, RESTS * (performance.now() - fromMs)));
+      if (this.waiting !== null) await this.rest(Math.min(MOST_REST_MS, RESTS * (performance.now() - fromMs)));
     }
     this.busy = false;
+  }
+
+  /** Something is being dragged: the hand wants the processor more than half an answer, until it holds still. */
+  private async rest(ms: number): Promise<void> {
+    const untilMs = performance.now() + ms;
+    for (let left = ms; left > 0; left = untilMs - performance.now()) {
+      const asked = this.waiting;
+      await pause(Math.min(QUIET_MS, left));
+      if (this.waiting === asked) return;
+    }
   }
 
   /**

@@ -75,7 +75,8 @@
     replaceState(takesHref(shoot.id, shotId), {});
   }
   function turnTo(word: Word) {
-    folded = word === open ? !folded : true;
+    // On a phone the log is counted on its stage; all else begins with what lies under its word.
+    folded = word === open ? !folded : word === 'log';
     open = word;
   }
   function look(id: string, word: Word) {

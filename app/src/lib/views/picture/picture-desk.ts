@@ -51,6 +51,9 @@ class Kept {
 const REST_MS = 200;
 /** While it plays each frame may take so long, ms: sixteen a second. */
 const PLAYED_MS = 62;
+/** While something is dragged the page wants the processor, too: each may take so long, and the next waits, ms. */
+const DRAGGED_MS = 36;
+const DRAGGED_APART_MS = 50;
 const COARSEST = 0.3;
 /** What comes sooner than this after the frame before is one of many, ms. */
 const HURRY_MS = 250;
@@ -109,7 +112,8 @@ export class PictureDesk {
     await film.drawn();
     this.lastMs = performance.now();
     const tookMs = this.lastMs - from;
-    if (moving) this.hold(tookMs);
+    if (moving) this.hold(tookMs, message.playing ? PLAYED_MS : DRAGGED_MS);
+    if (hurried && !message.playing) await new Promise((resolve) => setTimeout(resolve, DRAGGED_APART_MS - tookMs));
     this.rest = setTimeout(() => (hurried ? this.settle() : this.refine(more)), REST_MS);
     return tookMs;
   }
@@ -160,9 +164,9 @@ export class PictureDesk {
   }
 
   /** Coarser where a frame takes too long, finer again where there is room. */
-  private hold(tookMs: number): void {
-    if (tookMs > PLAYED_MS) this.finest = Math.max(COARSEST, this.finest * 0.85);
-    else if (tookMs < PLAYED_MS * 0.8) this.finest = Math.min(1, this.finest * 1.06);
+  private hold(tookMs: number, mostMs: number): void {
+    if (tookMs > mostMs) this.finest = Math.max(COARSEST, this.finest * 0.85);
+    else if (tookMs < mostMs * 0.8) this.finest = Math.min(1, this.finest * 1.06);
   }
 
   /** A few looks more; when there are enough, time to get ready for what moves. */

@@ -10,7 +10,10 @@
   const track = $derived.by(() => {
     const every = Math.ceil(samples.count / MOST_DRAWN);
     const rows = Array.from({ length: Math.ceil(samples.count / every) }, (_, k) => k * every);
-    return [...rows, samples.count - 1].map((i) => `${view.x(samples.xM[i])},${view.y(samples.yM[i])}`).join(' ');
+    // Tenths of a pixel are all that is seen, and soon read.
+    const tenth = (px: number) => Math.round(px * 10) / 10;
+    const points = [...rows, samples.count - 1];
+    return points.map((i) => `${tenth(view.x(samples.xM[i]))},${tenth(view.y(samples.yM[i]))}`).join(' ');
   });
 
   /** Ticks at even times, square to the path: close together where the camera is slow; of a long shot so many. */
