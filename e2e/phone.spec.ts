@@ -36,3 +36,32 @@ test('every screen and all that lies under its words is as wide as a phone', asy
   }
   expect(faults).toEqual([]);
 });
+
+test('a word of Takes opens what lies under it; pressed again it folds it away, and where there is room nothing is folded', async ({
+  page,
+}) => {
+  await page.goto('/shoot/first-flush/takes?shot=shot-rows');
+  const words = page.getByRole('group', { name: 'More of these takes' });
+  const lies = (name: string) => words.getByRole('button', { name, exact: true });
+  for (const [word, seen] of [
+    ['Motion', page.getByRole('button', { name: 'Record with this phone' })],
+    ['Footage', page.getByRole('button', { name: 'Open a clip' })],
+    ['My hands', page.getByText('As the body goes, before the rig takes its share.')],
+    ['Report', page.getByRole('button', { name: 'Print it' })],
+  ] as const) {
+    await lies(word).tap();
+    await expect(seen.first()).toBeInViewport();
+  }
+  await lies('Report').tap();
+  await expect(page.getByRole('button', { name: 'Print it' })).toBeHidden();
+  // The log is counted on its stage: the list of shots lies folded until it is asked for.
+  await lies('Log').tap();
+  await expect(page.getByRole('heading', { name: 'All shots' })).toBeHidden();
+  await lies('Log').tap();
+  await expect(page.getByRole('heading', { name: 'All shots' })).toBeInViewport();
+
+  await page.goto('/shoot/first-flush/shot/shot-rows/rehearse');
+  await page.getByRole('button', { name: 'Practise', exact: true }).tap();
+  await expect(page.getByRole('button', { name: 'Ghost of the plan' })).toBeInViewport();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeInViewport();
+});

@@ -4,14 +4,20 @@
     label: string;
     words: { word: Word; name: string }[];
     open: Word;
+    /** On a phone: what lies under the open word is folded away, or not; pressing the word again turns that about. */
+    folded?: boolean;
     onopen: (word: Word) => void;
   }
-  let { label, words, open, onopen }: Props = $props();
+  let { label, words, open, folded, onopen }: Props = $props();
 </script>
 
 <div class="bar-of-words" role="group" aria-label={label}>
   {#each words as { word, name } (word)}
-    <button aria-pressed={open === word} onclick={() => onopen(word)}>{name}</button>
+    <button
+      aria-pressed={open === word}
+      class={{ folds: open === word && folded !== undefined, folded }}
+      onclick={() => onopen(word)}>{name}</button
+    >
   {/each}
 </div>
 
@@ -40,6 +46,25 @@
     box-shadow: inset 0 -3px 0 var(--subject);
     color: var(--ink);
     font-weight: 650;
+  }
+  /* What pressing it again would do. */
+  @media (max-width: 799px) {
+    .folds {
+      position: relative;
+    }
+    .folds::after {
+      content: '';
+      position: absolute;
+      top: 0.3rem;
+      left: calc(50% - 0.3rem);
+      border: 0.3rem solid transparent;
+      border-top-color: currentColor;
+    }
+    .folds.folded::after {
+      top: 0;
+      border-top-color: transparent;
+      border-bottom-color: currentColor;
+    }
   }
   @media (pointer: coarse) {
     button {

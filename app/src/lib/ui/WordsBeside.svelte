@@ -16,14 +16,30 @@
     beside: Snippet;
   }
   let { label, words, open, folded, onopen, scrolls = false, large, beside }: Props = $props();
+
+  /** Where a phone is high enough for both, nothing is folded: so much room below the large part is worth it, px. */
+  const WORTH_PX = 150;
+  let largePart: HTMLDivElement | undefined = $state();
+  let windowPx = $state(0);
+  let largePx = $state(0);
+  let barPx = $state(0);
+  const roomPx = $derived(windowPx - (largePart?.offsetTop ?? 0) - largePx - barPx - 16);
+  const roomy = $derived(roomPx >= WORTH_PX);
 </script>
 
+<svelte:window bind:innerHeight={windowPx} />
 <main class="screen">
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="large" tabindex={scrolls ? 0 : undefined}>{@render large()}</div>
+  <div class="large" tabindex={scrolls ? 0 : undefined} bind:this={largePart} bind:offsetHeight={largePx}>
+    {@render large()}
+  </div>
   <div class="right">
-    <WordBar {label} {words} {open} {onopen} />
-    <div class="words" class:folded>{@render beside()}</div>
+    <div bind:offsetHeight={barPx}>
+      <WordBar {label} {words} {open} folded={roomy ? undefined : folded} {onopen} />
+    </div>
+    <div class="words" class:folded={folded && !roomy} style:--room={folded && roomy ? `${roomPx}px` : null}>
+      {@render beside()}
+    </div>
   </div>
 </main>
 
@@ -73,6 +89,9 @@
       padding-bottom: 0.4rem;
       border-top: 1px solid var(--hairline);
       background: var(--paper);
+    }
+    .words {
+      max-height: var(--room, none);
     }
     .words.folded {
       display: none;
