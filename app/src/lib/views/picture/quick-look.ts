@@ -85,7 +85,7 @@ varying vec2 onGrain;
 varying float deepM;
 ${SHOWN_QUICKLY}
 void main() {
-  vec3 colour = lit * (0.7 + 0.6 * texture2D(grain, onGrain).r);
+  vec3 colour = lit * (0.6 + 0.4 * texture2D(grain, onGrain).r + 0.4 * texture2D(grain, onGrain.yx * 5.3).r);
   float far = smoothstep(${LIGHT.hazeFromM.toFixed(1)}, ${LIGHT.hazeToM.toFixed(1)}, deepM);
   gl_FragColor = vec4(shown(mix(colour, haze, far)), 1.0);
 }
