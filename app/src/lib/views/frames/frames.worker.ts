@@ -25,9 +25,9 @@ const worker: FramesWorker = {
     const { shotId, rows, widthPx, dim } = FramesQuestionSchema.parse(message);
     film ??= new ShotFilm(software, false);
     film.draw(kept.shoot, kept.shot(shotId), rows, widthPx, dim);
-    return new Blob([bitmapFile(film.pixels(), widthPx, film.canvas.height / rows.length, rows.length)], {
-      type: 'image/bmp',
-    });
+    const heightPx = film.canvas.height / rows.length;
+    // Another question may be drawn meanwhile.
+    return new Blob([bitmapFile(await film.pixels(), widthPx, heightPx, rows.length)], { type: 'image/bmp' });
   },
   async video(message, onStep) {
     const question = VideoQuestionSchema.parse(message);

@@ -37,12 +37,25 @@ export class ShotFilm {
     );
   }
 
-  /** What was just drawn: red, green, blue and opacity of each pixel, the lowest row first. */
-  pixels(): Uint8Array {
+  /**
+   * What was just drawn: red, green, blue and opacity of each pixel, the lowest row first. It is asked for at once and
+   * fetched when it is there: what is drawn meanwhile changes nothing of it.
+   */
+  async pixels(): Promise<Uint8Array> {
     const { width, height } = this.canvas;
     const pixels = new Uint8Array(4 * width * height);
     const gl = this.canvas.getContext('webgl2');
-    gl?.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, pixels);
+    if (!gl || gl.isContextLost()) throw new RangeError('The browser’s graphics are gone.');
+    const taken = gl.createBuffer();
+    gl.bindBuffer(gl.PIXEL_PACK_BUFFER, taken);
+    gl.bufferData(gl.PIXEL_PACK_BUFFER, pixels.length, gl.STREAM_READ);
+    gl.readPixels(0, 0, width, height, gl.RGBA, gl.UNSIGNED_BYTE, 0);
+    gl.bindBuffer(gl.PIXEL_PACK_BUFFER, null);
+    await this.film.drawn();
+    gl.bindBuffer(gl.PIXEL_PACK_BUFFER, taken);
+    gl.getBufferSubData(gl.PIXEL_PACK_BUFFER, 0, pixels);
+    gl.bindBuffer(gl.PIXEL_PACK_BUFFER, null);
+    gl.deleteBuffer(taken);
     return pixels;
   }
 
