@@ -139,6 +139,54 @@ test('the last change survives a tab that is gone 0.3 s later, undo survives it 
   await expect(duration).toHaveValue('12 s');
 });
 
+test('what the store of an earlier version kept is there, with its undo and its earlier states', async ({ page }) => {
+  const shoot = { ...(JSON.parse(demo) as Record<string, unknown>), id: 'old', name: 'As it was' };
+  await page.goto('/api/health');
+  // Version 3 of the store, as its library numbers it, with rows as they were written then.
+  await page.evaluate(
+    (now) =>
+      new Promise<void>((resolve, reject) => {
+        const asked = indexedDB.open('gentle-arc', 30);
+        asked.onerror = () => reject(asked.error ?? new Error('no store'));
+        asked.onupgradeneeded = () => {
+          const store = asked.result;
+          store.createObjectStore('shoots', { keyPath: 'id' }).createIndex('savedAtMs', 'savedAtMs');
+          store.createObjectStore('photos', { keyPath: 'shootId' });
+          store.createObjectStore('undos', { keyPath: 'shootId' });
+          store.createObjectStore('states', { keyPath: ['shootId', 'atMs'] }).createIndex('shootId', 'shootId');
+        };
+        asked.onsuccess = () => {
+          const work = asked.result.transaction(['shoots', 'undos', 'states'], 'readwrite');
+          const named = (name: string) => ({ ...now, name });
+          work.objectStore('shoots').put({ id: 'old', savedAtMs: 1, rev: 'one', shoot: now });
+          work.objectStore('undos').put({ shootId: 'old', rev: 'one', past: [named('Before')], future: [] });
+          work.objectStore('states').put({ shootId: 'old', atMs: Date.now(), shoot: named('First of all') });
+          work.oncomplete = () => {
+            asked.result.close();
+            resolve();
+          };
+        };
+      }),
+    shoot,
+  );
+  await page.goto('/');
+  await page.getByRole('link', { name: /^As it was/ }).click();
+  const name = page.getByLabel(NAME);
+  await expect(name).toHaveValue('As it was');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(name).toHaveValue('Before');
+  await page.getByRole('button', { name: 'View', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Go back to…' }).click();
+  await page
+    .getByRole('button', { name: /^Go back to today/ })
+    .last()
+    .click();
+  await expect(name).toHaveValue('First of all');
+  await page.waitForTimeout(300);
+  await page.reload();
+  await expect(name).toHaveValue('First of all');
+});
+
 test('without a store the demo opens, and what is made is said to be lost with the tab and offered as a file', async ({
   page,
 }) => {
