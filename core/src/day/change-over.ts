@@ -44,7 +44,8 @@ export function gearChange(
     const mountMin = USUAL_RIGS[to.rigKind].mountMin;
     const logged = learnedFrom(shoot.log).changeMin.get(byRig(to.rigId));
     // A camera that is built into its rig has nothing to be put on.
-    if (logged) add(logged.middle, `onto ${to.rigName}, as logged ${logged.count} times`);
+    if (logged)
+      add(logged.middle, `onto ${to.rigName}, as logged ${logged.count === 1 ? 'once' : `${logged.count} times`}`);
     else if (to.builtIn) add(mountMin, `${to.rigName} unpacked`);
     else add(mountMin + (refits?.camera.minutes ?? 0), `onto ${to.rigName}${redo('camera')}`);
     if (last && !sameLens) add(LENS_BETWEEN_MIN, `${to.lensName} on meanwhile`);

@@ -1,4 +1,4 @@
-import { sayMinutes, type Shoot, trim } from '../model';
+import { sayCount, sayMinutes, type Shoot, trim } from '../model';
 import type { DayCase } from './day-problem';
 import type { DayPlan } from './day-plan';
 import { flightMin } from './shot-work';
@@ -43,7 +43,7 @@ export function powerPlan(given: DayCase, plan: DayPlan): PowerOf[] {
     const charges = plan.power.filter((row) => row.forId === forId && row.what === 'charged').length;
     const count = packs?.count ?? null;
     const short = count !== null && count + charges < needs;
-    const batteries = `${needs} ${needs === 1 ? 'battery' : 'batteries'} of ${sayMinutes(lastsS)}`;
+    const batteries = `${sayCount(needs, 'battery', 'batteries')} of ${sayMinutes(lastsS)}`;
     const head = `${name} runs for ${sayMinutes(useS)}: ${batteries}`;
     const charged = charges === 1 ? 'once' : `${charges} times`;
     const there =
@@ -79,7 +79,7 @@ export function cardWords({ shoot }: DayCase, plan: DayPlan): { gigabytes: numbe
     short,
     said:
       `All tries come to ${trim(gigabytes, gigabytes < 10 ? 1 : 0)} GB: ` +
-      `${needs} ${needs === 1 ? 'card' : 'cards'} of ${trim(each, 0)} GB; ` +
+      `${sayCount(needs, 'card')} of ${trim(each, 0)} GB; ` +
       `there ${count === 1 ? 'is' : 'are'} ${count}.` +
       (short ? ' Bring more, or copy and check one before it is used again.' : ''),
   };

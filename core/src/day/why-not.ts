@@ -1,4 +1,4 @@
-import { sayClock, sayMinutes, type Shoot } from '../model';
+import { sayClock, sayCount, sayMinutes, type Shoot } from '../model';
 import type { DayCase } from './day-problem';
 import { whoDoes } from './hands';
 import type { Recorder, Undone } from './day-numbers';
@@ -77,8 +77,9 @@ export function whyNot(
   const lengths = windows.flatMap((toS, i) => (i % 2 ? [toS - windows[i - 1]] : []));
   if (why === 'short')
     return (
-      `${tries} tries take ${sayMinutes(takesS)}; ${light.what} with all it needs lasts ` +
-      `${sayMinutes(Math.max(...lengths))} at a stretch: plan fewer tries.`
+      `${tries === 1 ? 'One try takes' : `${tries} tries take`} ${sayMinutes(takesS)}; ${light.what} with all it needs ` +
+      `lasts ${sayMinutes(Math.max(...lengths))} at a stretch: ` +
+      `${tries === 1 ? 'loosen what it asks for, or give it less time' : 'plan fewer tries'}.`
     );
   const instead = insteadOf.length > 0 ? ` It would fit in the place of ${insteadOf.join(', ')}.` : '';
   if (why === 'battery') return `${tooEmpty(given, work)}${instead}`;
@@ -120,9 +121,9 @@ function tooEmpty({ shoot, powerIds, problem }: DayCase, work: ShotWork): string
     if (each === 0) return `One try runs ${sayMinutes(unitS)}; a battery of ${name} lasts ${sayMinutes(lastsS)}.`;
     if (each * unitS * count < useS)
       return (
-        `Its ${work.tries} tries run ${name} for ${sayMinutes(useS)}; ` +
+        `Its ${sayCount(work.tries, 'try', 'tries')} ${work.tries === 1 ? 'runs' : 'run'} ${name} for ${sayMinutes(useS)}; ` +
         `${count === 1 ? 'the battery lasts' : `${count} batteries last`} ` +
-        `${each * count} tries: plan fewer, or bring ${Math.ceil(useS / unitS / each) - count} more.`
+        `${sayCount(each * count, 'try', 'tries')}: plan fewer, or bring ${Math.ceil(useS / unitS / each) - count} more.`
       );
   }
   return `No battery is charged in time for it${shoot.day.chargers === 0 ? '; there is no charger' : ''}.`;

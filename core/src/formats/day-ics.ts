@@ -1,3 +1,4 @@
+import { sayCount } from '../model';
 import { momentOf } from '../light';
 import type { PlannedDay } from '../day';
 import { Refusal } from './refusal';
@@ -41,7 +42,7 @@ export function writeDayIcs({ given, plan }: PlannedDay): string {
         entry.endS,
         `${entry.number} ${entry.name}`,
         [
-          `${entry.work.rigName}, ${entry.work.lensName}, ${entry.work.focalLengthMm} mm; about ${entry.tries} tries.`,
+          `${entry.work.rigName}, ${entry.work.lensName}, ${entry.work.focalLengthMm} mm; about ${sayCount(entry.tries, 'try', 'tries')}.`,
           ...entry.reasons,
           ...entry.notes,
         ].join('\n'),

@@ -256,6 +256,7 @@ export {
   parseMass,
   parseMm,
   parseSpeed,
+  sayCount,
   sayExactLength,
   sayExactMass,
   sayExactMm,

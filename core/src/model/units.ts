@@ -127,6 +127,10 @@ export function trim(value: number, decimals: number): string {
   return short === '-0' ? '0' : short.replace('-', '−');
 }
 
+/** So many of something in words: 1 shot, 2 shots, 3 batteries. */
+export const sayCount = (count: number, one: string, many = `${one}s`): string =>
+  `${count} ${count === 1 ? one : many}`;
+
 /** A moment of inertia in words. */
 export const sayInertia = (kgM2: number, units: Units): string =>
   units === 'metric' ? `${trim(kgM2, 3)} kg m²` : `${trim(kgM2 / (16 * KG_PER_OUNCE) / M_PER_FOOT ** 2, 2)} lb ft²`;

@@ -4,7 +4,7 @@
  * @example
  * scoreTry(plannedFilm(scene), path, 'metric').said; // what to do differently next time
  */
-export { type Count, countOf, type Cue, pacesOf } from './count';
+export { type Count, countOf, type Cue, ON_FOOT, pacesOf } from './count';
 export { fullAt } from './phases';
 
 export { type Marks, marksOf } from './marks';

@@ -44,7 +44,10 @@ export interface EdgeSubject {
   name: string;
   /** It is a person or an animal, or something that goes. */
   goes: boolean;
-  /** Middle of the part that the shot is after: frame widths right of the centre and up, and frame heights up. */
+  /**
+   * Middle of the part that the shot is after: frame widths right of the centre and up, and frame heights up; zeros when
+   * it is not before the lens.
+   */
   u: number;
   w: number;
   v: number;
@@ -159,16 +162,18 @@ function subjectAt({ scene, samples }: Told, row: number, from: number, to: numb
     samples.subjectXM[to] - samples.subjectXM[from],
     samples.subjectYM[to] - samples.subjectYM[from],
   );
+  // What is beside or behind the lens has no place in the picture.
+  const ahead = out.depthM > 0;
   const figureM = subject.kind === 'figure' && part.id === WHOLE ? subject.heightM : STANDING_M;
   const share = figureShare(figureM, samples.subjectDistanceM[row], samples.focalLengthMm[row], samples.frameHeightMm);
   return {
     id: subject.id,
     name: subject.name,
     goes: LOOKS.has(PIECE_KINDS[subject.kind].group),
-    u: out.u,
-    w: out.w,
-    v: out.w * aspect,
-    shown: out.depthM > 0 && Math.abs(out.u) <= 0.5 && Math.abs(out.w * aspect) <= 0.5,
+    u: ahead ? out.u : 0,
+    w: ahead ? out.w : 0,
+    v: ahead ? out.w * aspect : 0,
+    shown: ahead && Math.abs(out.u) <= 0.5 && Math.abs(out.w * aspect) <= 0.5,
     share,
     size: shotSize(share),
     bearingDeg,

@@ -1,4 +1,4 @@
-import { type Build, type Kit, type Part, type Placed, sayMm, type Units } from '../model';
+import { type Build, type Kit, type Part, type Placed, sayCount, sayMm, type Units } from '../model';
 import { fact, type Fact } from './fact';
 
 /** Things that hold other things inside them: heads, cages, shades, bags. */
@@ -37,7 +37,7 @@ export function overlapsOf(build: Build, kit: Pick<Kit, 'parts'>): { one: string
 export function overlapFact(build: Build, kit: Pick<Kit, 'parts'>, units: Units): Fact[] {
   const [worst, ...more] = overlapsOf(build, kit);
   if (!worst) return [];
-  const others = more.length > 0 ? `, and ${more.length} more ${more.length === 1 ? 'pair' : 'pairs'}` : '';
+  const others = more.length > 0 ? `, and ${sayCount(more.length, 'more pair')}` : '';
   return [
     fact(
       'overlapMm',

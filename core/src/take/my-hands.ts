@@ -1,7 +1,7 @@
 import { type Middle, middleWithInterval } from '../day';
-import type { Gait, Rig } from '../model';
+import { type Gait, type Rig, sayCount } from '../model';
 import { type Comparison } from './compare/compare';
-import { mean } from './compare/held';
+import { mean } from './compare/mean';
 import { tremorBesidePlan } from './compare/judge-steadiness';
 import { inBand, powerSpectrum, strongest } from './recorded/spectrum';
 import { BOB_BAND_HZ } from './recorded/taken';
@@ -114,5 +114,5 @@ export function ownGait(hands: MyHands, like: Gait, id: string, who: string): Ga
 /** What a person can rely on, in a sentence. */
 export const sureWords = ({ count, low, high, sure }: Middle, say: (value: number) => string): string =>
   count < 3
-    ? `of ${count} ${count === 1 ? 'recording' : 'recordings'}: a first guess`
-    : `${say(low)} to ${say(high)}, ${Math.round(sure * 100)}% sure of ${count} recordings`;
+    ? `of ${sayCount(count, 'recording')}: a first guess`
+    : `${say(low)} to ${say(high)}, ${Math.round(sure * 100)}% sure of ${sayCount(count, 'recording')}`;

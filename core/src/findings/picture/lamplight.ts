@@ -1,6 +1,6 @@
 import { define, type FindingKinds } from '../definition';
 import { seconds, type FindingOf } from '../finding';
-import { type Lamp, trim } from '../../model';
+import { type Lamp, sayCount, trim } from '../../model';
 import { daylightKlx, evOfLux, throughShare, sideOfLight, sideWords } from '../../light';
 import { exposureTimeS } from '../../optics';
 import { lampLights, litShare, type LampLight, type Picture, skyShare } from '../../image';
@@ -183,13 +183,13 @@ function battery({ scene, samples }: Picture, lamp: Lamp, i: number): Found[] {
     {
       id: numbered('lamp.battery', i),
       grade: 'ripple',
-      sentence: `One take lasts ${trim(minutes, 0)} minutes and the battery of ${lamp.name} about ${trim(lamp.runMin, 0)}.`,
+      sentence: `One take lasts ${sayCount(Math.round(minutes), 'minute')} and the battery of ${lamp.name} about ${trim(lamp.runMin, 0)}.`,
       reason: 'Many lamps dim before they go out: a mains lead, or a fresh battery for each take.',
       screenS: samples.screenS[samples.count - 1],
       value: minutes,
       limit: lamp.runMin,
       unit: 'min',
-      said: `${trim(minutes, 0)} minutes`,
+      said: sayCount(Math.round(minutes), 'minute'),
       measure: 'battery of a lamp',
     },
   ];

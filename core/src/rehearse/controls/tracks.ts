@@ -1,4 +1,4 @@
-import { type Practice, type StickLayout, trim, type Units, sayLength } from '../../model';
+import { type Practice, sayCount, type StickLayout, trim, type Units, sayLength } from '../../model';
 import type { Film } from '../../motion';
 import { ringAtDeg } from '../../optics';
 import { optionWords, AimSchema } from '../../model';
@@ -191,7 +191,7 @@ export function controlsOf(film: Film, practice: Practice, units: Units): Contro
           const at = Math.min(count - 1, Math.round(atS * rateHz));
           for (let i = at; i < Math.min(count, at + 8); i += 1) feet[i] = foot === 'left' ? -1 : 1;
         }
-        add('feet', `Feet, ${falls.length} steps`, 'feet', feet, 'a step');
+        add('feet', `Feet, ${sayCount(falls.length, 'step')}`, 'feet', feet, 'a step');
       }
       const heights = column(planAt(filmed, 'zM'));
       const { rows, most } = effort(heights, rateHz);

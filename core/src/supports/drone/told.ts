@@ -8,6 +8,7 @@ import {
   shotDurationS,
   trim,
   type Units,
+  sayCount,
 } from '../../model';
 import { sayWind } from '../wind';
 import { batteriesFor, droneFlight, flightMinutes } from './statics';
@@ -104,7 +105,7 @@ function batteries(shots: readonly Shot[], enduranceMin: number): Fact[] {
   const few = Number.isFinite(count);
   const label = `Batteries for ${shots.length === 1 ? 'its shot' : `its ${shots.length} shots`}`;
   const said = few
-    ? `${count}, for about ${trim(minutes, 0)} minutes in the air`
+    ? `${count}, for about ${sayCount(Math.round(minutes), 'minute')} in the air`
     : enduranceMin === 0
       ? 'no number of them: it does not fly'
       : 'no number of them: none lasts for take-off and landing';

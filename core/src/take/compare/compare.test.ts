@@ -40,7 +40,9 @@ describe.each(shots)('a take of a $kind', ({ film }) => {
     const found = compared(film, recorded(film));
     expect(found.differences).toEqual([]);
     expect(found.said).toMatch(/^As planned/);
-    expect(found.smoothness.take).toEqual(found.smoothness.plan);
+    const [plan, take] = [found.smoothness.plan, found.smoothness.take];
+    expect(take.spectralArcLength ?? 0).toBeCloseTo(plan.spectralArcLength ?? 0, 6);
+    expect(take.logDimensionlessJerk ?? 0).toBeCloseTo(plan.logDimensionlessJerk ?? 0, 6);
   });
 
   it('that was recorded from earlier or later on is laid where it belongs, and nothing is said of that', () => {
@@ -199,7 +201,7 @@ describe('the end of a take', () => {
     const [bob] = compared(film, record).differences;
     expect(bob.id).toBe('bob');
     expect(bob.measured).toBeCloseTo(40, -1);
-    expect(bob.sentence).toMatch(/1\.[789]\d* steps a second/);
+    expect(bob.sentence).toMatch(/1\.[789]\d* (steps|times) a second/);
   });
 
   it('says rates at the plan’s pace where the whole was slower, so that advice does not contradict itself', () => {

@@ -30,6 +30,8 @@ export interface Comparison {
 
 /** A pace that differs by less is nobody’s fault. Common practice, no published source. */
 const FREE_PACE = 0.05;
+/** Nor is one that nobody could count, s: a recording tells no finer when it began and ended. */
+const FREE_PACE_S = 0.1;
 
 /** Holds a recording against the plan of its shot. */
 export function compareTake(film: Film, taken: Taken, aligned: Alignment = align(film, taken)): Comparison {
@@ -65,6 +67,7 @@ function paceOf({ aligned, film }: Held): Difference[] {
   if (aligned.by !== 'motion' || Math.abs(off) < FREE_PACE) return [];
   const { filmed } = film;
   const plannedS = filmed.tS[filmed.count - 1];
+  if (Math.abs(off) * plannedS < FREE_PACE_S) return [];
   const slower = off > 0;
   return [
     {

@@ -3,6 +3,9 @@ import type { Film } from '../../motion';
 import { evenly } from '../../rehearse';
 import type { Alignment } from '../recorded/align';
 import { inBand } from '../recorded/spectrum';
+import { mean } from './mean';
+import { turnedEvenly } from '../recorded/turned';
+import { layBearings, planAtBeat, turnedIn } from './beside-plan';
 import { BOB_BAND_HZ, SWAY_BAND_HZ, type Taken, type TakenColumn } from '../recorded/taken';
 
 /** Rows a second at which plan and take are held against each other, and at most how many. */
@@ -83,10 +86,14 @@ export function hold(film: Film, taken: Taken, aligned: Alignment): Held {
       return [key, column && evenly(takeS, column, rateHz, count)];
     }),
   ) as Held['take'];
+  const turned = turnedIn(taken);
+  if (turned) Object.assign(take, turnedEvenly(takeS, turned, rateHz, count));
   const [startRow, endRow] = [takeS[0], takeS[taken.count - 1]].map((s) => s * rateHz);
   const recordedFrom = Math.min(last, Math.max(0, Math.ceil(startRow - 1e-6)));
   const recordedTo = Math.max(first, Math.min(count - 1, Math.floor(endRow + 1e-6)));
-  if (take.panDeg && !taken.northKnown) onPlansBearing(take.panDeg, planned(filmed.panDeg));
+  const [planTurned, takeTurned] = [turnedIn(plan), turnedIn(take)];
+  if (planTurned && takeTurned) layBearings(planTurned, takeTurned, taken.northKnown);
+  else if (take.panDeg && !taken.northKnown) onPlansBearing(take.panDeg, planned(filmed.panDeg));
   for (const key of Object.keys(plan) as TakenColumn[]) {
     const [planned, column] = [plan[key], take[key]];
     if (!planned || !column) continue;
@@ -104,6 +111,13 @@ export function hold(film: Film, taken: Taken, aligned: Alignment): Held {
       const heading = ((bearing?.[i] ?? 0) * Math.PI) / 180;
       return v * Math.cos(heading) - y[i] * Math.sin(heading);
     });
+  }
+  if (!take.zM && take.bobM && aligned.by !== 'nothing') {
+    // Sensors feel what the plan does at that beat as well.
+    const beat = planAtBeat(plan, rateHz, stretch);
+    const without = (column: Float64Array, own: Float64Array) => column.map((v, i) => v - own[i]);
+    take.bobM = without(take.bobM, beat.bobM);
+    take.swayM &&= without(take.swayM, beat.swayM);
   }
   const focal = mean(filmed.focalLengthMm);
   return {
@@ -135,9 +149,6 @@ function onPlansBearing(pan: Float64Array, plan: Float64Array): void {
   const middle = off[off.length >> 1];
   for (let i = 0; i < pan.length; i += 1) pan[i] += middle;
 }
-
-export const mean = (column: Float64Array): number =>
-  column.reduce((sum, v) => sum + v, 0) / Math.max(1, column.length);
 
 /** Change a second over the rows about each, smoothed over `smoothS`. */
 export function rateOf(column: Float64Array, rateHz: number, smoothS = 0.12): Float64Array {

@@ -1,7 +1,10 @@
 import { trim } from '../../model';
+import { turnedFromPlan, turnedIn } from './beside-plan';
 import type { Difference, Held } from './held';
 import { smoothed } from '../../motion';
-import { mean, planS, rateOf } from './held';
+import { ON_FOOT } from '../../rehearse';
+import { planS, rateOf } from './held';
+import { mean } from './mean';
 import { bandRms, powerSpectrum, strongest } from '../recorded/spectrum';
 import { BOB_BAND_HZ, type Taken, TREMOR_BAND_HZ, tremorOfAngles } from '../recorded/taken';
 
@@ -147,7 +150,8 @@ function bobOf(held: Held): Difference[] {
   if (widths < FREE.bobWidths || measured < 1.25 * planned) return [];
   const spectrum = powerSpectrum(take.subarray(first, last + 1), held.rateHz, 6);
   const beat = spectrum ? strongest(spectrum, ...BOB_BAND_HZ) : null;
-  const steps = beat && beat.share > 0.5 ? ` at ${trim(beat.hz, 1)} steps a second` : '';
+  const walked = ON_FOOT.has(held.film.scene.rig.kind);
+  const beats = beat && beat.share > 0.5 ? beatWords(trim(beat.hz, 1), walked) : '';
   return [
     {
       id: 'bob',
@@ -156,12 +160,21 @@ function bobOf(held: Held): Difference[] {
       planned,
       measured,
       unit: 'mm',
-      sentence: `It bobbed ${trim(measured, 0)} mm up and down${steps} where ${trim(planned, 0)} mm are reckoned with.`,
-      mend: 'Bend the knees more, roll from heel to toe, and shorten the steps.',
+      sentence: `It bobbed ${trim(measured, 0)} mm up and down${beats} where ${trim(planned, 0)} mm are reckoned with.`,
+      mend: walked
+        ? 'Bend the knees more, roll from heel to toe, and shorten the steps.'
+        : 'Look for what swings or sags: joints, belt, ropes, the ground under it.',
       weight: Math.min(6, widths / FREE.bobWidths),
     },
   ];
 }
+
+const beatWords = (hz: string, walked: boolean): string =>
+  walked
+    ? ` at ${hz === '1' ? 'one step' : `${hz} steps`} a second`
+    : hz === '1'
+      ? ', once a second,'
+      : `, ${hz} times a second,`;
 
 function tremorOf(held: Held): Difference[] {
   const { film, widthsPerDeg } = held;
@@ -200,12 +213,19 @@ const WHIP_DEGPS = 30;
 export function tremorBesidePlan(held: Held): Taken['tremor'] {
   const { plan, take, taken, rateHz } = held;
   if (taken.rateHz < 15 || rateHz < 15) return taken.tremor;
-  const columns = (['panDeg', 'tiltDeg', 'rollDeg'] as const).flatMap((key) => {
-    const [a, b] = [plan[key], take[key]];
-    if (!a || !b) return [];
-    // In a whip the least delay would look like trembling.
-    const rate = rateOf(a, rateHz, 0.4);
-    return [b.map((v, i) => (Math.abs(rate[i]) > WHIP_DEGPS ? 0 : v - a[i]))];
-  });
+  const ANGLES = ['panDeg', 'tiltDeg', 'rollDeg'] as const;
+  const [planTurned, takeTurned] = [turnedIn(plan), turnedIn(take)];
+  const apart =
+    planTurned && takeTurned
+      ? turnedFromPlan(planTurned, takeTurned)
+      : ANGLES.flatMap((key) => {
+          const [a, b] = [plan[key], take[key]];
+          return a && b ? [b.map((v, i) => v - a[i])] : [];
+        });
+  // In a whip the least delay would look like trembling.
+  const rates = ANGLES.flatMap((key) => (plan[key] && take[key] ? [rateOf(plan[key], rateHz, 0.4)] : []));
+  const columns = apart.map((column) =>
+    column.map((v, i) => (rates.some((rate) => Math.abs(rate[i]) > WHIP_DEGPS) ? 0 : v)),
+  );
   return columns.length === 0 ? taken.tremor : tremorOfAngles(columns, rateHz);
 }

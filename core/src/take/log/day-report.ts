@@ -1,5 +1,5 @@
 import { byRig, byWho, learnedFrom, type Middle } from '../../day';
-import { type Shoot, type Take, trim } from '../../model';
+import { sayCount, type Shoot, type Take, trim } from '../../model';
 import { REASON_MENDS, type ShotTally, spoilersOf, tallyOf } from './tally';
 
 /** What one day of the log came to. */
@@ -34,18 +34,16 @@ export function dayReport(shoot: Shoot, day: string, offsetMin: number): DayRepo
   const stillOpen = all.filter((row) => row.open);
   const spoilers = spoilersOf(takes);
   const good = takes.filter(({ verdict }) => verdict === 'good').length;
-  const said = [
-    `${takes.length} ${takes.length === 1 ? 'take' : 'takes'} of ${shots.length} ` +
-      `${shots.length === 1 ? 'shot' : 'shots'}; ${good} good.`,
-  ];
+  const said = [`${sayCount(takes.length, 'take')} of ${sayCount(shots.length, 'shot')}; ${good} good.`];
   if (spoilers.length > 0) {
     const [worst] = spoilers;
-    said.push(`Most takes were spoilt by: ${worst.words} (${worst.count} times). ${REASON_MENDS[worst.reason]}`);
+    said.push(
+      `Most takes were spoilt by: ${worst.words} (${worst.count === 1 ? 'once' : `${worst.count} times`}). ${REASON_MENDS[worst.reason]}`,
+    );
   }
   const hardest = shots.reduce<ShotTally | null>((a, row) => (!a || row.takes.length > a.takes.length ? row : a), null);
   if (hardest && hardest.takes.length > 2) said.push(`Most tries: “${hardest.name}”, ${hardest.takes.length}.`);
-  if (stillOpen.length > 0)
-    said.push(`Still open: ${stillOpen.length} ${stillOpen.length === 1 ? 'shot' : 'shots'} of the list.`);
+  if (stillOpen.length > 0) said.push(`Still open: ${sayCount(stillOpen.length, 'shot')} of the list.`);
   return { day, takes: takes.length, good, shots, stillOpen, spoilers, said };
 }
 

@@ -1,7 +1,7 @@
 import type { Columns3, MotionRecord } from './record';
 
 export const GRAVITY_MPS2 = 9.80665;
-const DEG = 180 / Math.PI;
+export const DEG = 180 / Math.PI;
 
 /** How strongly what is felt as up pulls the attitude right, and how fast the bias is learned: first to learn it … */
 const LEARNING = { gain: 0.5, biasGain: 0.06 } as const;
@@ -99,9 +99,11 @@ export function anglesOf(rows: Attitudes): Columns3 {
   for (let i = 0; i < count; i += 1) {
     const at = i * 9;
     const [fx, fy, fz] = [-rows[at + 6], -rows[at + 7], -rows[at + 8]];
-    pan[i] = Math.atan2(fx, fy) * DEG;
     tilt[i] = Math.asin(Math.min(1, Math.max(-1, fz))) * DEG;
-    roll[i] = Math.atan2(-rows[at + 2], rows[at + 5]) * DEG;
+    // Straight down or up there is no bearing but that of its right side: no roll, then.
+    const plumb = Math.hypot(fx, fy) < 1e-6;
+    pan[i] = (plumb ? Math.atan2(-rows[at + 1], rows[at]) : Math.atan2(fx, fy)) * DEG;
+    roll[i] = plumb ? 0 : Math.atan2(-rows[at + 2], rows[at + 5]) * DEG;
   }
   unwrap(pan);
   unwrap(roll);

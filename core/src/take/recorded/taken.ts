@@ -3,6 +3,7 @@ import type { Film } from '../../motion';
 import { evenly } from '../../rehearse';
 import { anglesOf, attitudesOf, GRAVITY_MPS2, unwrapped } from './attitude';
 import type { Columns3, MotionRecord } from './record';
+import { turnedEvenly } from './turned';
 import { bandRms, inBand, powerSpectrum, strongest } from './spectrum';
 
 /** Names of what a recording may have, as columns. */
@@ -57,8 +58,8 @@ export function takenFrom(record: MotionRecord, plan: Film | null = null): Taken
   if (record.focalLengthMm) taken.focalLengthMm = even(record.focalLengthMm);
   if (record.focusM) taken.focusM = even(record.focusM);
   if (record.anglesDeg) {
-    const [pan, tilt, roll] = record.anglesDeg;
-    [taken.panDeg, taken.tiltDeg, taken.rollDeg] = [pan, tilt, roll].map((column) => even(unwrapped(column)));
+    const [panDeg, tiltDeg, rollDeg] = record.anglesDeg.map(unwrapped);
+    Object.assign(taken, turnedEvenly(fromZero, { panDeg, tiltDeg, rollDeg }, rateHz, count));
   }
   if (record.gyroRadps || record.accelMps2) fromSensors(taken, record, even);
   taken.tremor ??= trembling(taken);
@@ -80,7 +81,11 @@ const nothing = ({ by, name, northKnown }: MotionRecord): Taken => ({
 function fromSensors(taken: Taken, record: MotionRecord, even: (column: Float64Array) => Float64Array): void {
   const { accelMps2, gyroRadps, anglesDeg } = record;
   const { rows } = attitudesOf(record);
-  if (!anglesDeg) [taken.panDeg, taken.tiltDeg, taken.rollDeg] = anglesOf(rows).map(even);
+  if (!anglesDeg) {
+    const [panDeg, tiltDeg, rollDeg] = anglesOf(rows);
+    const fromZero = record.tS.map((s) => s - record.tS[0]);
+    Object.assign(taken, turnedEvenly(fromZero, { panDeg, tiltDeg, rollDeg }, taken.rateHz, taken.count));
+  }
   if (gyroRadps && !taken.tremor) taken.tremor = tremorOf(gyroRadps.map(even) as Columns3, taken.rateHz);
   if (!accelMps2 || !hasGravity(accelMps2)) return;
   const [x, y, z] = accelMps2;

@@ -52,7 +52,7 @@
       {#each troubles as finding (finding.id)}{@render row(finding)}{/each}
     </div>
     <details class="fold">
-      <summary>{calm.length} things are fine</summary>
+      <summary>{calm.length === 1 ? 'One thing is' : `${calm.length} things are`} fine</summary>
       <div class="divide-y divide-hairline">
         {#each calm as finding (finding.id)}{@render row(finding)}{/each}
       </div>

@@ -39,7 +39,7 @@
     if (!subject || wanted.length === 0) return;
     const { shoot: next, ids } = layOut(shoot, { ...pattern, shots: wanted }, subject.id, answers, () => newId('shot'));
     if (!store.change(next)) return;
-    said = `${ids.length} shots were planned about ${subject.name}, behind those that were there.`;
+    said = `${ids.length === 1 ? 'One shot was' : `${ids.length} shots were`} planned about ${subject.name}, behind those that were there.`;
     onlaid(ids);
   }
   function keep() {
