@@ -210,7 +210,8 @@ describe('the end of a take', () => {
       atOtherTimes(row, (s) => s + 0.12 * Math.sin((2 * Math.PI * (s - seconds / 2)) / seconds) * seconds * 0.3);
       row.tS = row.tS.map((s) => s * 1.2);
     });
-    const laid = { delayS: 0, stretch: 1.2, by: 'motion', alike: 1, cut: { start: false, end: false } } as const;
+    const cut = { start: false, end: false };
+    const laid = { delayS: 0, stretch: 1.2, by: 'motion', paceSure: true, alike: 1, cut } as const;
     const found = compareTake(film, takenFrom(record, film), laid);
     for (const { id, planned, measured, mend, sentence } of found.differences) {
       if (!id.endsWith('-rate') || planned === null) continue;

@@ -30,6 +30,8 @@ export interface Comparison {
 
 /** A pace that differs by less is nobody’s fault. Common practice, no published source. */
 const FREE_PACE = 0.05;
+/** Where the plan’s own pace fits nearly as well. */
+const UNSURE_PACE = 0.12;
 /** Nor is one that nobody could count, s: a recording tells no finer when it began and ended. */
 const FREE_PACE_S = 0.1;
 
@@ -64,7 +66,7 @@ const NONE: Smoothness = { spectralArcLength: null, logDimensionlessJerk: null }
 
 function paceOf({ aligned, film }: Held): Difference[] {
   const off = aligned.stretch - 1;
-  if (aligned.by !== 'motion' || Math.abs(off) < FREE_PACE) return [];
+  if (aligned.by !== 'motion' || Math.abs(off) < (aligned.paceSure ? FREE_PACE : UNSURE_PACE)) return [];
   const { filmed } = film;
   const plannedS = filmed.tS[filmed.count - 1];
   if (Math.abs(off) * plannedS < FREE_PACE_S) return [];
@@ -123,6 +125,8 @@ function untold(held: Held, strokes: readonly Stroke[]): string[] {
   if (!take.panDeg) rows.push('Where it looked is not recorded: turning is shown as planned.');
   else if (!taken.northKnown) rows.push('Bearings count from where the recording began: they were laid on the plan’s.');
   if (!take.focusM && plan.focusM) rows.push('Focus is not recorded.');
+  if (aligned.by === 'motion' && !aligned.paceSure && Math.abs(aligned.stretch - 1) >= FREE_PACE)
+    rows.push('The plan’s own pace fits nearly as well as the one that was found: pace is told to about a tenth only.');
   if (aligned.by === 'start') rows.push('It was laid on the plan by its first motion only: pace is not known.');
   if (aligned.by === 'nothing')
     rows.push('Nothing that moves in the plan moved alike in the recording: it was laid on it from its first row on.');

@@ -13,6 +13,9 @@ const HELD = { hz: 50, rows: 6000 } as const;
 /** What is looked at before the plan begins and after it ends, s. */
 export const AROUND_S = 1.5;
 
+/** Less up and down at the beat of steps is not seen, m. */
+const PLANS_BEAT_M = 0.01;
+
 /** One way in which a take differs from its plan. */
 export interface Difference {
   id: string;
@@ -112,12 +115,14 @@ export function hold(film: Film, taken: Taken, aligned: Alignment): Held {
       return v * Math.cos(heading) - y[i] * Math.sin(heading);
     });
   }
-  if (!take.zM && take.bobM && aligned.by !== 'nothing') {
-    // Sensors feel what the plan does at that beat as well.
+  if (!take.zM && take.bobM) {
+    // Sensors feel what the plan does at that beat as well; where nobody knows when, the one is not told from the other.
     const beat = planAtBeat(plan, rateHz, stretch);
     const without = (column: Float64Array, own: Float64Array) => column.map((v, i) => v - own[i]);
-    take.bobM = without(take.bobM, beat.bobM);
-    take.swayM &&= without(take.swayM, beat.swayM);
+    if (aligned.by !== 'nothing') {
+      take.bobM = without(take.bobM, beat.bobM);
+      take.swayM &&= without(take.swayM, beat.swayM);
+    } else if (beat.bobM.some((m) => Math.abs(m) > PLANS_BEAT_M)) take.bobM = null;
   }
   const focal = mean(filmed.focalLengthMm);
   return {

@@ -8,6 +8,8 @@ export interface Alignment {
   stretch: number;
   /** By what it was found: both moved alike; only when it began to move; or not at all. */
   by: 'motion' | 'start' | 'nothing';
+  /** The plan’s own pace would not fit nearly as well. */
+  paceSure: boolean;
   /** How alike they move, −1 to 1; null: nothing that moves in the plan was recorded. */
   alike: number | null;
   /** The recording begins, or ends, while things move: what of the plan lies beyond was not recorded. */
@@ -42,6 +44,8 @@ const AS_GOOD = 0.01;
 const PART_MOST = 1.3;
 /** Of what could lie on the plan, at least so much of a part does. */
 const PART_LEAST = 0.8;
+/** Another pace is sure where the plan’s own leaves so many times as much unexplained, and so much more. */
+const OWN_PACE = { times: 1.5, free: 0.0005 } as const;
 const DEG = Math.PI / 180;
 
 /**
@@ -70,9 +74,9 @@ export function alignPairs(planS: Float64Array, takeS: Float64Array, pairs: read
   const lastS = Math.max(1, planS[planS.length - 1]);
   const coarseHz = Math.max(Math.min(COARSE.hz, COARSE.rows / lastS), Math.min(100, COARSE.leastRows / lastS));
   const coarse = channels(planS, takeS, pairs, coarseHz, SMOOTH_S.coarse);
-  if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', alike: null, cut: UNCUT };
+  if (coarse.length === 0) return { delayS: 0, stretch: 1, by: 'nothing', paceSure: false, alike: null, cut: UNCUT };
   const cut = cutEnds(coarse, coarseHz);
-  let best = { delayS: 0, stretch: 1, by: 'motion' as const, alike: -1, cut };
+  let best = { delayS: 0, stretch: 1, by: 'motion' as const, paceSure: false, alike: -1, cut };
   for (const stretch of STRETCHES) {
     const found = bestDelay(coarse, stretch, coarseHz, null);
     // Where two fit as well, the one nearer to the plan’s pace.
@@ -95,8 +99,12 @@ export function alignPairs(planS: Float64Array, takeS: Float64Array, pairs: read
   // Finely all over: how fast it goes tells one even stretch of it from another.
   const isShort = takeS[takeS.length - 1] < PART_MOST * lastS;
   const part = isShort && (cut.start || cut.end) ? bestDelay(fine, 1, fineHz, null, true) : null;
-  if (part && isLikelier(part, best)) return { ...best, delayS: part.delayS, alike: part.alike, stretch: 1 };
-  return best.alike >= LEAST_ALIKE ? best : { ...best, delayS: 0, stretch: 1, by: 'nothing', cut: UNCUT };
+  if (part && isLikelier(part, best))
+    return { ...best, delayS: part.delayS, alike: part.alike, stretch: 1, paceSure: true };
+  if (best.alike < LEAST_ALIKE) return { ...best, delayS: 0, stretch: 1, by: 'nothing', cut: UNCUT };
+  const middleS = best.delayS + ((best.stretch - 1) * lastS) / 2;
+  const own = bestDelay(fine, 1, fineHz, { about: middleS, withinS: Math.max(0.1, 0.06 * lastS) });
+  return { ...best, paceSure: 1 - own.alike > OWN_PACE.times * (1 - best.alike) + OWN_PACE.free };
 }
 
 /** Whether a recording begins, and whether it ends, in the middle of a move. */

@@ -1,6 +1,8 @@
 import { MOST_RECORDED_ROWS, type Recorded, type RecordedBy } from '../../model';
 import type { Film } from '../../motion';
 import { evenly } from '../../rehearse';
+import { LEAST_PUSH_MPS2, plansPush, withoutPlansPush } from './aided';
+import { align } from './align';
 import { anglesOf, attitudesOf, GRAVITY_MPS2, unwrapped } from './attitude';
 import type { Columns3, MotionRecord } from './record';
 import { turnedEvenly } from './turned';
@@ -37,14 +39,40 @@ export const SWAY_BAND_HZ = [0.4, 4] as const;
 /** Trembling of hands; physiological tremor is at 6 to 12 Hz (textbooks of neurology, from memory). */
 export const TREMOR_BAND_HZ = [4, 15] as const;
 const MOST_RATE_HZ = 100;
+/** So much less alike is as good, where it speaks for the plan’s own pace. */
+const AS_ALIKE = 0.001;
+const OWN_PACE = 0.01;
+/** What is longer is no single take, and would be read for seconds. */
+const MOST_AIDED_ROWS = 24_000;
 const DEG = 180 / Math.PI;
 
 /**
  * What a record says of the camera: attitudes from sensors, bob and sway by integrating what is felt twice within the
- * band of steps, a carriage’s way laid on the plan’s track. Throws a RangeError with fewer than two rows, or where it has
+ * band of steps, a carriage’s way laid on the plan’s track. With a plan that it moves like, what the plan itself does is
+ * taken out of what is felt before down is looked for. Throws a RangeError with fewer than two rows, or where it has
  * nothing that tells of motion.
  */
 export function takenFrom(record: MotionRecord, plan: Film | null = null): Taken {
+  const plain = toldBy(record, plan, record.accelMps2);
+  const { accelMps2, anglesDeg } = record;
+  if (!plan || !accelMps2 || anglesDeg || record.tS.length > MOST_AIDED_ROWS) return plain;
+  if (plansPush(plan) < LEAST_PUSH_MPS2) return plain;
+  const aligned = align(plan, plain);
+  if (aligned.by !== 'motion') return plain;
+  // A push that was taken for down may have told a wrong pace: the plan’s own is tried as well.
+  const lastS = plan.filmed.tS[plan.filmed.count - 1];
+  const atPlansPace = { ...aligned, stretch: 1, delayS: aligned.delayS + ((aligned.stretch - 1) * lastS) / 2 };
+  let best = { taken: plain, alike: aligned.alike ?? -1 };
+  for (const by of Math.abs(aligned.stretch - 1) < OWN_PACE ? [aligned] : [aligned, atPlansPace]) {
+    const taken = toldBy(record, plan, withoutPlansPush(record.tS, accelMps2, plan, by));
+    const alike = align(plan, taken).alike ?? -1;
+    if (alike >= best.alike - AS_ALIKE) best = { taken, alike };
+  }
+  return best.taken;
+}
+
+/** `feltMps2`: what tells where down is. */
+function toldBy(record: MotionRecord, plan: Film | null, feltMps2: Columns3 | null): Taken {
   const { tS } = record;
   if (tS.length < 2) throw new RangeError('A recording needs at least two rows.');
   const lengthS = tS[tS.length - 1] - tS[0];
@@ -61,7 +89,7 @@ export function takenFrom(record: MotionRecord, plan: Film | null = null): Taken
     const [panDeg, tiltDeg, rollDeg] = record.anglesDeg.map(unwrapped);
     Object.assign(taken, turnedEvenly(fromZero, { panDeg, tiltDeg, rollDeg }, rateHz, count));
   }
-  if (record.gyroRadps || record.accelMps2) fromSensors(taken, record, even);
+  if (record.gyroRadps || record.accelMps2) fromSensors(taken, record, feltMps2, even);
   taken.tremor ??= trembling(taken);
   if (!TAKEN_COLUMNS.some((key) => taken[key]))
     throw new RangeError('The recording has nothing that tells of motion: no angles, no places, no sensors.');
@@ -78,9 +106,14 @@ const nothing = ({ by, name, northKnown }: MotionRecord): Taken => ({
   ...(Object.fromEntries(TAKEN_COLUMNS.map((key) => [key, null])) as Record<TakenColumn, null>),
 });
 
-function fromSensors(taken: Taken, record: MotionRecord, even: (column: Float64Array) => Float64Array): void {
+function fromSensors(
+  taken: Taken,
+  record: MotionRecord,
+  feltMps2: Columns3 | null,
+  even: (column: Float64Array) => Float64Array,
+): void {
   const { accelMps2, gyroRadps, anglesDeg } = record;
-  const { rows } = attitudesOf(record);
+  const { rows } = attitudesOf({ ...record, accelMps2: feltMps2 });
   if (!anglesDeg) {
     const [panDeg, tiltDeg, rollDeg] = anglesOf(rows);
     const fromZero = record.tS.map((s) => s - record.tS[0]);
