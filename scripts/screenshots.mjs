@@ -75,7 +75,7 @@ for (const { name, path, restMs, atS, dim, phone, press, open, afterS, forward, 
     await page.waitForTimeout(3000);
     await page.getByRole('region', { name: at }).evaluate((section) => section.scrollIntoView({ block: 'start' }));
   }
-  await page.waitForTimeout(restMs ?? 1500);
+  await page.waitForTimeout(restMs ?? 3500);
   await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
   await context.close();
 }
