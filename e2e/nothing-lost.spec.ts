@@ -10,6 +10,15 @@ async function rename(page: Page, name: string): Promise<void> {
   await page.getByLabel(NAME).fill(name);
   await page.getByLabel(NAME).press('Enter');
 }
+/** Goes back to the earliest of the states of today. */
+async function goBackToFirst(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'View', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Go back to…' }).click();
+  await page
+    .getByRole('button', { name: /^Go back to today/ })
+    .last()
+    .click();
+}
 /** Puts a row into the browser's store as it is, behind the app's back. */
 async function putRow(page: Page, row: object): Promise<void> {
   await page.goto('/');
@@ -115,12 +124,7 @@ test('the last change survives a tab that is gone 0.3 s later, undo survives it 
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(duration).toHaveValue('12 s');
   await page.getByRole('button', { name: 'Redo', exact: true }).click();
-  await page.getByRole('button', { name: 'View', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Go back to…' }).click();
-  await page
-    .getByRole('button', { name: /^Go back to today/ })
-    .last()
-    .click();
+  await goBackToFirst(page);
   await expect(duration).toHaveValue('12 s');
   // The list gives the focus back when it is gone.
   await expect(page.getByRole('dialog')).toHaveCount(0);
@@ -175,12 +179,7 @@ test('what the store of an earlier version kept is there, with its undo and its 
   await expect(name).toHaveValue('As it was');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(name).toHaveValue('Before');
-  await page.getByRole('button', { name: 'View', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Go back to…' }).click();
-  await page
-    .getByRole('button', { name: /^Go back to today/ })
-    .last()
-    .click();
+  await goBackToFirst(page);
   await expect(name).toHaveValue('First of all');
   await page.waitForTimeout(300);
   await page.reload();

@@ -14,6 +14,8 @@
   /** Shows what is kept: the choice may have been refused, or be one that starts something and is free again. */
   async function choose(event: Event) {
     const select = event.currentTarget as HTMLSelectElement;
+    // What stands there is no choice: least of all the words that ask for one.
+    if (select.value === value) return;
     onchange(select.value);
     await tick();
     select.value = value;

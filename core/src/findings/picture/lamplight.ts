@@ -102,7 +102,8 @@ function told({ scene, samples }: Picture, { lamp, lux, azimuthDeg, altitudeDeg 
       `${first === last ? ' throughout' : ` at first, ${last} at last`}; its light is ${lamp.softness}` +
       (lamp.pattern === 'none'
         ? '.'
-        : `, broken up by ${PATTERNS[lamp.pattern]}: ${trim(throughShare(lamp.pattern) * 100, 0)}% comes through, in spots that are up to ${trim(-Math.log2(throughShare(lamp.pattern)), 1)} stops brighter.`),
+        : `, broken up by ${PATTERNS[lamp.pattern]}: ${trim(throughShare(lamp.pattern) * 100, 0)}% comes through, ` +
+          `in spots that are up to ${trim(-Math.log2(throughShare(lamp.pattern)), 1)} stops brighter.`),
     reason: 'Twice as far is a quarter of the light: two stops. What stands between lamp and face is counted.',
     screenS: 0,
     value: lux[0],
@@ -183,7 +184,9 @@ function battery({ scene, samples }: Picture, lamp: Lamp, i: number): Found[] {
     {
       id: numbered('lamp.battery', i),
       grade: 'ripple',
-      sentence: `One take lasts ${sayCount(Math.round(minutes), 'minute')} and the battery of ${lamp.name} about ${trim(lamp.runMin, 0)}.`,
+      sentence:
+        `One take lasts ${sayCount(Math.round(minutes), 'minute')} and the battery of ${lamp.name} ` +
+        `about ${trim(lamp.runMin, 0)}.`,
       reason: 'Many lamps dim before they go out: a mains lead, or a fresh battery for each take.',
       screenS: samples.screenS[samples.count - 1],
       value: minutes,

@@ -41,7 +41,7 @@ export const TREMOR_BAND_HZ = [4, 15] as const;
 const MOST_RATE_HZ = 100;
 /** So much less alike is as good, where it speaks for the plan’s own pace. */
 const AS_ALIKE = 0.001;
-const OWN_PACE = 0.01;
+const SAME_PACE = 0.01;
 /** What is longer is no single take, and would be read for seconds. */
 const MOST_AIDED_ROWS = 24_000;
 const DEG = 180 / Math.PI;
@@ -63,7 +63,7 @@ export function takenFrom(record: MotionRecord, plan: Film | null = null): Taken
   const lastS = plan.filmed.tS[plan.filmed.count - 1];
   const atPlansPace = { ...aligned, stretch: 1, delayS: aligned.delayS + ((aligned.stretch - 1) * lastS) / 2 };
   let best = { taken: plain, alike: aligned.alike ?? -1 };
-  for (const by of Math.abs(aligned.stretch - 1) < OWN_PACE ? [aligned] : [aligned, atPlansPace]) {
+  for (const by of Math.abs(aligned.stretch - 1) < SAME_PACE ? [aligned] : [aligned, atPlansPace]) {
     const taken = toldBy(record, plan, withoutPlansPush(record.tS, accelMps2, plan, by));
     const alike = align(plan, taken).alike ?? -1;
     if (alike >= best.alike - AS_ALIKE) best = { taken, alike };

@@ -1,7 +1,7 @@
 import { Color, ShaderMaterial, Vector3 } from 'three';
 import type { PieceKind } from '@gentle-arc/core/model';
 import { GROUND_PAINT, LIGHT, paintOf } from './scene-look';
-import { grain } from './surfaces';
+import { grain, isSkin, SKIN } from './surfaces';
 
 /**
  * The look of a frame that is drawn in a hurry without a graphics processor, where sun and sky are all the light there
@@ -68,8 +68,7 @@ void main() {
   vec3 facing = normalize(mat3(modelMatrix) * normal);
   vec3 fallen = mix(soilLight, skyLight, 0.5 + 0.5 * facing.y) + sunLight * max(0.0, dot(facing, sunFrom))
     + aboveLight * max(0.0, facing.y);
-  float skin = skinned * step(1.44, color.r) * step(color.r, 1.56);
-  lit = fallen * mix(paint * color, vec3(0.46, 0.24, 0.14), skin);
+  lit = fallen * mix(paint * color, ${SKIN}, skinned * ${isSkin('color.r')});
   onGrain = (position.xy + position.z * vec2(0.7, 0.3)) * 0.21;
   vec4 seen = modelViewMatrix * vec4(position, 1.0);
   deepM = -seen.z;

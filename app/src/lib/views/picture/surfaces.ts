@@ -54,10 +54,13 @@ function grainSheet(): DataTexture {
 }
 export const grain = { value: grainSheet() };
 
+/** Faces and hands are lighter than cloth by a known tone, in GLSL: their colour, and whether a tone is theirs (1 or 0). */
+export const SKIN = 'vec3(0.46, 0.24, 0.14)';
+export const isSkin = (tone: string) => `(step(1.44, ${tone}) * step(${tone}, 1.56))`;
+
 export const SURFACE_FUNCTIONS = /* glsl */ `
 uniform sampler2D grain;
 uniform int surface;
-#define SKIN vec3(0.46, 0.24, 0.14)
 float speck(vec2 cell) { return fract(sin(dot(cell, vec2(12.9898, 78.233))) * 43758.5453); }
 float patches(vec2 at, float perMetre) { return texture2D(grain, at * (perMetre / ${CELLS.toFixed(1)})).r - 0.5; }
 float seam(float value, float apart, float wide, float finest) {
@@ -96,9 +99,8 @@ if (surface != ${surfaceNumber('plain')}) {
   } else if (${is('water')}) {
     shade += 0.35 * patches(onPiece.xy * vec2(0.4, 2.2), 1.6);
   } else if (${is('body')}) {
-    // Faces and hands are lighter than cloth by a known tone: they are skin.
-    float skin = step(1.44, vColor.r) * step(vColor.r, 1.56);
-    diffuseColor.rgb = mix(diffuseColor.rgb, SKIN, skin);
+    float skin = ${isSkin('vColor.r')};
+    diffuseColor.rgb = mix(diffuseColor.rgb, ${SKIN}, skin);
     shade += (1.0 - skin) * (0.14 * rough + 0.2 * patches(face, 40.0));
   } else {
     shade += 0.22 * rough + 0.2 * patches(face, 33.0);
@@ -114,7 +116,7 @@ if (surface != ${surfaceNumber('plain')}) {
 export const HURRIED_LINES = /* glsl */ `
 #include <color_fragment>
 diffuseColor.rgb *= 1.0 + 0.6 * (texture2D(grain, (onPiece.xy + onPiece.z * vec2(0.7, 0.3)) * 0.21).r - 0.5);
-if (${is('body')} && vColor.r > 1.44 && vColor.r < 1.56) diffuseColor.rgb = SKIN;
+if (${is('body')} && ${isSkin('vColor.r')} > 0.5) diffuseColor.rgb = ${SKIN};
 `;
 
 /** What kinds are made of. */
