@@ -125,6 +125,8 @@ function untold(held: Held, strokes: readonly Stroke[]): string[] {
   if (!take.panDeg) rows.push('Where it looked is not recorded: turning is shown as planned.');
   else if (!taken.northKnown) rows.push('Bearings count from where the recording began: they were laid on the plan’s.');
   if (!take.focusM && plan.focusM) rows.push('Focus is not recorded.');
+  if (taken.bobM && !take.bobM)
+    rows.push('Bob is not told: the plan itself goes up and down at that beat, and nothing says when.');
   if (aligned.by === 'motion' && !aligned.paceSure && Math.abs(aligned.stretch - 1) >= FREE_PACE)
     rows.push('The plan’s own pace fits nearly as well as the one that was found: pace is told to about a tenth only.');
   if (aligned.by === 'start') rows.push('It was laid on the plan by its first motion only: pace is not known.');

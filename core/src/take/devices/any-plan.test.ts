@@ -43,3 +43,11 @@ describe.each(['recorder', 'gimbal', 'drone', 'slider'])('whatever is planned, a
     expect(stretches.filter((stretch) => stretch < 0.95).length).toBeLessThanOrEqual(1);
   });
 });
+
+it('of a fall that a recorder cannot lay on its plan no bob is charged, and that is said', () => {
+  const shot = shoot.shots.find(({ move }) => move.kind === 'drop');
+  if (!shot) throw new Error('The demo has no fall.');
+  const found = comparedWith('recorder', plannedFilm(sceneOf(shoot, shot)), {});
+  expect(found?.differences).toEqual([]);
+  expect(found?.untold.join(' ')).toContain('Bob is not told');
+});
