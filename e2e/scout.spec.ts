@@ -247,8 +247,13 @@ test('an address of a shot that is gone says so, until another is chosen', async
   await openScout(page, 'shot-that-was');
   const said = page.getByText('The shot of this address is not in this shoot');
   await expect(said).toBeVisible();
-  await page.getByLabel('Shot', { exact: true }).selectOption('shot-rows');
+  await page.getByLabel('Shot', { exact: true }).selectOption('shot-leaves');
   await expect(said).toHaveCount(0);
+  // The one that stands in for it may be the very one that is wanted.
+  await openScout(page, 'shot-that-was');
+  await page.getByRole('button', { name: 'Stay with this one' }).click();
+  await expect(said).toHaveCount(0);
+  await expect(page).toHaveURL(/shot=shot-rows$/);
 });
 
 test('the window of a room has glass; what stands in an opening is chosen, and undone', async ({ page }) => {

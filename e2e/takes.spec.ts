@@ -56,6 +56,9 @@ test('an address of a shot that is gone says so, until another is chosen', async
   await page.goto(TAKES('shot-leaves'));
   await expect(page.getByRole('button', { name: 'Take 1 counts the first take' })).toBeVisible();
   await expect(said).toHaveCount(0);
+  await page.goto(TAKES('shot-that-was'));
+  await page.getByRole('button', { name: 'Stay with this one' }).click();
+  await expect(said).toHaveCount(0);
 });
 
 test('getting ready is timed, and whoever has the rig is named with the take', async ({ page }) => {

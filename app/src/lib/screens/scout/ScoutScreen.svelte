@@ -9,6 +9,7 @@
   import { takeDropped } from '$lib/session/files/takers.svelte';
   import { newId } from '$lib/session/store/new-id';
   import Choice from '$lib/ui/Choice.svelte';
+  import ShotGone from '$lib/ui/ShotGone.svelte';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
   import WordBar from '$lib/ui/WordBar.svelte';
@@ -65,6 +66,10 @@
 
   $effect(() => session.fit());
 
+  /** The place is seen through the camera of another shot. */
+  function through(id: string) {
+    void goto(scoutHref(shoot.id, id), { keepFocus: true, noScroll: true });
+  }
   function select(id: string | null, also = false) {
     drawingWalk = false;
     if (id === null) {
@@ -207,13 +212,11 @@
           label="Shot"
           value={shot.id}
           items={shoot.shots.map(({ id, name }, i) => ({ value: id, name: `${i + 1} ${name}` }))}
-          onchange={(id) => void goto(scoutHref(shoot.id, id), { keepFocus: true, noScroll: true })}
+          onchange={through}
         />
       </p>
       {#if strayed}
-        <p class="through" role="status">
-          The shot of this address is not in this shoot: it may have been deleted. This is another.
-        </p>
+        <ShotGone onstay={() => through(shot.id)} />
       {/if}
     {/if}
     <WordBar label="More of this place" words={WORDS} open={shown} onopen={(word) => (open = word)} />

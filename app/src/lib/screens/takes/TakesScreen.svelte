@@ -5,6 +5,7 @@
   import { tallyOf } from '@gentle-arc/core/take';
   import { takesHref } from '$lib/session/links';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
+  import ShotGone from '$lib/ui/ShotGone.svelte';
   import WordsBeside from '$lib/ui/WordsBeside.svelte';
   import { LiveClip } from '$lib/workers/live-clip.svelte';
   import { LiveTake } from '$lib/workers/live-take.svelte';
@@ -91,11 +92,7 @@
     {#if open !== 'hands' && open !== 'report'}
       <ShotChooser {tally} chosen={row} onchoose={choose} />
     {/if}
-    {#if strayed}
-      <p class="said" role="status">
-        The shot of this address is not in this shoot: it may have been deleted. This is another.
-      </p>
-    {/if}
+    {#if strayed && row}<ShotGone onstay={() => choose(row.shotId)} />{/if}
     {#if row === null}
       <p class="said">There is no shot yet: plan one on Shots, and its takes are counted here.</p>
     {:else if open === 'log'}
