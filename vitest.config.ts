@@ -14,7 +14,7 @@ export default defineConfig({
     // Every processor works: Vitest would leave one idle, which here is half of them.
     maxWorkers: availableParallelism(),
     projects: [
-      // The core keeps no state between tests: its files share one load of the modules.
+      // No module keeps state from one test to the next: the files share one load of the modules.
       {
         plugins,
         resolve: { alias },
@@ -35,6 +35,7 @@ export default defineConfig({
           name: 'app',
           setupFiles,
           include: ['app/src/**/*.test.ts'],
+          isolate: false,
           testTimeout: 60_000,
         },
       },

@@ -85,12 +85,13 @@ function newestBelow(folder) {
   }, 0);
 }
 
-/** Builds the app unless the build is newer than every source. */
-export async function build() {
+/** Builds the app unless the build is newer than every source. `hear`: gives what is said while building. */
+export async function build({ hear = false } = {}) {
   const sources = ['app/src', 'app/static', 'core/src', 'demo'].map((folder) => newestBelow(join(root, folder)));
   const built = newest(join(root, 'app/build/index.js'));
-  if (built > Math.max(...sources, newest(join(root, 'package-lock.json')))) return;
-  console.log('Building…');
-  const { status } = await run('npm', ['run', '-s', 'build']);
-  if (status !== 0) throw new Error('The build failed.');
+  if (built > Math.max(...sources, newest(join(root, 'package-lock.json')))) return '';
+  if (!hear) console.log('Building…');
+  const { status, said } = await run('npm', ['run', '-s', 'build'], { hear });
+  if (status !== 0) throw new Error(`The build failed.\n${said}`);
+  return said;
 }

@@ -72,13 +72,14 @@ describe('something that drives', () => {
         const car = newPiece('car', 'car', 'Car', 0, 0, 0);
         const { at, thing } = thingOf([car], [drawnWalk('car', way)], 'car');
         const step = 0.02;
-        let before = NaN;
+        let [before, hardest] = [NaN, 0];
         for (let tS = -4; tS < (a + b) / mps + 4; tS += step) {
           const [p, q] = [at(tS), at(tS + step)];
           const speed = Math.hypot(q[0] - p[0], q[1] - p[1]) / step;
-          if (!Number.isNaN(before)) expect(Math.abs(speed - before) / step).toBeLessThan(3.5 * 1.12);
+          if (!Number.isNaN(before)) hardest = Math.max(hardest, Math.abs(speed - before) / step);
           before = speed;
         }
+        expect(hardest).toBeLessThan(3.5 * 1.12);
         const tan = Math.tan(Math.abs(turn) / 2);
         fc.pre(Math.abs(turnDeg) > 0.1 || turnDeg === 0);
         expect(thing.turn?.tightestM ?? 0).toBeCloseTo(
