@@ -103,10 +103,14 @@ describe('advice of a day, followed to the letter', () => {
     expect(plan.cannot.length).toBeGreaterThan(2);
     const ways = allWaysToFit(given, plan, { looks });
     expect(ways.length).toBeGreaterThan(0);
-    for (const { change, left, said } of ways) {
+    for (const { change, left, said, fits } of ways) {
       if (!change) continue;
       const taken = withDayChange(tight, change);
       expect(problemsIn(taken), said).toEqual([]);
+      const { plan: then } = planDay(taken, 'kept', { looks: new ShotLooks() });
+      expect(then.cannot.length, said).toBe(left);
+      // Those that it names, and not others instead of them.
+      expect(numbers(then), said).toEqual(expect.arrayContaining(fits));
       const again = planDay(taken, 'best', { looks: new ShotLooks(), tries: 6000 });
       expect(again.plan.cannot.length, said).toBeLessThanOrEqual(left);
     }

@@ -5,7 +5,7 @@ import { bestOrder } from './order-search';
 import { ShotLooks } from './shot-facts';
 import type { ShotWork } from './shot-work';
 
-/** What a way changes of the shoot. */
+/** What a way changes of the shoot, the order that was found for it among it. */
 export interface DayChange {
   day: Partial<Day>;
   /** Shots that are made through another lens. */
@@ -70,11 +70,16 @@ export function* waysToFit(given: DayCase, plan: DayPlan, options: DayOptions = 
       if (left + given_up >= base && !(given_up > 0 && left === 0)) continue;
       const still = new Set(then.cannot.map(({ shotId }) => shotId));
       const fits = plan.cannot.filter(({ shotId }) => !still.has(shotId)).map(({ number }) => number);
-      found.push({ said, left, fits, change });
+      found.push({ said, left, fits, change: change && inOrder(change, made, best.order) });
       // More of the same is not needed.
       if (left === 0 && change !== null) break;
     }
   return found.sort((a, b) => a.left - b.left).slice(0, MOST_WAYS);
+}
+
+/** With the order in which those that are named fit: another may leave out others, though no more of them. */
+function inOrder(change: DayChange, { works }: DayCase, order: readonly number[]): DayChange {
+  return { ...change, day: { ...change.day, order: order.map((k) => works[k].shot.id) } };
 }
 
 /** The same to its end. */

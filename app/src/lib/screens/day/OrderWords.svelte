@@ -65,9 +65,8 @@
     const rows = await live.alternatives(asked);
     others = rows && rows.length > 0 ? { of, rows } : null;
   }
-  async function take(change: DayChange) {
-    if (!store.change(withDayChange(shoot, change))) return;
-    await find();
+  function take(change: DayChange) {
+    if (store.change(withDayChange(shoot, change))) said = [];
   }
   const takeOther = ({ aim, order }: Alternative) => store.change(changeDay(shoot, { aim, order }));
 </script>
@@ -128,7 +127,7 @@
                   class="quiet-button framed"
                   disabled={busy}
                   aria-label="Do that: {words}"
-                  onclick={() => void take(change)}>Do that</button
+                  onclick={() => take(change)}>Do that</button
                 >
               {:else}<span class="text-soft">To be brought or asked for.</span>{/if}
             </li>
