@@ -1,4 +1,5 @@
 import { type GreyFrame, WINDOW_PX } from './grey';
+import { Refiner, splineOf } from './refined';
 import type { Tracked, Tracker } from './tracker';
 
 /**
@@ -76,7 +77,8 @@ export async function openCvTracker(): Promise<Tracker> {
         if (corners.rows === 0) return { count: 0, before: new Float32Array(0), after: new Float32Array(0) };
         cv.calcOpticalFlowPyrLK(a, b, corners, there, found, errors, window, LEVELS);
         cv.calcOpticalFlowPyrLK(b, a, there, back, foundBack, errorsBack, window, LEVELS);
-        return likeTheRest(cameBack(corners, there, back, found, foundBack, errors));
+        const points = likeTheRest(cameBack(corners, there, back, found, foundBack, errors));
+        return refined(points, new Refiner(before, splineOf(after)));
       } finally {
         for (const mat of [corners, there, back, found, foundBack, errors, errorsBack]) mat.delete();
         if (kept?.mat !== a) a.delete();
@@ -93,8 +95,8 @@ export async function openCvTracker(): Promise<Tracker> {
 
 /** A point that was followed: pixels from the top left, and how much its window differs from what it was, grey steps. */
 interface Followed {
-  before: [number, number];
-  after: [number, number];
+  before: readonly [number, number];
+  after: readonly [number, number];
   differs: number;
 }
 
@@ -105,7 +107,7 @@ function cameBack(corners: Mat, there: Mat, back: Mat, found: Mat, foundBack: Ma
     const [x, y] = [corners.data32F[2 * i], corners.data32F[2 * i + 1]];
     const off = Math.hypot(back.data32F[2 * i] - x, back.data32F[2 * i + 1] - y);
     if (!found.data[i] || !foundBack.data[i] || off > BACK_WITHIN_PX) continue;
-    const after: [number, number] = [there.data32F[2 * i], there.data32F[2 * i + 1]];
+    const after = [there.data32F[2 * i], there.data32F[2 * i + 1]] as const;
     points.push({ before: [x, y], after, differs: errors.data32F[i] });
   }
   return points;
@@ -115,13 +117,17 @@ function cameBack(corners: Mat, there: Mat, back: Mat, found: Mat, foundBack: Ma
  * Points whose windows look as they did: what differs by more than the rest does holds two things that go two ways, an
  * edge or a shadow that falls across, and goes with neither.
  */
-export function likeTheRest(points: readonly Followed[]): Tracked {
+export function likeTheRest(points: readonly Followed[]): Followed[] {
   const differs = points.map((point) => point.differs).sort((a, b) => a - b);
   const most = DIFFERS_TIMES * (differs[differs.length >> 1] ?? 0);
-  const kept = points.filter((point) => point.differs <= most);
+  return points.filter((point) => point.differs <= most);
+}
+
+/** The points, followed to a small part of a pixel. */
+function refined(points: readonly Followed[], refiner: Refiner): Tracked {
   return {
-    count: kept.length,
-    before: Float32Array.from(kept.flatMap(({ before }) => before)),
-    after: Float32Array.from(kept.flatMap(({ after }) => after)),
+    count: points.length,
+    before: Float32Array.from(points.flatMap(({ before }) => before)),
+    after: Float32Array.from(points.flatMap(({ before, after }) => refiner.refine(before, after))),
   };
 }

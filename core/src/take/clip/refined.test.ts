@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { seeded } from '../../motion';
+import type { GreyFrame } from './grey';
+import { openCvTracker } from './open-cv';
+import { Refiner, splineOf } from './refined';
+
+const [WIDTH, HEIGHT] = [200, 120];
+
+/** Waves in all directions, none shorter than so many pixels: what a picture is known to be between its pixels as well. */
+function waves(shortestPx: number, seed: number): (x: number, y: number) => number {
+  const next = seeded(seed);
+  const rows = Array.from({ length: 30 }, () => {
+    const [turn, size] = [2 * Math.PI * next(), shortestPx * (1 + next())];
+    return { x: Math.cos(turn) / size, y: Math.sin(turn) / size, from: 2 * Math.PI * next() };
+  });
+  return (x, y) =>
+    128 + 12 * rows.reduce((sum, row) => sum + Math.sin(2 * Math.PI * (row.x * x + row.y * y) + row.from), 0);
+}
+const frame = (at: (x: number, y: number) => number): GreyFrame => ({
+  widthPx: WIDTH,
+  heightPx: HEIGHT,
+  fullWidthPx: WIDTH,
+  pixels: Uint8ClampedArray.from({ length: WIDTH * HEIGHT }, (_, k) => at(k % WIDTH, Math.floor(k / WIDTH))) as never,
+});
+
+describe('a spline through a picture', () => {
+  it('goes through its pixels: at each the coefficients give (1, 4, 1)/6 of themselves (Unser 1999)', () => {
+    const picture = frame(waves(5, 4));
+    const of = splineOf(picture);
+    const share = [1 / 6, 4 / 6, 1 / 6];
+    let off = 0;
+    for (let y = 1; y < HEIGHT - 1; y += 1)
+      for (let x = 1; x < WIDTH - 1; x += 1) {
+        let sum = 0;
+        for (let dy = -1; dy <= 1; dy += 1)
+          for (let dx = -1; dx <= 1; dx += 1) sum += share[dy + 1] * share[dx + 1] * of[(y + dy) * WIDTH + x + dx];
+        off = Math.max(off, Math.abs(sum - picture.pixels[y * WIDTH + x]));
+      }
+    expect(off).toBeLessThan(0.01);
+  });
+});
+
+describe('a point that was followed', () => {
+  it('is found to 0.01 px, whatever part of a pixel it went, where it was put 0.1 px off', () => {
+    const part = fc.double({ min: -2, max: 2, noNaN: true });
+    fc.assert(
+      fc.property(part, part, fc.integer({ min: 1, max: 1000 }), (right, down, seed) => {
+        const at = waves(5, seed);
+        const refiner = new Refiner(frame(at), splineOf(frame((x, y) => at(x - right, y - down))));
+        const [x, y] = refiner.refine([80, 60], [80 + right + 0.07, 60 + down - 0.07]);
+        expect(Math.hypot(x - 80 - right, y - 60 - down)).toBeLessThan(0.01);
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('stays where it was put at the edge of the picture, on what is bare, and where it would go far', () => {
+    const at = waves(5, 7);
+    const refiner = new Refiner(frame(at), splineOf(frame(at)));
+    expect(refiner.refine([3, 60], [3.1, 60])).toEqual([3.1, 60]);
+    expect(refiner.refine([80, 60], [196, 60])).toEqual([196, 60]);
+    expect(refiner.refine([80, 60], [80.6, 60])).toEqual([80.6, 60]);
+    const bare = new Refiner(
+      frame(() => 90),
+      splineOf(frame(() => 90)),
+    );
+    expect(bare.refine([80, 60], [80.1, 60])).toEqual([80.1, 60]);
+  });
+  it('goes a quarter, a half and three quarters of a pixel as far as it went, with the tracker as a whole', async () => {
+    const at = waves(5, 11);
+    const tracker = await openCvTracker();
+    for (const wentPx of [0.125, 0.25, 0.5, 0.75, 1.25]) {
+      const { count, before, after } = tracker.follow(
+        frame(at),
+        frame((x, y) => at(x - wentPx, y)),
+      );
+      const went = Array.from({ length: count }, (_, i) => after[2 * i] - before[2 * i]).sort((a, b) => a - b);
+      // Interpolated straight they went 10 and 5% too far, as far, and 2% short: waves of 5 to 10 px.
+      expect(Math.abs(went[count >> 1] / wentPx - 1), `${wentPx} px`).toBeLessThan(0.015);
+    }
+    tracker.close();
+  });
+});
