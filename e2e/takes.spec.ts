@@ -163,9 +163,11 @@ test('the report says what spoilt takes, what is open, and goes away as CSV', as
   expect(rows).toHaveLength(28);
 });
 
-test('what is no video gets a sentence', async ({ page }) => {
+test('before there is a clip its course is foretold; what is no video gets a sentence', async ({ page }) => {
   await page.goto(TAKES('shot-rows'));
   await page.getByRole('button', { name: 'Footage', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'What a clip of it would show' })).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Speed: foretold over time' })).toBeVisible();
   await page
     .getByLabel('A clip', { exact: true })
     .setInputFiles({ name: 'notes.mp4', mimeType: 'video/mp4', buffer: Buffer.from('this is text') });

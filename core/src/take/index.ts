@@ -24,7 +24,14 @@ export {
 } from './devices/device';
 export { DEVICES } from './devices/devices';
 export { type HandFigures, handFigures, myHands, type MyHands, ownGait, sureWords } from './my-hands';
-export { bestClip, type ClipAgainstPlan, clipAgainstPlan, type ClipCourse, framesOfClip } from './clip/against-plan';
+export {
+  bestClip,
+  type ClipAgainstPlan,
+  clipAgainstPlan,
+  type ClipCourse,
+  coursesForetold,
+  framesOfClip,
+} from './clip/against-plan';
 export { AsFilmed, numbersAsFilmed, type TimesAsFilmed } from './clip/as-filmed';
 export { type ClipFrame, ClipReader } from './clip/clip-reader';
 export { type ClipSummary, clipSummary } from './clip/clip-summary';

@@ -33,7 +33,7 @@
   <div class="large" tabindex={scrolls ? 0 : undefined} bind:this={largePart} bind:offsetHeight={largePx}>
     {@render large()}
   </div>
-  <div class="right">
+  <div class="right" style:--most={roomy ? `${roomPx + barPx + 8}px` : null}>
     <div bind:offsetHeight={barPx}>
       <WordBar {label} {words} {open} folded={roomy ? undefined : folded} {onopen} />
     </div>
@@ -85,7 +85,7 @@
       z-index: 3;
       min-width: 0;
       max-width: none;
-      max-height: 54dvh;
+      max-height: max(54dvh, var(--most, 0px));
       padding-bottom: 0.4rem;
       border-top: 1px solid var(--hairline);
       background: var(--paper);

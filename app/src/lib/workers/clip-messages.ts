@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { type Clip, ClipSchema } from '@gentle-arc/core/model';
-import type { ClipAgainstPlan, ClipSummary, numbersAsFilmed, TimesAsFilmed } from '@gentle-arc/core/take';
+import type { ClipAgainstPlan, ClipCourse, ClipSummary, numbersAsFilmed, TimesAsFilmed } from '@gentle-arc/core/take';
 import type { KeepsShoot } from './kept-shoot';
 
 /** A clip to be measured: nothing of it leaves the device. */
@@ -32,6 +32,13 @@ export interface ShownClip {
   best: { id: string; why: string } | null;
 }
 
+/** What a clip of a shot would show, by its plan alone. */
+export interface ShownForetold {
+  rateHz: number;
+  fromS: number;
+  courses: Record<ClipCourse, Float64Array>;
+}
+
 /** A clip of a shot, and all clips of the same shot by the ids of their takes. */
 export const AgainstQuestionSchema = z.object({
   shotId: z.string(),
@@ -44,4 +51,5 @@ export interface ClipWorker extends KeepsShoot {
   /** Measures a clip; a sentence where it cannot. `onStep`: share done. */
   measure(question: ClipQuestion, onStep: (share: number) => void): Promise<MeasuredClip | string>;
   against(question: AgainstQuestion): Promise<ShownClip>;
+  foretold(shotId: string): Promise<ShownForetold>;
 }

@@ -1,8 +1,9 @@
 import * as Comlink from 'comlink';
+import * as z from 'zod';
 import type { Clip } from '@gentle-arc/core/model';
 import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
-import { bestClip, clipAgainstPlan, PlanPicture } from '@gentle-arc/core/take';
+import { bestClip, clipAgainstPlan, coursesForetold, PlanPicture } from '@gentle-arc/core/take';
 import { AgainstQuestionSchema, ClipQuestionSchema, type ClipWorker } from './clip-messages';
 import { KeptShoot } from './kept-shoot';
 import { measureClip } from './measure-clip';
@@ -10,6 +11,9 @@ import { measureClip } from './measure-clip';
 const kept = new KeptShoot();
 
 const filmOf = (shotId: string) => plannedFilm(sceneOf(kept.shoot, kept.shot(shotId)));
+
+/** What is foretold without a clip is foretold of one so wide. */
+const USUAL_WIDTH_PX = 1920;
 
 const worker: ClipWorker = {
   sync: (patch) => kept.sync(patch),
@@ -35,6 +39,10 @@ const worker: ClipWorker = {
       courses,
       best: clips.length < 2 ? null : bestClip(clips.map((row) => ({ id: row.id, against: against(row.clip) }))),
     };
+  },
+  async foretold(message) {
+    const plan = new PlanPicture(filmOf(z.string().parse(message)), USUAL_WIDTH_PX).all();
+    return { rateHz: plan.rateHz, fromS: plan.tS[0], courses: coursesForetold(plan) };
   },
 };
 

@@ -1,6 +1,13 @@
 import * as Comlink from 'comlink';
 import type { Shoot } from '@gentle-arc/core/model';
-import type { AgainstQuestion, ClipQuestion, ClipWorker, MeasuredClip, ShownClip } from './clip-messages';
+import type {
+  AgainstQuestion,
+  ClipQuestion,
+  ClipWorker,
+  MeasuredClip,
+  ShownClip,
+  ShownForetold,
+} from './clip-messages';
 import { ShootWorkerHost } from './host';
 import { Latest } from './latest.svelte';
 
@@ -15,6 +22,11 @@ export class LiveClip {
 
   readonly against = new Latest<AgainstQuestion & { shoot: Shoot }, ShownClip>(({ shoot, ...question }) =>
     this.host.ask(shoot, (remote) => remote.against(question)),
+  );
+
+  /** Of a shot whose clip is still to come. */
+  readonly foretold = new Latest<{ shoot: Shoot; shotId: string }, ShownForetold>(({ shoot, shotId }) =>
+    this.host.ask(shoot, (remote) => remote.foretold(shotId)),
   );
 
   async measure(shoot: Shoot, question: ClipQuestion): Promise<MeasuredClip | string> {
@@ -44,6 +56,7 @@ export class LiveClip {
 
   close(): void {
     this.against.close();
+    this.foretold.close();
     this.host.end();
   }
 }

@@ -51,6 +51,15 @@ export function clipAgainstPlan(plan: PlanPicture, clip: Clip): ClipAgainstPlan 
   return framesAgainstPlan(plan.ofFollowed(clip.followed, onScreenS), frames);
 }
 
+/** What a clip of the plan would show, on the cut’s clock: the plan’s side of the same courses. */
+export function coursesForetold(plan: Foretold): Record<ClipCourse, Float64Array> {
+  const { near, far, growthPerS, turnDegps } = plan;
+  return { speed: speedOfPicture(plan), near, far, growthPerS, turnDegps };
+}
+
+const speedOfPicture = ({ rightwards, upwards }: Record<'rightwards' | 'upwards', Float64Array>) =>
+  rightwards.map((v, i) => Math.hypot(v, upwards[i]));
+
 /** Holds what was measured of a clip, picture by picture, against what is foretold of it. */
 export function framesAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]): ClipAgainstPlan {
   const takeS = Float64Array.from(frames, ({ tS }) => tS - frames[0].tS);
@@ -79,8 +88,7 @@ export function framesAgainstPlan(plan: Foretold, frames: readonly ClipFrame[]):
     Object.fromEntries(KEYS.map((key) => [key, planned(plan[key])])),
     Object.fromEntries(KEYS.map((key) => [key, seen(rates(key))])),
   ] as Record<Key, Float64Array>[];
-  const speed = (of: Record<Key, Float64Array>) => of.rightwards.map((v, i) => Math.hypot(v, of.upwards[i]));
-  const [foretoldSpeed, seenSpeed] = [speed(foretoldOf), speed(seenOf)];
+  const [foretoldSpeed, seenSpeed] = [speedOfPicture(foretoldOf), speedOfPicture(seenOf)];
   const [fromS, toS] = [first / rateHz, last / rateHz];
   const frameRateHz = (frames.length - 1) / Math.max(1e-3, takeS[takeS.length - 1]);
   const tooFast = foretoldSpeed.map((v) => (v > MOST_STEP_WIDTHS * frameRateHz ? 1 : 0));

@@ -25,10 +25,16 @@
   const clip = $derived(take?.clip ?? null);
   /** Takes of this shot that have a clip. */
   const clips = $derived(row.takes.flatMap(({ id, clip: one }) => (one ? [{ id, clip: one }] : [])));
+  /** Our own film of this plan, where there is no other. */
+  const own = $derived(!clip && footage.tried?.shotId === shot?.id ? (footage.tried?.found.clip ?? null) : null);
+  const measured = $derived(clip ?? own);
   $effect(() => {
-    if (clip && shot) void liveClip.against.ask({ shoot, shotId: shot.id, clip, clips });
+    if (!shot) return;
+    if (measured) void liveClip.against.ask({ shoot, shotId: shot.id, clip: measured, clips: clip ? clips : [] });
+    else void liveClip.foretold.ask({ shoot, shotId: shot.id });
   });
-  const shown = $derived(liveClip.against.question?.clip === clip ? liveClip.against.answer : null);
+  const shown = $derived(liveClip.against.question?.clip === measured ? liveClip.against.answer : null);
+  const foretold = $derived(liveClip.foretold.question?.shotId === shot?.id ? liveClip.foretold.answer : null);
   const summary = $derived(footage.measured?.takeId === take?.id ? footage.measured?.found.summary : null);
   /** Of several clips of one shot: which, and why. */
   const best = $derived(shown?.best && row.takes.some(({ id }) => id === shown.best?.id) ? shown.best : null);
@@ -37,19 +43,17 @@
     { key: 'speed', name: 'Speed', unit: '%/s', times: 100, least: 0 },
     { key: 'near', name: 'Near things', unit: '%/s', times: 100, least: 1 },
     { key: 'far', name: 'Far things', unit: '%/s', times: 100, least: 1 },
-    { key: 'growthPerS', name: 'Growing', unit: '% a second', times: 100, least: 2 },
+    { key: 'growthPerS', name: 'Growing', unit: '%/s', times: 100, least: 2 },
     { key: 'turnDegps', name: 'Turning', unit: '°/s', times: 1, least: 1 },
   ];
-  const drawn = $derived(
-    shown === null
-      ? []
-      : COURSES.flatMap(({ key, name, unit, times, least }) => {
-          const [plan, take] = [shown.courses[key].plan, shown.courses[key].take].map((row) =>
-            row.map((v) => v * times),
-          );
-          return [...plan, ...take].some((v) => Math.abs(v) >= least) ? [{ name, unit, plan, take }] : [];
-        }),
-  );
+  const drawn = (of: (key: ClipCourse) => { plan: Float64Array; take: Float64Array | null }) =>
+    COURSES.flatMap(({ key, name, unit, times, least }) => {
+      const { plan, take } = of(key);
+      const more = (row: Float64Array) => row.map((v) => v * times);
+      const course = { name, unit, plan: more(plan), take: take && more(take) };
+      return [...course.plan, ...(course.take ?? [])].some((v) => Math.abs(v) >= least) ? [course] : [];
+    });
+  const LEGEND = 'Of the picture, in per cent of its width a second where nothing else is said:';
   const some = (frames: readonly number[]) =>
     frames
       .slice(0, 6)
@@ -59,25 +63,30 @@
 
 {#if !shot}
   <p class="said">The shot is not in the shoot any more: nothing can be held against its plan.</p>
-{:else if !clip}
+{:else if !measured}
   <p class="said">
     {take ? 'No clip of this take was measured yet.' : 'Nothing was taken of this shot yet.'} Open the clip that the camera
     made: how the whole picture moves is measured frame by frame, and laid on what the plan foretells.
   </p>
+  {#if liveClip.foretold.problem}<Trouble>{liveClip.foretold.problem}</Trouble>{/if}
+  {#if foretold}
+    <h2>What a clip of it would show</h2>
+    {#each drawn((key) => ({ plan: foretold.courses[key], take: null })) as course (course.name)}
+      <TwoCourses {course} rateHz={foretold.rateHz} fromS={foretold.fromS} names={['foretold', 'seen']} highPx={110} />
+    {/each}
+    <Legend of={LEGEND} plan="foretold" />
+  {/if}
 {:else}
+  {#if own}<h2>Our own film of this plan</h2>{/if}
   {#if liveClip.against.problem}<Trouble>{liveClip.against.problem}</Trouble>{/if}
   {#if !shown}
     <p role="status">Laying it on the plan…</p>
   {:else}
     <WhatDiffers said={shown.said} differences={shown.differences}>
-      {#each drawn as course (course.name)}
-        <TwoCourses {course} rateHz={shown.rateHz} fromS={shown.fromS} names={['foretold', 'seen']} />
+      {#each drawn((key) => shown.courses[key]) as course (course.name)}
+        <TwoCourses {course} rateHz={shown.rateHz} fromS={shown.fromS} names={['foretold', 'seen']} highPx={110} />
       {/each}
-      <Legend
-        of="Of the picture, in per cent of its width a second where nothing else is said:"
-        plan="foretold"
-        take="seen"
-      />
+      <Legend of={LEGEND} plan="foretold" take="seen" />
     </WhatDiffers>
     {#if best}
       <h2>Of {clips.length} clips of this shot</h2>

@@ -1,9 +1,11 @@
 <script lang="ts">
   /** Which line of the strips is which. */
-  let { of, plan, take }: { of: string; plan: string; take: string } = $props();
+  let { of, plan, take = null }: { of: string; plan: string; take?: string | null } = $props();
 </script>
 
-<p class="text-soft">{of} <span class="plan">{plan}</span>, <span class="take">{take}</span>.</p>
+<p class="text-soft">
+  {of} <span class="plan">{plan}</span>{#if take}, <span class="take">{take}</span>{/if}.
+</p>
 
 <style>
   span {
