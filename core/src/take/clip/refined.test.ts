@@ -7,7 +7,7 @@ import { Refiner, splineOf } from './refined';
 
 const [WIDTH, HEIGHT] = [200, 120];
 
-/** Waves in all directions, none shorter than so many pixels: what a picture is known to be between its pixels as well. */
+/** Waves in all directions, none shorter than so many pixels: known between the pixels as well. */
 function waves(shortestPx: number, seed: number): (x: number, y: number) => number {
   const next = seeded(seed);
   const rows = Array.from({ length: 30 }, () => {
@@ -66,7 +66,7 @@ describe('a point that was followed', () => {
     );
     expect(bare.refine([80, 60], [80.1, 60])).toEqual([80.1, 60]);
   });
-  it('goes a quarter, a half and three quarters of a pixel as far as it went, with the tracker as a whole', async () => {
+  it('goes as many parts of a pixel as it went, with the tracker as a whole', async () => {
     const at = waves(5, 11);
     const tracker = await openCvTracker();
     for (const wentPx of [0.125, 0.25, 0.5, 0.75, 1.25]) {

@@ -1,9 +1,9 @@
 import { type GreyFrame, WINDOW_PX } from './grey';
 
 /**
- * Points followed to a small part of a pixel. What follows them by straight interpolation between pixels finds steps of a
- * quarter of a pixel some hundredths too long and those of three quarters as much too short, the more the finer the
- * texture is: the phase of a wave is not kept by it. A cubic spline through the pixels keeps it.
+ * Points followed to a small part of a pixel. Followed by straight interpolation between pixels, steps of a quarter of a
+ * pixel come out some hundredths too long and those of three quarters as much too short, the more the finer the texture
+ * is: it does not keep the phase of a wave. A cubic spline through the pixels does.
  */
 
 /** Pole of the filter that makes pixels coefficients of a cubic B-spline (Unser 1999, “Splines: a perfect fit”). */
