@@ -115,11 +115,15 @@ test('an empty board asks and lays out a set; own patterns are kept', async ({ p
   await page.getByRole('button', { name: 'Lay out' }).last().click();
   const lay = page.getByRole('region', { name: 'Lay out' });
   await expect(lay.getByText('The site is empty')).toBeVisible();
-  await page.getByRole('link', { name: 'Scout' }).click();
+  await lay.getByLabel('How does it end?').fill('The boat is gone');
+  await lay.getByRole('link', { name: 'Scout' }).click();
   await page.getByRole('button', { name: 'Add a piece' }).click();
   await page.getByText('Figure', { exact: true }).click();
   await page.getByRole('link', { name: 'Shots' }).click();
   await words(page, 'Lay out').click();
+  // What was answered before is still there.
+  await expect(lay.getByLabel('How does it end?')).toHaveValue('The boat is gone');
+  await lay.getByLabel('How does it end?').fill('');
   await lay.getByLabel('Who is it about?').fill('Mira');
   await lay.getByLabel('Where is it?').fill('Harbour');
   await lay.getByLabel('Pattern', { exact: true }).selectOption('arrival');

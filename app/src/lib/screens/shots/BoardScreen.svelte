@@ -29,7 +29,8 @@
   const frames = new ShotFrames();
   const live = new LiveBoard(() => frames.busy);
   const head = new FilmHead();
-  let open = $state<Word>('film');
+  // One shot is no film yet: what could follow is asked first.
+  let open = $state<Word>(untrack(() => (store.shoot.shots.length < 2 ? 'lay' : 'film')));
   let chosenIds: string[] = $state.raw([]);
   /** The first of the two shots that meet where the join is looked at. */
   let joinId: string | null = $state(null);

@@ -1,6 +1,13 @@
+<script module lang="ts">
+  /** What was answered, by shoot: whoever goes to Scout in between finds it again. */
+  const answered = new Map<string, { who: string; where: string; happens: string; ending: string }>();
+</script>
+
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { type Pattern, PatternSchema } from '@gentle-arc/core/model';
   import { layOut, patternFrom, PATTERNS } from '@gentle-arc/core/sequence';
+  import { scoutHref } from '$lib/session/links';
   import { newId } from '$lib/session/store/new-id';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Choice from '$lib/ui/Choice.svelte';
@@ -16,7 +23,9 @@
   const { shoot } = $derived(store);
   let patternId = $state(PATTERNS[0].id);
   let subjectId: string | null = $state(null);
-  const answers = $state({ who: '', where: '', happens: '', ending: '' });
+  const shootId = untrack(() => store.shoot.id);
+  const answers = $state(answered.get(shootId) ?? { who: '', where: '', happens: '', ending: '' });
+  answered.set(shootId, answers);
   /** Shots of the pattern that are left out. */
   let without: number[] = $state.raw([]);
   let said: string | null = $state(null);
@@ -69,6 +78,12 @@
 
 <section aria-label="Lay out" class="words">
   <p>A first set of shots, planned on what stands on the site. Everything can be changed afterwards.</p>
+  {#if !subject}
+    <p>
+      The site is empty: put a figure or a thing on it first, on <a class="link" href={scoutHref(shoot.id)}>Scout</a>, and
+      come back.
+    </p>
+  {/if}
   {#each QUESTIONS as { key, label } (key)}
     <label class="question"
       ><span>{label}</span><input
@@ -143,8 +158,6 @@
         <button class="quiet-button" onclick={forget}>Forget this pattern</button>
       </p>
     {/if}
-  {:else}
-    <p>The site is empty: put a figure or a thing on it first, on Scout, and come back.</p>
   {/if}
   {#if said}<p role="status" class="said">{said}</p>{/if}
 </section>
