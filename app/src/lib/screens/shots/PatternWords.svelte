@@ -80,8 +80,8 @@
   <p>A first set of shots, planned on what stands on the site. Everything can be changed afterwards.</p>
   {#if !subject}
     <p>
-      The site is empty: put a figure or a thing on it first, on <a class="link" href={scoutHref(shoot.id)}>Scout</a>, and
-      come back.
+      The site is empty: put a figure or a thing on it first, on <a class="link" href={scoutHref(shoot.id)}>Scout</a>,
+      and come back.
     </p>
   {/if}
   {#each QUESTIONS as { key, label } (key)}
