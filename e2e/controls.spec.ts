@@ -160,6 +160,9 @@ for (const word of ['Motion', 'Footage', 'My hands', 'Report'])
       .getByRole('button', { name: word, exact: true })
       .click();
     await page.waitForTimeout(1500);
+    // Hands are measured first.
+    const beside = page.locator('main button:enabled:visible:not([role=group][aria-label^="More of"] button)');
+    await expect(beside.first()).toBeVisible();
     const { pressed, faults } = await pressButtons(page, path, true);
     expect(faults).toEqual([]);
     expect(pressed.length).toBeGreaterThan(0);
