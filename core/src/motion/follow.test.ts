@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DAMPING, followed } from './follow';
 
@@ -54,5 +55,25 @@ describe('a head that follows', () => {
   it('without smoothing is the direction itself', () => {
     const turn = Float64Array.from({ length: 50 }, (_, i) => Math.sin(i / 9) * 20);
     followed(turn, 60, { ...LOOSE, smoothingS: 0 }).forEach((deg, i) => expect(deg).toBeCloseTo(turn[i], 12));
+  });
+  it('is at the rows of a lapse where it is at those of a film that goes the same way', () => {
+    const degrees = fc.array(fc.double({ min: -40, max: 40, noNaN: true }), { minLength: 3, maxLength: 12 });
+    const following = fc.record({
+      smoothingS: fc.double({ min: 0, max: 1.5, noNaN: true }),
+      deadBandDeg: fc.double({ min: 0, max: 5, noNaN: true }),
+      rateMaxDegps: fc.double({ min: 5, max: 120, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(degrees, fc.integer({ min: 1, max: 10 }), following, (rows, apartS, of) => {
+        const fine = 24 * apartS;
+        const film = Float64Array.from({ length: (rows.length - 1) * fine + 1 }, (_, k) => {
+          const [i, share] = [Math.floor(k / fine), (k % fine) / fine];
+          return share === 0 ? rows[i] : rows[i] + (rows[i + 1] - rows[i]) * share;
+        });
+        const [coarse, all] = [followed(Float64Array.from(rows), 1 / apartS, of), followed(film, 24, of)];
+        const off = Array.from(coarse, (deg, i) => Math.abs(deg - all[i * fine]));
+        expect(Math.max(...off)).toBeLessThan(0.05);
+      }),
+    );
   });
 });

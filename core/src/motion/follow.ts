@@ -13,6 +13,8 @@ export const DAMPING = 0.7;
 /** Less than this is at once. */
 const LEAST_SMOOTHING_S = 1e-3;
 const FINE_STEP_S = 1 / 240;
+/** Rows of a lapse are seconds apart: more steps between two tell nothing that is left at the next. */
+const MOST_STEPS = 120;
 
 /**
  * What becomes of a direction (degrees, one value a row at `rateHz`) that is followed with lag: the dead band as play
@@ -29,7 +31,7 @@ export function followed(
   const count = direction.length;
   const out = new Float64Array(count);
   if (count === 0) return out;
-  const steps = Math.max(1, Math.ceil(1 / rateHz / FINE_STEP_S));
+  const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(1 / rateHz / FINE_STEP_S)));
   const h = 1 / rateHz / steps;
   const lags = smoothingS > LEAST_SMOOTHING_S;
   const omega = lags ? (2 * DAMPING) / smoothingS : Infinity;

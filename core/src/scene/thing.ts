@@ -123,21 +123,30 @@ function driven(piece: Piece, walk: Walk, ground: readonly Piece[], driving: Dri
   });
   const wheelM = (WHEEL_SHARE[piece.kind] ?? 0.25) * piece.heightM;
   const spot = new Float64Array(3);
+  // Who rides on it, a camera on it and its own picture ask for the same moment.
+  const latest = { tS: NaN, headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
+  const standAt = (tS: number) => {
+    latest.tS = tS;
+    latest.headingDeg = drive.headingDeg(tS);
+    latest.leanDeg = drive.leanDeg(tS);
+    if (walk.footing === 'drawn') latest.pitchDeg = drive.pitchDeg(tS);
+    else {
+      const rad = latest.headingDeg * RAD;
+      drive.at(tS, spot);
+      const over = (sign: number) =>
+        groundHeightM(ground, spot[0] + sign * half * Math.sin(rad), spot[1] + sign * half * Math.cos(rad));
+      latest.pitchDeg = Math.atan2(over(1) - over(-1), 2 * half) / RAD;
+    }
+  };
   return {
     piece,
     at: jumping(wayAt, walk),
     wayAt,
     stanceAt: (tS, out) => {
-      out.headingDeg = drive.headingDeg(tS);
-      out.leanDeg = drive.leanDeg(tS);
-      if (walk.footing === 'drawn') out.pitchDeg = drive.pitchDeg(tS);
-      else {
-        const rad = out.headingDeg * RAD;
-        drive.at(tS, spot);
-        const over = (sign: number) =>
-          groundHeightM(ground, spot[0] + sign * half * Math.sin(rad), spot[1] + sign * half * Math.cos(rad));
-        out.pitchDeg = Math.atan2(over(1) - over(-1), 2 * half) / RAD;
-      }
+      if (tS !== latest.tS) standAt(tS);
+      out.headingDeg = latest.headingDeg;
+      out.leanDeg = latest.leanDeg;
+      out.pitchDeg = latest.pitchDeg;
     },
     walks: true,
     goingAt: (tS) => ({
