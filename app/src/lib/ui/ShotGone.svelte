@@ -5,13 +5,13 @@
 
 <p role="status">
   The shot of this address is not in this shoot: it may have been deleted. This is another.
-  <button class="quiet-button" onclick={onstay}>Stay with this one</button>
+  <button class="link" onclick={onstay}>Stay with this one</button>
 </p>
 
 <style>
   p {
     margin: 0;
-    padding: 0.3rem 1rem;
+    padding: 0.3rem 0;
     font-size: 0.88rem;
     color: var(--soft);
   }
