@@ -22,6 +22,7 @@ import {
   type ShownJoin,
   type Story,
 } from './board-messages';
+import { heardOut } from './heard-out';
 import { KeptShoot } from './kept-shoot';
 
 const TELL_MS = 150;
@@ -76,60 +77,62 @@ function storyOf(shoot: Shoot, rows: readonly Chapter[], joins: ShownJoin[], cov
 
 const worker: BoardWorker = {
   sync: (patch) => kept.sync(patch),
-  async story(message, onStep) {
-    const { coverOf } = StoryQuestionSchema.parse(message);
-    const { shoot } = kept;
-    settle(shoot);
-    asked += 1;
-    const number = asked;
-    const limits = limitsOf(shoot.limits);
-    const rows: Chapter[] = [];
-    const joins: ShownJoin[] = [];
-    let toldMs = performance.now();
-    for (const [i, shot] of shoot.shots.entries()) {
-      const row = chapterOf(shoot, shot, i + 1);
-      const before = rows.at(-1);
-      if (before) {
-        const { fromId, toId, kind, grade, findings, from, to } = judgeEnds(
-          before.ends,
-          row.ends,
-          shoot.story.handlesS,
-          limits,
-        );
-        joins.push({ fromId, toId, kind, grade, findings, fromRow: from.row, toRow: to.row });
-      }
-      rows.push(row);
-      if (performance.now() - toldMs < TELL_MS) continue;
-      onStep(storyOf(shoot, rows, joins, coverOf));
-      await breathe();
-      // Overtaken by another question: that one tells.
-      if (number !== asked) return storyOf(shoot, rows, joins, coverOf);
-      toldMs = performance.now();
-    }
-    return storyOf(shoot, rows, joins, coverOf);
-  },
-  async grades(onGrade) {
-    const { shoot } = kept;
-    settle(shoot);
-    asking += 1;
-    const number = asking;
-    for (const shot of shoot.shots) {
-      const key = JSON.stringify({
-        ...shot,
-        ...{ name: '', note: '', sceneName: '', purpose: 'none', cut: null, join: PLAIN_JOIN },
-      });
-      let grade = grades.get(key);
-      if (grade === undefined) {
-        const [worst] = readShot(shoot, shot).findings;
-        const rank = worst ? severity(worst) : 0;
-        grade = (['calm', 'ripple', 'jolt'] as const)[rank];
-        grades.set(key, grade);
+  story: (message, onStep) =>
+    heardOut(onStep, async (tellOf) => {
+      const { coverOf } = StoryQuestionSchema.parse(message);
+      const { shoot } = kept;
+      settle(shoot);
+      asked += 1;
+      const number = asked;
+      const limits = limitsOf(shoot.limits);
+      const rows: Chapter[] = [];
+      const joins: ShownJoin[] = [];
+      let toldMs = performance.now();
+      for (const [i, shot] of shoot.shots.entries()) {
+        const row = chapterOf(shoot, shot, i + 1);
+        const before = rows.at(-1);
+        if (before) {
+          const { fromId, toId, kind, grade, findings, from, to } = judgeEnds(
+            before.ends,
+            row.ends,
+            shoot.story.handlesS,
+            limits,
+          );
+          joins.push({ fromId, toId, kind, grade, findings, fromRow: from.row, toRow: to.row });
+        }
+        rows.push(row);
+        if (performance.now() - toldMs < TELL_MS) continue;
+        tellOf(storyOf(shoot, rows, joins, coverOf));
         await breathe();
-        if (number !== asking) return;
+        // Overtaken by another question: that one tells.
+        if (number !== asked) return storyOf(shoot, rows, joins, coverOf);
+        toldMs = performance.now();
       }
-      onGrade(shot.id, grade);
-    }
-  },
+      return storyOf(shoot, rows, joins, coverOf);
+    }),
+  grades: (onGrade) =>
+    heardOut(onGrade, async (tellGrade) => {
+      const { shoot } = kept;
+      settle(shoot);
+      asking += 1;
+      const number = asking;
+      for (const shot of shoot.shots) {
+        const key = JSON.stringify({
+          ...shot,
+          ...{ name: '', note: '', sceneName: '', purpose: 'none', cut: null, join: PLAIN_JOIN },
+        });
+        let grade = grades.get(key);
+        if (grade === undefined) {
+          const [worst] = readShot(shoot, shot).findings;
+          const rank = worst ? severity(worst) : 0;
+          grade = (['calm', 'ripple', 'jolt'] as const)[rank];
+          grades.set(key, grade);
+          await breathe();
+          if (number !== asking) return;
+        }
+        tellGrade(shot.id, grade);
+      }
+    }),
   async cures(message) {
     const { index } = JoinQuestionSchema.parse(message);
     return joinCures(kept.shoot, index);

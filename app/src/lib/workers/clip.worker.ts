@@ -5,6 +5,7 @@ import { plannedFilm } from '@gentle-arc/core/motion';
 import { sceneOf } from '@gentle-arc/core/scene';
 import { bestClip, clipAgainstPlan, coursesForetold, PlanPicture } from '@gentle-arc/core/take';
 import { AgainstQuestionSchema, ClipQuestionSchema, type ClipWorker } from './clip-messages';
+import { heardOut } from './heard-out';
 import { KeptShoot } from './kept-shoot';
 import { measureClip } from './measure-clip';
 
@@ -19,7 +20,8 @@ const worker: ClipWorker = {
   sync: (patch) => kept.sync(patch),
   measure(message, onStep) {
     const question = ClipQuestionSchema.parse(message);
-    return measureClip(question, question.own ? filmOf(question.own.shotId) : null, onStep);
+    const film = question.own ? filmOf(question.own.shotId) : null;
+    return heardOut(onStep, (tell) => measureClip(question, film, tell));
   },
   async against(message) {
     const { shotId, clip, clips } = AgainstQuestionSchema.parse(message);

@@ -35,6 +35,7 @@ import {
   type ShownDay,
   type ShownPlan,
 } from './day-messages';
+import { heardOut } from './heard-out';
 import { KeptShoot } from './kept-shoot';
 
 const kept = new KeptShoot();
@@ -124,60 +125,63 @@ const worker: DayWorker = {
     };
     return answer;
   },
-  async order(message, onStep) {
-    const { aim, quick, ...question } = OrderQuestionSchema.parse(message);
-    const { shoot } = kept;
-    work += 1;
-    const given = caseOf(shoot, question, aim);
-    const from = toldOrder(given, shoot.day.order);
-    const best = await found(orderSearch(given.problem, { from, quick }), ({ done, of }) => onStep(done, of));
-    const ids = best.order.map((k) => given.works[k].shot.id);
-    return { ids, changes: whatChanges(planOf(given, from), planOf(given, best.order)) };
-  },
-  async alternatives(message, onStep) {
-    const question = DayQuestionSchema.parse(message);
-    const { shoot } = kept;
-    work += 1;
-    const number = work;
-    const rows: Alternative[] = [];
-    const AIMS: DayAim[] = ['minutes', 'lenses', 'light', 'carrying', 'clouds'];
-    for (const [i, aim] of AIMS.entries()) {
+  order: (message, onStep) =>
+    heardOut(onStep, async (tell) => {
+      const { aim, quick, ...question } = OrderQuestionSchema.parse(message);
+      const { shoot } = kept;
+      work += 1;
       const given = caseOf(shoot, question, aim);
-      const best = await found(
-        orderSearch(given.problem, { from: toldOrder(given, shoot.day.order), tries: ALTERNATIVE_TRIES }),
-        ({ done, of }) => onStep(i + done / of, AIMS.length),
-      );
-      if (number !== work) return rows;
-      const plan = planOf(given, best.order);
-      rows.push({
-        aim,
-        order: best.order.map((k) => given.works[k].shot.id),
-        cannot: plan.cannot.map((row) => row.number),
-        endS: plan.endS,
-        totalS: plan.totalS,
-        lensChanges: plan.lensChanges,
-        rigChanges: plan.rigChanges,
-        carriedKgM: plan.carriedKgM,
-        harshS: plan.harshS,
-      });
-    }
-    return rows;
-  },
-  async ways(message, onStep) {
-    const question = DayQuestionSchema.parse(message);
-    const { shoot } = kept;
-    work += 1;
-    const number = work;
-    const given = caseOf(shoot, question);
-    const search = waysToFit(given, planOf(given, toldOrder(given, shoot.day.order)), optionsOf(shoot, question));
-    for (;;) {
-      const { done, value } = search.next();
-      if (done) return value;
-      if (number !== work) return [];
-      onStep(value, value + 10);
-      await breathe();
-    }
-  },
+      const from = toldOrder(given, shoot.day.order);
+      const best = await found(orderSearch(given.problem, { from, quick }), ({ done, of }) => tell(done, of));
+      const ids = best.order.map((k) => given.works[k].shot.id);
+      return { ids, changes: whatChanges(planOf(given, from), planOf(given, best.order)) };
+    }),
+  alternatives: (message, onStep) =>
+    heardOut(onStep, async (tell) => {
+      const question = DayQuestionSchema.parse(message);
+      const { shoot } = kept;
+      work += 1;
+      const number = work;
+      const rows: Alternative[] = [];
+      const AIMS: DayAim[] = ['minutes', 'lenses', 'light', 'carrying', 'clouds'];
+      for (const [i, aim] of AIMS.entries()) {
+        const given = caseOf(shoot, question, aim);
+        const best = await found(
+          orderSearch(given.problem, { from: toldOrder(given, shoot.day.order), tries: ALTERNATIVE_TRIES }),
+          ({ done, of }) => tell(i + done / of, AIMS.length),
+        );
+        if (number !== work) return rows;
+        const plan = planOf(given, best.order);
+        rows.push({
+          aim,
+          order: best.order.map((k) => given.works[k].shot.id),
+          cannot: plan.cannot.map((row) => row.number),
+          endS: plan.endS,
+          totalS: plan.totalS,
+          lensChanges: plan.lensChanges,
+          rigChanges: plan.rigChanges,
+          carriedKgM: plan.carriedKgM,
+          harshS: plan.harshS,
+        });
+      }
+      return rows;
+    }),
+  ways: (message, onStep) =>
+    heardOut(onStep, async (tell) => {
+      const question = DayQuestionSchema.parse(message);
+      const { shoot } = kept;
+      work += 1;
+      const number = work;
+      const given = caseOf(shoot, question);
+      const search = waysToFit(given, planOf(given, toldOrder(given, shoot.day.order)), optionsOf(shoot, question));
+      for (;;) {
+        const { done, value } = search.next();
+        if (done) return value;
+        if (number !== work) return [];
+        tell(value, value + 10);
+        await breathe();
+      }
+    }),
   async file(message, format) {
     const { forecast, lateMin, units } = DayQuestionSchema.parse(message);
     const planned = planDay(kept.shoot, 'kept', { forecast, lateMin, units, looks });

@@ -5,6 +5,7 @@ import { smoothed } from '@gentle-arc/core/motion';
 import { driftByAim, SEEN_S, whileInFrame } from '@gentle-arc/core/image';
 import { searchCures } from '@gentle-arc/core/search';
 import { sceneOf } from '@gentle-arc/core/scene';
+import { heardOut } from './heard-out';
 import { KeptShoot } from './kept-shoot';
 import { ShotQuestionSchema, type ReadingWorker, type ShownReading } from './messages';
 
@@ -60,25 +61,26 @@ const worker: ReadingWorker = {
     const { shotId } = ShotQuestionSchema.parse(message);
     return driftByAim(sceneOf(kept.shoot, kept.shot(shotId)));
   },
-  async search(message, onStep) {
-    const { shotId, units } = ShotQuestionSchema.parse(message);
-    searches += 1;
-    const number = searches;
-    let [restedMs, toldMs] = [performance.now(), 0];
-    for (const step of searchCures(kept.shoot, kept.shot(shotId), units)) {
-      const nowMs = performance.now();
-      if (step.found || nowMs - toldMs > TELL_MS) {
-        onStep(step);
-        toldMs = nowMs;
+  search: (message, onStep) =>
+    heardOut(onStep, async (tell) => {
+      const { shotId, units } = ShotQuestionSchema.parse(message);
+      searches += 1;
+      const number = searches;
+      let [restedMs, toldMs] = [performance.now(), 0];
+      for (const step of searchCures(kept.shoot, kept.shot(shotId), units)) {
+        const nowMs = performance.now();
+        if (step.found || nowMs - toldMs > TELL_MS) {
+          tell(step);
+          toldMs = nowMs;
+        }
+        if (nowMs - restedMs < REST_MS) continue;
+        // Lets a word to call it off come in.
+        await new Promise((resolve) => setTimeout(resolve));
+        if (number !== searches) return false;
+        restedMs = performance.now();
       }
-      if (nowMs - restedMs < REST_MS) continue;
-      // Lets a word to call it off come in.
-      await new Promise((resolve) => setTimeout(resolve));
-      if (number !== searches) return false;
-      restedMs = performance.now();
-    }
-    return true;
-  },
+      return true;
+    }),
   async callOff() {
     searches += 1;
   },

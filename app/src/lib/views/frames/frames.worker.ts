@@ -1,4 +1,5 @@
 import * as Comlink from 'comlink';
+import { heardOut } from '$lib/workers/heard-out';
 import { KeptShoot } from '$lib/workers/kept-shoot';
 import { FramesQuestionSchema, type FramesWorker, StillsQuestionSchema, VideoQuestionSchema } from './frames-messages';
 import { bitmapFile } from './bitmap-file';
@@ -29,20 +30,22 @@ const worker: FramesWorker = {
     // Another question may be drawn meanwhile.
     return new Blob([bitmapFile(await film.pixels(), widthPx, heightPx, rows.length)], { type: 'image/bmp' });
   },
-  async video(message, onStep) {
-    const question = VideoQuestionSchema.parse(message);
-    work += 1;
-    const number = work;
-    const { writeVideo } = await import('./write-video');
-    return writeVideo(kept.shoot, question, software, onStep, () => number === work);
-  },
-  async stills(message, onStep) {
-    const question = StillsQuestionSchema.parse(message);
-    work += 1;
-    const number = work;
-    const { writeStills } = await import('./write-stills');
-    return writeStills(kept.shoot, question, software, onStep, () => number === work);
-  },
+  video: (message, onStep) =>
+    heardOut(onStep, async (tell) => {
+      const question = VideoQuestionSchema.parse(message);
+      work += 1;
+      const number = work;
+      const { writeVideo } = await import('./write-video');
+      return writeVideo(kept.shoot, question, software, tell, () => number === work);
+    }),
+  stills: (message, onStep) =>
+    heardOut(onStep, async (tell) => {
+      const question = StillsQuestionSchema.parse(message);
+      work += 1;
+      const number = work;
+      const { writeStills } = await import('./write-stills');
+      return writeStills(kept.shoot, question, software, tell, () => number === work);
+    }),
   async callOff() {
     work += 1;
   },
