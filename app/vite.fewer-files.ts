@@ -16,7 +16,13 @@ const STORE = /src\/lib\/session\/store\/database\.ts$/;
  */
 export const fewerFiles = (): CodeSplitting => ({
   groups: [
-    { ...neededBy('first', FIRST_PAGE), minShareCount: 2, priority: 3, entriesAware: true, entriesAwareMergeThreshold: 2_000 },
+    {
+      ...neededBy('first', FIRST_PAGE),
+      minShareCount: 2,
+      priority: 3,
+      entriesAware: true,
+      entriesAwareMergeThreshold: 2_000,
+    },
     { ...neededBy('store', STORE), minShareCount: 2, priority: 2 },
     { name: 'shared', minShareCount: 4, priority: 1 },
   ],

@@ -31,8 +31,9 @@ export {
   type ClipCourse,
   coursesForetold,
   framesOfClip,
+  measuredByPlan,
 } from './clip/against-plan';
-export { AsFilmed, numbersAsFilmed, type TimesAsFilmed } from './clip/as-filmed';
+export { numbersAsFilmed, type TimesAsFilmed } from './clip/as-filmed';
 export { type ClipFrame, ClipReader } from './clip/clip-reader';
 export { type ClipSummary, clipSummary } from './clip/clip-summary';
 export { type Foretold, PlanPicture } from './clip/foretold';

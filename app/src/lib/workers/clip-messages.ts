@@ -1,14 +1,16 @@
 import * as z from 'zod';
 import { type Clip, ClipSchema } from '@gentle-arc/core/model';
-import type { ClipAgainstPlan, ClipCourse, ClipSummary, numbersAsFilmed, TimesAsFilmed } from '@gentle-arc/core/take';
+import type { ClipAgainstPlan, ClipCourse, ClipSummary, TimesAsFilmed } from '@gentle-arc/core/take';
 import type { KeepsShoot } from './kept-shoot';
 
 /** A clip to be measured: nothing of it leaves the device. */
 export const ClipQuestionSchema = z.object({
   file: z.instanceof(Blob),
   name: z.string(),
-  /** A film of our own of this shot, frame for frame: held against where the plan has its places go. */
-  own: z.object({ shotId: z.string() }).nullable(),
+  /** The shot it is a clip of. */
+  shotId: z.string(),
+  /** A film of our own of that shot, frame for frame. */
+  own: z.boolean(),
 });
 export type ClipQuestion = z.infer<typeof ClipQuestionSchema>;
 
@@ -18,7 +20,7 @@ export interface MeasuredClip {
   /** It took so long, s. */
   tookS: number;
   /** Of a film of our own; null of others. */
-  asFilmed: { numbers: ReturnType<typeof numbersAsFilmed>; places: TimesAsFilmed } | null;
+  asFilmed: TimesAsFilmed | null;
 }
 
 /** A clip against its plan as the page shows it: both at the plan’s time, from `fromS` on. */

@@ -20,8 +20,7 @@ const worker: ClipWorker = {
   sync: (patch) => kept.sync(patch),
   measure(message, onStep) {
     const question = ClipQuestionSchema.parse(message);
-    const film = question.own ? filmOf(question.own.shotId) : null;
-    return heardOut(onStep, (tell) => measureClip(question, film, tell));
+    return heardOut(onStep, (tell) => measureClip(question, filmOf(question.shotId), tell));
   },
   async against(message) {
     const { shotId, clip, clips } = AgainstQuestionSchema.parse(message);

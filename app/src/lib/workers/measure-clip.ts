@@ -1,7 +1,14 @@
 import { ALL_FORMATS, BlobSource, Input, VideoSampleSink } from 'mediabunny';
 import type { Clip } from '@gentle-arc/core/model';
 import type { Film } from '@gentle-arc/core/motion';
-import { AsFilmed, ClipReader, clipSummary, numbersAsFilmed, openCvTracker, PlanPicture } from '@gentle-arc/core/take';
+import {
+  ClipReader,
+  clipSummary,
+  measuredByPlan,
+  numbersAsFilmed,
+  openCvTracker,
+  PlanPicture,
+} from '@gentle-arc/core/take';
 import type { ClipQuestion, MeasuredClip } from './clip-messages';
 import { ClipPictures } from './clip-pictures';
 
@@ -11,11 +18,11 @@ const MOST_KEPT = 2400;
 
 /**
  * Reads a video picture by picture and follows what moves in it; memory does not grow with its length. A sentence where
- * this browser cannot read it. `film`: of a film of our own, what it is of.
+ * this browser cannot read it. `film`: of the shot it is a clip of.
  */
 export async function measureClip(
-  { file, name }: ClipQuestion,
-  film: Film | null,
+  { file, name, own }: ClipQuestion,
+  film: Film,
   onStep: (share: number) => void,
 ): Promise<MeasuredClip | string> {
   const began = performance.now();
@@ -34,9 +41,8 @@ export async function measureClip(
     const frameRateHz = Math.min(1000, Math.max(1, averagePacketRate));
     const every = Math.max(1, Math.ceil((durationS * frameRateHz) / MOST_FRAMES));
     const tracker = await openCvTracker();
-    const asFilmed = film && new AsFilmed(film);
-    const plan = film && new PlanPicture(film, track.displayWidth);
-    const reader = new ClipReader(tracker, asFilmed ? (picture, flows) => asFilmed.add(picture, flows) : undefined);
+    const plan = new PlanPicture(film, track.displayWidth);
+    const reader = new ClipReader(tracker);
     const pictures = new ClipPictures(track.displayWidth, track.displayHeight);
     let [seen, firstS] = [0, 0];
     try {
@@ -58,7 +64,7 @@ export async function measureClip(
     }
     if (reader.count < 2)
       return `${said} has ${reader.count === 1 ? 'one picture' : 'no pictures'}: nothing moves in it.`;
-    const frames = reader.frames();
+    const { frames, followed } = measuredByPlan(plan, reader, own);
     const rateHz = frameRateHz / every;
     const summary = clipSummary(frames, rateHz, track.displayWidth);
     const step = Math.max(1, Math.ceil(frames.length / MOST_KEPT));
@@ -79,7 +85,7 @@ export async function measureClip(
       growthPerS: column('growthPerS', 4, 100),
       near: layer(frames, 'near', step),
       far: layer(frames, 'far', step),
-      followed: [...reader.followedPlaces()],
+      followed: [...followed],
     };
     onStep(1);
     const lastS = frames[frames.length - 1].tS;
@@ -89,11 +95,7 @@ export async function measureClip(
       clip,
       summary,
       tookS,
-      asFilmed: plan &&
-        asFilmed && {
-          numbers: numbersAsFilmed(plan.ofFollowed(clip.followed, onScreenS), frames),
-          places: asFilmed.times(),
-        },
+      asFilmed: own ? numbersAsFilmed(plan.ofFollowed(clip.followed, onScreenS), frames) : null,
     };
   } catch (error) {
     return `${said} could not be read to its end (${(error as Error).message.slice(0, 120)}).`;

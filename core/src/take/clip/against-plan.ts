@@ -13,7 +13,8 @@ import {
   shakeOf,
   speedOf,
 } from './clip-faults';
-import type { ClipFrame } from './clip-reader';
+import type { ClipFrame, ClipReader } from './clip-reader';
+import type { FollowedPlaces } from './followed-places';
 import type { Foretold, PlanPicture } from './foretold';
 
 /** What is drawn of a clip: speed of the whole, of near and far layers (frame widths a second), growing, turning. */
@@ -44,11 +45,35 @@ const NEARLY_ALL = 0.9;
 export function clipAgainstPlan(plan: PlanPicture, clip: Clip): ClipAgainstPlan {
   const frames = framesOfClip(clip);
   const all = framesAgainstPlan(plan.all(), frames);
-  const { by, delayS, stretch } = all.aligned;
-  if (by === 'nothing' || clip.followed.length === 0) return all;
+  const onScreenS = onScreenOf(plan, all.aligned);
+  if (!onScreenS || clip.followed.length === 0) return all;
   const lasts = frames[frames.length - 1].tS;
-  const onScreenS = (share: number) => plan.all().tS[0] + (share * lasts - delayS) / stretch;
-  return framesAgainstPlan(plan.ofFollowed(clip.followed, onScreenS), frames);
+  return framesAgainstPlan(
+    plan.ofFollowed(clip.followed, (share) => onScreenS(share * lasts)),
+    frames,
+  );
+}
+
+/** When what is at a moment of a clip, s, is on screen by the plan; null where the clip does not lie on it. */
+function onScreenOf(plan: PlanPicture, { by, delayS, stretch }: Alignment): ((clipS: number) => number) | null {
+  return by === 'nothing' ? null : (clipS) => plan.all().tS[0] + (clipS - delayS) / stretch;
+}
+
+/**
+ * What was measured of a clip, once more without the places that lie at the edges of things by its plan; all of it where
+ * the clip does not lie on the plan, or is too long. `frameForFrame`: the clip is a film of the plan from its beginning.
+ */
+export function measuredByPlan(
+  plan: PlanPicture,
+  reader: ClipReader,
+  frameForFrame: boolean,
+): { frames: ClipFrame[]; followed: FollowedPlaces } {
+  const measured = { frames: reader.frames(), followed: reader.followedPlaces() };
+  const fromS = plan.all().tS[0];
+  const onScreenS = frameForFrame
+    ? (clipS: number) => fromS + clipS
+    : onScreenOf(plan, framesAgainstPlan(plan.all(), measured.frames).aligned);
+  return (onScreenS && reader.awayFromEdges((clipS) => plan.awayAt(onScreenS(clipS)))) ?? measured;
 }
 
 /** What a clip of the plan would show, on the cut’s clock: the plan’s side of the same courses. */

@@ -3,8 +3,7 @@ import { plannedFilm, seeded } from '../../motion';
 import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
 import { framesOfClip } from './against-plan';
-import { AsFilmed, numbersAsFilmed } from './as-filmed';
-import { contentOf } from './content-motion';
+import { numbersAsFilmed } from './as-filmed';
 import { PlanPicture } from './foretold';
 import { type Layers, LayerSteps } from './layers';
 import { type Flow, wholeMotion } from './whole-motion';
@@ -18,44 +17,6 @@ const filmOf = (name: string) => {
 const ARC = 'Round Ansa at the sorting table';
 const PUSH = 'In to the two leaves';
 
-/** Places all over the picture of a row, as the plan has them go to the next, `times` as far. */
-function followed(name: string, row: number, times: number): Flow[] {
-  const film = filmOf(name);
-  const content = contentOf(film, 160)(row, row, row + 1);
-  const aspect = film.samples.frameWidthMm / film.samples.frameHeightMm;
-  const flows: Flow[] = [];
-  for (let y = 3; y < content.heightCells; y += 5)
-    for (let x = 3; x < content.widthCells; x += 5) {
-      const [u, w] = [(x + 0.5) / content.widthCells - 0.5, (0.5 - (y + 0.5) / content.heightCells) / aspect];
-      const flow = content.flow(x, y, u, w);
-      if (flow) flows.push({ u, w, du: flow.du * times, dw: flow.dw * times });
-    }
-  return flows;
-}
-
-describe('our measuring held against what is known', () => {
-  it.each([1, 0.9, 1.2])('finds that places went %f as far, near and far ones alike', (times) => {
-    const asFilmed = new AsFilmed(filmOf(ARC));
-    for (const row of [60, 120, 180]) asFilmed.add(row, followed(ARC, row, times));
-    const { whole, near, far } = asFilmed.times();
-    for (const found of [whole, near, far]) expect(found).toBeCloseTo(times, 3);
-  });
-  it('tells nothing of layers where the picture only grows', () => {
-    const asFilmed = new AsFilmed(filmOf(PUSH));
-    asFilmed.add(80, followed(PUSH, 80, 1.1));
-    expect(asFilmed.times()).toMatchObject({ near: null, far: null });
-    // What is far off counts less the farther it is: not quite as much as it went.
-    expect((asFilmed.times().whole ?? 0) / 1.1).toBeCloseTo(1, 1);
-  });
-  it('finds nothing where nothing was followed, and takes no picture after the last', () => {
-    const film = filmOf(ARC);
-    const asFilmed = new AsFilmed(film);
-    asFilmed.add(10, []);
-    asFilmed.add(film.samples.count - 1, followed(ARC, 60, 1));
-    expect(asFilmed.times()).toEqual({ whole: null, near: null, far: null });
-  });
-});
-
 describe('the numbers of a film of our own', () => {
   const plan = new PlanPicture(filmOf(ARC), 640).all();
   const clip = (times: number, layers = times) => ({
@@ -66,9 +27,9 @@ describe('the numbers of a film of our own', () => {
     followed: [],
   });
 
-  it('are held against all that is foretold, whole and layers each by itself', () => {
-    const { whole, near, far } = numbersAsFilmed(plan, framesOfClip(clip(1.02, 0.9)));
-    expect(whole).toBeCloseTo(1.02, 6);
+  it('are held against all that is foretold, shift and layers each by itself', () => {
+    const { shift, near, far } = numbersAsFilmed(plan, framesOfClip(clip(1.02, 0.9)));
+    expect(shift).toBeCloseTo(1.02, 6);
     expect(near).toBeCloseTo(0.9, 6);
     expect(far).toBeCloseTo(0.9, 6);
   });
@@ -80,6 +41,19 @@ describe('the numbers of a film of our own', () => {
       ...{ growthPerS: [...push.growthPerS].map((v) => v * 1.05), near: [...push.upwards], far: [...push.upwards] },
     });
     expect(numbersAsFilmed(push, frames).grows).toBeCloseTo(1.05, 6);
+  });
+  it('are of one motion of the whole, in which each part counts as much as it moves the picture', () => {
+    const times = (shift: number, rest: number) => {
+      const kept = clip(shift);
+      const [turnDegps, growthPerS] = [kept.turnDegps, kept.growthPerS].map((row) => row.map((v) => v * rest));
+      return numbersAsFilmed(plan, framesOfClip({ ...kept, turnDegps, growthPerS })).whole ?? 0;
+    };
+    expect(times(1.1, 1.1)).toBeCloseTo(1.1, 6);
+    // The arc shifts much more than it grows or turns.
+    const [shifts, others] = [times(1.1, 1), times(1, 1.1)];
+    expect(shifts).toBeGreaterThan(1.05);
+    expect(others).toBeLessThan(1.05);
+    expect(shifts + others).toBeCloseTo(2.1, 6);
   });
   it('are not those of rest where layers could not be told apart', () => {
     const kept = clip(1);

@@ -1,8 +1,8 @@
-import { type FollowedPlaces, FollowedPlacesCounter } from './followed-places';
+import { ClipSteps, type Step } from './clip-steps';
+import type { FollowedPlaces } from './followed-places';
 import { differenceOf, type GreyFrame, lookOf } from './grey';
-import { LayerSteps } from './layers';
 import type { Tracked, Tracker } from './tracker';
-import { cellFlows, type Flow, wholeMotion } from './whole-motion';
+import type { Flow } from './whole-motion';
 
 /** One picture of a clip, measured: rates a second, of the content. */
 export interface ClipFrame {
@@ -30,25 +30,22 @@ const SAME = 0.0012;
 /** … where those about it differ by so many times that. */
 const OTHERWISE = 4;
 
+/** What was followed from one picture to the next: u, w, du, dw of each place; null where the pictures are the same. */
+type KeptStep = Float32Array | null;
+/** What was followed is kept of so many steps, some 25 MB: a longer clip stays as it was measured. */
+const MOST_KEPT_STEPS = 6000;
+
 /**
  * Measures a clip picture by picture: only the last one is kept, so that memory hardly grows with the clip. Rates stand at
  * the picture they belong to: the mean of the way into it and the way out of it.
  */
 export class ClipReader {
   private before: { frame: GreyFrame; tS: number } | null = null;
-  private readonly steps: (Step | null)[] = [];
-  private followed: FollowedPlacesCounter | null = null;
-  private readonly layers = new LayerSteps((i, layers) => {
-    const step = this.steps[i];
-    if (step && layers) this.steps[i] = { ...step, near: layers.near / step.stepS, far: layers.far / step.stepS };
-  });
+  private steps: ClipSteps | null = null;
+  private readonly kept: KeptStep[] = [];
   private readonly rows: { tS: number; brightness: number; detail: number; difference: number }[] = [];
 
-  /** `onFollowed`: told which places were followed from a picture, counted from 0, to the next. */
-  constructor(
-    private readonly tracker: Tracker,
-    private readonly onFollowed?: (picture: number, flows: readonly Flow[]) => void,
-  ) {}
+  constructor(private readonly tracker: Tracker) {}
 
   /** The next picture. Throws a RangeError where it is of another size, or does not come after the one before. */
   add(frame: GreyFrame, tS: number): void {
@@ -60,16 +57,13 @@ export class ClipReader {
       );
     if (before && tS <= before.tS)
       throw new RangeError(`Picture ${this.rows.length + 1} does not come after the one before.`);
-    this.followed ??= new FollowedPlacesCounter(frame.widthPx / frame.heightPx);
+    this.steps ??= new ClipSteps(frame.widthPx / frame.heightPx);
     const difference = before ? differenceOf(before.frame, frame) : 1;
-    if (before && difference === 0) {
-      this.steps.push({ ...STILL, stepS: tS - before.tS });
-      this.layers.add(null);
-      this.followed.addEverywhere();
-    } else if (before) {
-      const flows = flowsOf(this.tracker.follow(before.frame, frame), frame);
-      this.onFollowed?.(this.rows.length - 1, flows);
-      this.step(flows, frame, tS - before.tS);
+    if (before) {
+      const flows = difference === 0 ? null : flowsOf(this.tracker.follow(before.frame, frame), frame);
+      this.steps.add(flows, tS - before.tS);
+      if (this.kept.length < MOST_KEPT_STEPS)
+        this.kept.push(flows && Float32Array.from(flows.flatMap(({ u, w, du, dw }) => [u, w, du, dw])));
     }
     this.rows.push({ tS, ...lookOf(frame), difference });
     this.before = { frame, tS };
@@ -81,11 +75,40 @@ export class ClipReader {
 
   /** Everything that was measured. Throws a RangeError with fewer than two pictures. */
   frames(): ClipFrame[] {
-    const { rows, steps } = this;
-    if (rows.length < 2) throw new RangeError('A clip needs at least two pictures.');
-    this.layers.end();
+    return this.framesOf(this.steps);
+  }
+
+  /** In which places something could be followed, over the clip. */
+  followedPlaces(): FollowedPlaces {
+    return this.steps?.followedPlaces() ?? [];
+  }
+
+  /**
+   * The same once more, of those places only that lie away from the edges of things. `awayAt`: which places do at a
+   * moment of the clip, s; null where that is not known: then all count. Null for a clip so long that what was followed
+   * was not kept.
+   */
+  awayFromEdges(
+    awayAt: (tS: number) => ((u: number, w: number) => boolean) | null,
+  ): { frames: ClipFrame[]; followed: FollowedPlaces } | null {
+    const { rows, kept, before } = this;
+    if (!before || kept.length < rows.length - 1) return null;
+    const steps = new ClipSteps(before.frame.widthPx / before.frame.heightPx);
+    kept.forEach((step, i) => {
+      const [fromS, toS] = [rows[i].tS, rows[i + 1].tS];
+      const flows = step && flowsKept(step);
+      const isAway = flows && awayAt((fromS + toS) / 2);
+      steps.add(isAway ? flows.filter(({ u, w }) => isAway(u, w)) : flows, toS - fromS);
+    });
+    return { frames: this.framesOf(steps), followed: steps.followedPlaces() };
+  }
+
+  private framesOf(steps: ClipSteps | null): ClipFrame[] {
+    const { rows } = this;
+    if (rows.length < 2 || !steps) throw new RangeError('A clip needs at least two pictures.');
+    const found = steps.rows();
     return rows.map(({ tS, brightness, detail, difference }, i) => {
-      const [into, out] = [i > 0 ? steps[i - 1] : null, i < steps.length ? steps[i] : null];
+      const [into, out] = [i > 0 ? found[i - 1] : null, i < found.length ? found[i] : null];
       const of = (key: Exclude<keyof Step, 'followed' | 'stepS'>) => mean([into?.[key], out?.[key]]);
       return {
         tS,
@@ -102,31 +125,13 @@ export class ClipReader {
       };
     });
   }
-
-  /** In which places something could be followed, over the clip. */
-  followedPlaces(): FollowedPlaces {
-    return this.followed?.moments() ?? [];
-  }
-
-  private step(flows: readonly Flow[], frame: GreyFrame, stepS: number): void {
-    const cells = cellFlows(flows, frame.widthPx / frame.heightPx);
-    const whole = wholeMotion([...cells.values()]);
-    this.followed?.add(flows);
-    this.layers.add({ cells, whole });
-    this.steps.push(
-      whole && {
-        stepS,
-        right: whole.right / stepS,
-        up: whole.up / stepS,
-        turnDeg: whole.turnDeg / stepS,
-        growth: whole.growth / stepS,
-        near: NaN,
-        far: NaN,
-        followed: whole.cells / Math.max(1, cells.size),
-      },
-    );
-  }
 }
+
+const flowsKept = (step: Float32Array): Flow[] =>
+  Array.from({ length: step.length / 4 }, (_, i) => {
+    const [u, w, du, dw] = step.subarray(4 * i, 4 * i + 4);
+    return { u, w, du, dw };
+  });
 
 /** Whether pictures just before and just after one go on: where all rest, none is the one before again. */
 function goesAbout(rows: readonly { difference: number }[], i: number): boolean {
@@ -136,19 +141,6 @@ function goesAbout(rows: readonly { difference: number }[], i: number): boolean 
   };
   return goes(i - 2, i) && goes(i + 1, i + 3);
 }
-
-interface Step {
-  stepS: number;
-  right: number;
-  up: number;
-  turnDeg: number;
-  growth: number;
-  near: number;
-  far: number;
-  followed: number;
-}
-
-const STILL = { right: 0, up: 0, turnDeg: 0, growth: 0, near: NaN, far: NaN, followed: 1 };
 
 /** Mean of what there is; NaN where there is nothing. */
 function mean(values: readonly (number | undefined)[]): number {

@@ -56,40 +56,53 @@ export function contentOf(film: Film, cellsAcross: number): (row: number, from: 
   };
 }
 
-/** Beside something so many times nearer a place lies at an edge. */
+/** Beside something so many times nearer or farther a place lies at an edge. */
 const EDGE = 1.15;
 
 /**
- * Where the middles of the cells that count go when what is near wins: a cell within `reachCells` of something nearer
- * goes with that.
+ * Which cells lie within `reachCells` of an edge of something: 1 there, 0 elsewhere, row after row from the upper left. A
+ * window about such a place holds two things that may go two ways, and goes now with the one, now with the other.
  */
-export function nearWins(
-  { widthCells, heightCells, depthM, flow }: Content,
-  aspect: number,
-  reachCells: number,
-  counts: (u: number, w: number) => boolean = () => true,
-): Flow[] {
-  const across = (x: number) => (x + 0.5) / widthCells - 0.5;
-  const up = (y: number) => (0.5 - (y + 0.5) / heightCells) / aspect;
+export function edgesOf({ widthCells, heightCells, depthM }: Content, reachCells: number): Uint8Array {
   const depths = new Float64Array(widthCells * heightCells);
   for (let y = 0; y < heightCells; y += 1)
     for (let x = 0; x < widthCells; x += 1) depths[y * widthCells + x] = depthM(x, y);
-  const reach = Math.floor(reachCells + 1e-9);
+  const about = cellsWithin(reachCells);
+  const edges = new Uint8Array(widthCells * heightCells);
+  for (let y = 0; y < heightCells; y += 1)
+    for (let x = 0; x < widthCells; x += 1) {
+      const here = depths[y * widthCells + x];
+      const isEdge = about.some(([dx, dy]) => {
+        const [h, v] = [x + dx, y + dy];
+        if (h < 0 || v < 0 || h >= widthCells || v >= heightCells) return false;
+        const there = depths[v * widthCells + h];
+        return there > here * EDGE || there * EDGE < here;
+      });
+      if (isEdge) edges[y * widthCells + x] = 1;
+    }
+  return edges;
+}
+
+function cellsWithin(reachCells: number): [number, number][] {
+  const reach = Math.floor(reachCells);
+  const side = Array.from({ length: 2 * reach + 1 }, (_, k) => k - reach);
+  return side
+    .flatMap((dy) => side.map((dx): [number, number] => [dx, dy]))
+    .filter(([dx, dy]) => (dx !== 0 || dy !== 0) && dx ** 2 + dy ** 2 <= reachCells ** 2);
+}
+
+/** Where the middles of the cells that count go. */
+export function flowsOfCells(
+  { widthCells, heightCells, flow }: Content,
+  aspect: number,
+  counts: (cell: number, u: number, w: number) => boolean,
+): Flow[] {
   const found: Flow[] = [];
   for (let y = 0; y < heightCells; y += 1)
     for (let x = 0; x < widthCells; x += 1) {
-      const [u, w] = [across(x), up(y)];
-      if (!counts(u, w)) continue;
-      const here = y * widthCells + x;
-      let [nearest, nx, ny] = [here, x, y];
-      for (let v = Math.max(0, y - reach); v <= Math.min(heightCells - 1, y + reach); v += 1)
-        for (let h = Math.max(0, x - reach); h <= Math.min(widthCells - 1, x + reach); h += 1) {
-          const there = v * widthCells + h;
-          if (depths[there] * EDGE < depths[nearest] && (h - x) ** 2 + (v - y) ** 2 <= reachCells ** 2)
-            [nearest, nx, ny] = [there, h, v];
-        }
-      const goes = flow(nx, ny, across(nx), up(ny));
-      if (goes) found.push({ u, w, du: goes.du, dw: goes.dw });
+      const [u, w] = [(x + 0.5) / widthCells - 0.5, (0.5 - (y + 0.5) / heightCells) / aspect];
+      const goes = counts(y * widthCells + x, u, w) ? flow(x, y, u, w) : null;
+      if (goes) found.push(goes);
     }
   return found;
 }

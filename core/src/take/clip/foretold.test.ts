@@ -4,7 +4,7 @@ import { plannedFilm } from '../../motion';
 import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
 import { CAMERA_SIZE, project } from '../../optics';
-import { type Content, contentOf, nearWins } from './content-motion';
+import { type Content, contentOf, edgesOf, flowsOfCells } from './content-motion';
 import { FollowedPlacesCounter } from './followed-places';
 import { PlanPicture } from './foretold';
 
@@ -118,20 +118,24 @@ describe('a window that holds an edge', () => {
     depthM: (x) => (Math.abs(x - 10) <= 1 ? 2 : 30),
     flow: (x, _, u, w) => ({ u, w, du: Math.abs(x - 10) <= 1 ? 0.1 : 0.01, dw: 0 }),
   };
-  const nearOnes = (reach: number) => nearWins(content, 16 / 9, reach).filter(({ du }) => du === 0.1).length;
+  const columns = (reach: number) => {
+    const edges = edgesOf(content, reach);
+    return Array.from({ length: content.widthCells }, (_, x) => x).filter(
+      (x) => edges[4 * content.widthCells + x] === 1,
+    );
+  };
 
-  it('goes with what is near, as far as the window reaches', () => {
-    expect(nearOnes(0)).toBe(3 * 9);
-    expect(nearOnes(1)).toBe(5 * 9);
-    expect(nearOnes(2.2)).toBe(7 * 9);
+  it('is told on both sides of the edge, as far as the window reaches', () => {
+    expect(columns(0.5)).toEqual([]);
+    expect(columns(1)).toEqual([8, 9, 11, 12]);
+    // The post is as wide as the window: all of it lies at an edge.
+    expect(columns(2.2)).toEqual([7, 8, 9, 10, 11, 12, 13]);
   });
-  it('keeps every place where it is', () => {
-    const [plain, reached] = [nearWins(content, 16 / 9, 0), nearWins(content, 16 / 9, 2)];
-    expect(reached.map(({ u, w }) => [u, w])).toEqual(plain.map(({ u, w }) => [u, w]));
-  });
-  it('is looked for only where it counts', () => {
-    const right = nearWins(content, 16 / 9, 1, (u) => u > 0);
-    expect(right).toEqual(nearWins(content, 16 / 9, 1).filter(({ u }) => u > 0));
-    expect(right).toHaveLength(10 * 9);
+  it('is left out of what goes, and each cell keeps its place and its way', () => {
+    const edges = edgesOf(content, 1);
+    const away = flowsOfCells(content, 16 / 9, (cell) => edges[cell] === 0);
+    expect(away).toHaveLength((21 - 4) * 9);
+    for (const { u, du } of away) expect(du).toBe(Math.abs(u) < 0.5 / 21 ? 0.1 : 0.01);
+    expect(flowsOfCells(content, 16 / 9, (_, u) => u > 0)).toHaveLength(10 * 9);
   });
 });

@@ -1,9 +1,9 @@
 import type { Film } from '../../motion';
-import { type Content, contentOf, nearWins } from './content-motion';
+import { type Content, contentOf, edgesOf, flowsOfCells } from './content-motion';
 import { type FollowedPlaces, momentShare, wasFollowed } from './followed-places';
 import { followedWidthPx, WINDOW_PX } from './grey';
 import { LayerSteps } from './layers';
-import { cellFlows, type Flow, wholeMotion } from './whole-motion';
+import { cellFlows, type Flow, wholeOfCells } from './whole-motion';
 
 /** What a clip of the plan would measure, one row a frame shown: rates a second of the picture’s content. */
 export interface Foretold {
@@ -24,18 +24,15 @@ interface CountedStep {
 }
 
 /** A cell of the plan’s raster is so wide in the clip’s picture as it is followed, px. */
-const CELL_PX = 4;
+const CELL_PX = 3;
 /** At most so many rows are looked at; those between are bridged. */
 const MOST_ROWS = 150;
-/**
- * What is near is followed so far beyond its edge: two thirds of what of the window lies beyond its middle. Chosen by our
- * own films of the demo, no published source.
- */
-const NEAR_REACHES_PX = WINDOW_PX / 3;
+/** A window so far from an edge, or less, holds it. */
+const EDGE_REACHES_PX = WINDOW_PX / 2;
 
 /**
- * Foretells the motion of a plan’s picture as a clip so wide is followed: of a window that holds an edge goes what is
- * near, so that near things are as much larger.
+ * Foretells the motion of a plan’s picture as a clip so wide is followed. Places at the edges of things are left out, of
+ * the plan and, where it is known, of the clip: a window that holds an edge follows now the one, now the other.
  */
 export class PlanPicture {
   private readonly contentAt: (row: number, from: number, to: number) => Content;
@@ -75,11 +72,29 @@ export class PlanPicture {
     return this.of([...steps.values()].sort((a, b) => a.row - b.row));
   }
 
+  /**
+   * Which places of the picture that is on screen at a moment lie away from the edges of things; null after the end.
+   * What is followed is looked at from one picture to the next: halfway between is the moment to ask for.
+   */
+  awayAt(onScreenS: number): ((u: number, w: number) => boolean) | null {
+    const { screenS, count } = this.film.samples;
+    const row = rowAt(screenS, count, onScreenS);
+    const lastStepS = count < 2 ? 0 : screenS[count - 1] - screenS[count - 2];
+    if (onScreenS < screenS[0] - lastStepS || onScreenS > screenS[count - 1] + lastStepS) return null;
+    const content = this.contentAt(row, row, row);
+    const edges = edgesOf(content, EDGE_REACHES_PX / CELL_PX);
+    return (u, w) => {
+      const x = Math.floor((u + 0.5) * content.widthCells);
+      const y = Math.floor((0.5 - w * this.aspect) * content.heightCells);
+      return edges[y * content.widthCells + x] === 0;
+    };
+  }
+
   /** By the same arithmetic as a clip’s; what stands between the steps that are looked at is bridged. */
   private of(looked: readonly CountedStep[]): Foretold {
     const { screenS, count, frameRateHz } = this.film.samples;
     const steps = looked.flatMap((step) => this.stepAt(step) ?? []);
-    const rates = steps.map(() => ({ ...NOTHING_GOES }));
+    const rates = steps.map(() => ({ ...NOTHING_KNOWN }));
     const layers = new LayerSteps((i, told) => {
       if (!told) return;
       rates[i].near = told.near / steps[i].stepS;
@@ -87,7 +102,7 @@ export class PlanPicture {
     });
     steps.forEach(({ stepS, flows }, i) => {
       const cells = cellFlows(flows, this.aspect);
-      const whole = wholeMotion([...cells.values()]);
+      const whole = wholeOfCells(cells);
       layers.add({ cells, whole });
       if (!whole) return;
       rates[i].rightwards = whole.right / stepS;
@@ -97,7 +112,7 @@ export class PlanPicture {
     });
     layers.end();
     const rows = steps.map(({ row }) => row);
-    const column = (key: keyof typeof NOTHING_GOES) =>
+    const column = (key: keyof typeof NOTHING_KNOWN) =>
       bridged(
         count,
         rows,
@@ -106,10 +121,10 @@ export class PlanPicture {
     return {
       rateHz: frameRateHz,
       tS: Float64Array.from(screenS),
-      rightwards: column('rightwards'),
-      upwards: column('upwards'),
-      turnDegps: column('turnDegps'),
-      growthPerS: column('growthPerS'),
+      rightwards: atRest(column('rightwards')),
+      upwards: atRest(column('upwards')),
+      turnDegps: atRest(column('turnDegps')),
+      growthPerS: atRest(column('growthPerS')),
       near: column('near'),
       far: column('far'),
     };
@@ -122,11 +137,16 @@ export class PlanPicture {
     const stepS = screenS[row + 1] - screenS[row];
     if (!(stepS > 0)) return null;
     const content = this.contentAt(row, row, row + 1);
-    return { row, stepS, flows: nearWins(content, this.aspect, NEAR_REACHES_PX / CELL_PX, counts) };
+    const edges = edgesOf(content, EDGE_REACHES_PX / CELL_PX);
+    const flows = flowsOfCells(content, this.aspect, (cell, u, w) => edges[cell] === 0 && counts(u, w));
+    return { row, stepS, flows };
   }
 }
 
-const NOTHING_GOES = { rightwards: 0, upwards: 0, turnDegps: 0, growthPerS: 0, near: NaN, far: NaN };
+const NOTHING_KNOWN = { rightwards: NaN, upwards: NaN, turnDegps: NaN, growthPerS: NaN, near: NaN, far: NaN };
+
+/** What nothing is known of rests, as in a clip in which nothing could be followed. */
+const atRest = (column: Float64Array) => column.map((v) => (Number.isNaN(v) ? 0 : v));
 
 /** The row that is on screen at a moment. */
 function rowAt(screenS: Float64Array, count: number, s: number): number {

@@ -59,6 +59,13 @@ const TELLS = 0.0015;
 /** What counts for less than this does not move with the whole. */
 const FOLLOWS = 0.4;
 
+/** Places in fewer cells than this tell nothing of the whole picture: a wrong one among them would be all that is told. */
+const LEAST_CELLS = 8;
+
+/** The motion of the whole from the cells of a picture; null where something could be followed in too few of them. */
+export const wholeOfCells = (cells: ReadonlyMap<number, Flow>): WholeMotion | null =>
+  cells.size < LEAST_CELLS ? null : wholeMotion([...cells.values()]);
+
 /**
  * The similarity (shift, turning, scale about the middle of the picture) that the places follow: least squares from the
  * middle shift on, places far off counting less (reweighted again and again with Huber’s weights, 1964), so that somebody
@@ -130,7 +137,12 @@ function fitted(flows: readonly Flow[], weights: Float64Array): Fit {
 const RADIUS = 0.33;
 
 /** Shift, and what growing and turning move at a usual place beside it: four numbers of one kind, frame widths. */
-export const courseOf = ({ right, up, growth, turnDeg }: WholeMotion): [number, number, number, number] => [
+export const courseOf = ({
+  right,
+  up,
+  growth,
+  turnDeg,
+}: Omit<WholeMotion, 'cells'>): [number, number, number, number] => [
   right,
   up,
   growth * RADIUS,

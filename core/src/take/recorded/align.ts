@@ -96,9 +96,10 @@ export function alignPairs(planS: Float64Array, takeS: Float64Array, pairs: read
       }
       if (best === from) break;
     }
-  // Finely all over: how fast it goes tells one even stretch of it from another.
+  // Finely all over: how fast it goes tells one even stretch of it from another. A part may begin and end at rest, too.
+  const mayBePart = cut.start || cut.end || best.alike < CUT.alike;
   const isShort = takeS[takeS.length - 1] < PART_MOST * lastS;
-  const part = isShort && (cut.start || cut.end) ? bestDelay(fine, 1, fineHz, null, true) : null;
+  const part = isShort && mayBePart ? bestDelay(fine, 1, fineHz, null, true) : null;
   if (part && isLikelier(part, best))
     return { ...best, delayS: part.delayS, alike: part.alike, stretch: 1, paceSure: true };
   if (best.alike < LEAST_ALIKE) return { ...best, delayS: 0, stretch: 1, by: 'nothing', cut: UNCUT };

@@ -31,7 +31,10 @@
   async function measure(file: File) {
     if (!shot) return;
     footage.said = null;
-    const found = await liveClip.measure(store.shoot, { file, name: file.name, own: null });
+    const found = await liveClip.measure(store.shoot, {
+      ...{ file, name: file.name },
+      ...{ shotId: shot.id, own: false },
+    });
     if (typeof found === 'string') {
       footage.said = found;
       return;
@@ -85,13 +88,12 @@
     {/if}
     {#if footage.tried?.shotId === shot.id && footage.tried.found.asFilmed}
       {@const { asFilmed, summary, tookS } = footage.tried.found}
-      {@const { numbers, places } = asFilmed}
       <p role="status" class="said">
-        Of what was foretold this was measured: of the whole picture <b>{share(numbers.whole)}</b>, of its growing
-        <b>{share(numbers.grows)}</b>, of near things <b>{share(numbers.near)}</b>, of far ones
-        <b>{share(numbers.far)}</b>; of the very places that were followed {share(places.whole)}, {share(places.near)}
-        and {share(places.far)}. {summary.frames} frames in {trim(tookS, 0)} s.
-        {#if Object.values(numbers).includes(null)}“Nothing”: it moves too little, or grows more than it goes by, to be
+        Of what was foretold this was measured: of how the whole picture moves <b>{share(asFilmed.whole)}</b> (how it
+        goes by {share(asFilmed.shift)}, how it grows {share(asFilmed.grows)}), of near things
+        <b>{share(asFilmed.near)}</b>, of far ones <b>{share(asFilmed.far)}</b>. {summary.frames} frames in
+        {trim(tookS, 0)} s.
+        {#if Object.values(asFilmed).includes(null)}“Nothing”: it moves too little, or grows more than it goes by, to be
           told.{/if}
       </p>
     {/if}

@@ -55,7 +55,8 @@ export class Footage {
       const found = await this.live.measure(shoot, {
         file: made,
         name: `${shot.name}, our own film`,
-        own: { shotId: shot.id },
+        shotId: shot.id,
+        own: true,
       });
       if (typeof found === 'string') this.said = found;
       else this.tried = { shotId: shot.id, found };
