@@ -53,6 +53,8 @@
       const course = { name, unit, plan: more(plan), take: take && more(take) };
       return [...course.plan, ...(course.take ?? [])].some((v) => Math.abs(v) >= least) ? [course] : [];
     });
+  /** Few strips are drawn higher: together they take what a screen has. */
+  const highPx = (strips: number) => Math.min(170, Math.max(110, Math.round(520 / strips)));
   const LEGEND = 'Of the picture, in per cent of its width a second where nothing else is said:';
   const some = (frames: readonly number[]) =>
     frames
@@ -70,9 +72,16 @@
   </p>
   {#if liveClip.foretold.problem}<Trouble>{liveClip.foretold.problem}</Trouble>{/if}
   {#if foretold}
+    {@const courses = drawn((key) => ({ plan: foretold.courses[key], take: null }))}
     <h2>What a clip of it would show</h2>
-    {#each drawn((key) => ({ plan: foretold.courses[key], take: null })) as course (course.name)}
-      <TwoCourses {course} rateHz={foretold.rateHz} fromS={foretold.fromS} names={['foretold', 'seen']} highPx={110} />
+    {#each courses as course (course.name)}
+      <TwoCourses
+        {course}
+        rateHz={foretold.rateHz}
+        fromS={foretold.fromS}
+        names={['foretold', 'seen']}
+        highPx={highPx(courses.length)}
+      />
     {/each}
     <Legend of={LEGEND} plan="foretold" />
   {/if}
@@ -82,9 +91,16 @@
   {#if !shown}
     <p role="status">Laying it on the plan…</p>
   {:else}
+    {@const courses = drawn((key) => shown.courses[key])}
     <WhatDiffers said={shown.said} differences={shown.differences}>
-      {#each drawn((key) => shown.courses[key]) as course (course.name)}
-        <TwoCourses {course} rateHz={shown.rateHz} fromS={shown.fromS} names={['foretold', 'seen']} highPx={110} />
+      {#each courses as course (course.name)}
+        <TwoCourses
+          {course}
+          rateHz={shown.rateHz}
+          fromS={shown.fromS}
+          names={['foretold', 'seen']}
+          highPx={highPx(courses.length)}
+        />
       {/each}
       <Legend of={LEGEND} plan="foretold" take="seen" />
     </WhatDiffers>

@@ -29,7 +29,7 @@
     const half = Math.max((b - a) / 2, 0.02 * Math.max(1, Math.abs(middle)));
     return [middle - half, middle + half];
   });
-  const digits = $derived(high - low < 5 ? 2 : 1);
+  const digits = $derived(high - low < 5 ? 2 : high - low < 10 ? 1 : 0);
   const x = $derived(scaleLinear([fromS, fromS + (count - 1) / rateHz], [left, Math.max(left + 50, width - 8)]));
   const y = $derived(scaleLinear([low, high], [height - 18, 6]));
   const path = (column: Float64Array) =>
