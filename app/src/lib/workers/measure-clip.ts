@@ -17,8 +17,8 @@ const MOST_FRAMES = 30_000;
 const MOST_KEPT = 2400;
 
 /**
- * Reads a video picture by picture and follows what moves in it; memory does not grow with its length. A sentence where
- * this browser cannot read it. `film`: of the shot it is a clip of.
+ * Reads a video picture by picture and follows what moves in it; of a long one no more is kept than of one of some
+ * minutes. A sentence where this browser cannot read it. `film`: of the shot it is a clip of.
  */
 export async function measureClip(
   { file, name, own }: ClipQuestion,

@@ -56,7 +56,7 @@ export function clipAgainstPlan(plan: PlanPicture, clip: Clip): ClipAgainstPlan 
 
 /** When what is at a moment of a clip, s, is on screen by the plan; null where the clip does not lie on it. */
 function onScreenOf(plan: PlanPicture, { by, delayS, stretch }: Alignment): ((clipS: number) => number) | null {
-  return by === 'nothing' ? null : (clipS) => plan.all().tS[0] + (clipS - delayS) / stretch;
+  return by === 'nothing' ? null : (clipS) => plan.fromS + (clipS - delayS) / stretch;
 }
 
 /**
@@ -69,9 +69,8 @@ export function measuredByPlan(
   frameForFrame: boolean,
 ): { frames: ClipFrame[]; followed: FollowedPlaces } {
   const measured = { frames: reader.frames(), followed: reader.followedPlaces() };
-  const fromS = plan.all().tS[0];
   const onScreenS = frameForFrame
-    ? (clipS: number) => fromS + clipS
+    ? (clipS: number) => plan.fromS + clipS
     : onScreenOf(plan, framesAgainstPlan(plan.all(), measured.frames).aligned);
   return (onScreenS && reader.awayFromEdges((clipS) => plan.awayAt(onScreenS(clipS)))) ?? measured;
 }

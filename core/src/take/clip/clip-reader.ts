@@ -32,11 +32,11 @@ const OTHERWISE = 4;
 
 /** What was followed from one picture to the next: u, w, du, dw of each place; null where the pictures are the same. */
 type KeptStep = Float32Array | null;
-/** What was followed is kept of so many steps, some 25 MB: a longer clip stays as it was measured. */
+/** What was followed is kept of so many steps, 40 MB at most: a longer clip stays as it was measured. */
 const MOST_KEPT_STEPS = 6000;
 
 /**
- * Measures a clip picture by picture: only the last one is kept, so that memory hardly grows with the clip. Rates stand at
+ * Measures a clip picture by picture: only the last one is kept, and what was followed for so long, so that memory is bounded. Rates stand at
  * the picture they belong to: the mean of the way into it and the way out of it.
  */
 export class ClipReader {

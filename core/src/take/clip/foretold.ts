@@ -48,6 +48,11 @@ export class PlanPicture {
     this.aspect = samples.frameWidthMm / samples.frameHeightMm;
   }
 
+  /** When its first picture is on screen. */
+  get fromS(): number {
+    return this.film.samples.screenS[0];
+  }
+
   /** What is foretold of all of the picture. */
   all(): Foretold {
     if (this.ofAll) return this.ofAll;
@@ -73,7 +78,7 @@ export class PlanPicture {
   }
 
   /**
-   * Which places of the picture that is on screen at a moment lie away from the edges of things; null after the end.
+   * Which places of the picture that is on screen at a moment lie away from the edges of things; null before and after.
    * What is followed is looked at from one picture to the next: halfway between is the moment to ask for.
    */
   awayAt(onScreenS: number): ((u: number, w: number) => boolean) | null {

@@ -63,6 +63,12 @@
       .join(', ') + (frames.length > 6 ? ' …' : '');
 </script>
 
+{#snippet strips(courses: ReturnType<typeof drawn>, { rateHz, fromS }: { rateHz: number; fromS: number })}
+  {#each courses as course (course.name)}
+    <TwoCourses {course} {rateHz} {fromS} names={['foretold', 'seen']} highPx={highPx(courses.length)} />
+  {/each}
+{/snippet}
+
 {#if !shot}
   <p class="said">The shot is not in the shoot any more: nothing can be held against its plan.</p>
 {:else if !measured}
@@ -72,17 +78,11 @@
   </p>
   {#if liveClip.foretold.problem}<Trouble>{liveClip.foretold.problem}</Trouble>{/if}
   {#if foretold}
-    {@const courses = drawn((key) => ({ plan: foretold.courses[key], take: null }))}
     <h2>What a clip of it would show</h2>
-    {#each courses as course (course.name)}
-      <TwoCourses
-        {course}
-        rateHz={foretold.rateHz}
-        fromS={foretold.fromS}
-        names={['foretold', 'seen']}
-        highPx={highPx(courses.length)}
-      />
-    {/each}
+    {@render strips(
+      drawn((key) => ({ plan: foretold.courses[key], take: null })),
+      foretold,
+    )}
     <Legend of={LEGEND} plan="foretold" />
   {/if}
 {:else}
@@ -91,17 +91,11 @@
   {#if !shown}
     <p role="status">Laying it on the plan…</p>
   {:else}
-    {@const courses = drawn((key) => shown.courses[key])}
     <WhatDiffers said={shown.said} differences={shown.differences}>
-      {#each courses as course (course.name)}
-        <TwoCourses
-          {course}
-          rateHz={shown.rateHz}
-          fromS={shown.fromS}
-          names={['foretold', 'seen']}
-          highPx={highPx(courses.length)}
-        />
-      {/each}
+      {@render strips(
+        drawn((key) => shown.courses[key]),
+        shown,
+      )}
       <Legend of={LEGEND} plan="foretold" take="seen" />
     </WhatDiffers>
     {#if best}

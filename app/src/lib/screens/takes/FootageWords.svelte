@@ -32,8 +32,10 @@
     if (!shot) return;
     footage.said = null;
     const found = await liveClip.measure(store.shoot, {
-      ...{ file, name: file.name },
-      ...{ shotId: shot.id, own: false },
+      file,
+      name: file.name,
+      shotId: shot.id,
+      own: false,
     });
     if (typeof found === 'string') {
       footage.said = found;
