@@ -60,11 +60,19 @@ function layersAt(step: CellStep | null, about: readonly (CellStep | null)[]): L
   const rated = [...step.cells].map(([key, flow]) => {
     const others = about.flatMap((row) => (row === step ? [] : (row?.cells.get(key) ?? [])));
     const speed = along(flow);
-    const usual = others.length === 0 ? speed : others.reduce((sum, row) => sum + along(row), 0) / others.length;
+    const usual = others.length === 0 ? speed : middleHalf(others.map(along));
     return { usual, speed };
   });
   rated.sort((a, b) => a.usual - b.usual);
   const third = Math.floor(rated.length / 3);
-  const mean = (rows: readonly { speed: number }[]) => rows.reduce((sum, { speed }) => sum + speed, 0) / rows.length;
-  return { near: mean(rated.slice(-third)), far: mean(rated.slice(0, third)) };
+  const speeds = rated.map(({ speed }) => speed);
+  return { near: middleHalf(speeds.slice(-third)), far: middleHalf(speeds.slice(0, third)) };
+}
+
+/** Mean of the middle half: what was followed wrongly is far off, and hardly ever in it. */
+function middleHalf(values: number[]): number {
+  values.sort((a, b) => a - b);
+  const beside = Math.floor(values.length / 4);
+  const kept = values.slice(beside, values.length - beside);
+  return kept.reduce((sum, value) => sum + value, 0) / kept.length;
 }

@@ -55,6 +55,11 @@ const APART_PX = 9;
 const LEVELS = 4;
 /** What comes back farther from where it was is no point, px. */
 const BACK_WITHIN_PX = 0.3;
+/**
+ * What may be off by more is left out, px: three quarters of what it is in a window that holds nothing but noise. That is
+ * 2 / WINDOW_PX however strong it is: squared, its slopes are a quarter of what two windows of it differ by.
+ */
+const MOST_OFF_PX = 1.5 / WINDOW_PX;
 /** What differs by more than so many times the middle of all is left out; chosen by our own films, no published source. */
 const DIFFERS_TIMES = 1.1;
 
@@ -123,11 +128,15 @@ export function likeTheRest(points: readonly Followed[]): Followed[] {
   return points.filter((point) => point.differs <= most);
 }
 
-/** The points, followed to a small part of a pixel. */
+/** The points, followed to a small part of a pixel; those left out that may as well have gone anywhere: a clear sky. */
 function refined(points: readonly Followed[], refiner: Refiner): Tracked {
+  const kept = points.flatMap(({ before, after }) => {
+    const { at, offPx } = refiner.refine(before, after);
+    return offPx > MOST_OFF_PX ? [] : [{ before, at }];
+  });
   return {
-    count: points.length,
-    before: Float32Array.from(points.flatMap(({ before }) => before)),
-    after: Float32Array.from(points.flatMap(({ before, after }) => refiner.refine(before, after))),
+    count: kept.length,
+    before: Float32Array.from(kept.flatMap(({ before }) => before)),
+    after: Float32Array.from(kept.flatMap(({ at }) => at)),
   };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../../motion';
-import type { GreyFrame } from './grey';
+import { type GreyFrame, WINDOW_PX } from './grey';
 import { openCvTracker } from './open-cv';
 import { Refiner, splineOf } from './refined';
 
@@ -48,7 +48,11 @@ describe('a point that was followed', () => {
       fc.property(part, part, fc.integer({ min: 1, max: 1000 }), (right, down, seed) => {
         const at = waves(5, seed);
         const refiner = new Refiner(frame(at), splineOf(frame((x, y) => at(x - right, y - down))));
-        const [x, y] = refiner.refine([80, 60], [80 + right + 0.07, 60 + down - 0.07]);
+        const {
+          at: [x, y],
+          offPx,
+        } = refiner.refine([80, 60], [80 + right + 0.07, 60 + down - 0.07]);
+        expect(offPx).toBeLessThan(0.01);
         expect(Math.hypot(x - 80 - right, y - 60 - down)).toBeLessThan(0.01);
       }),
       { numRuns: 40 },
@@ -57,14 +61,39 @@ describe('a point that was followed', () => {
   it('stays where it was put at the edge of the picture, on what is bare, and where it would go far', () => {
     const at = waves(5, 7);
     const refiner = new Refiner(frame(at), splineOf(frame(at)));
-    expect(refiner.refine([3, 60], [3.1, 60])).toEqual([3.1, 60]);
-    expect(refiner.refine([80, 60], [196, 60])).toEqual([196, 60]);
-    expect(refiner.refine([80, 60], [80.6, 60])).toEqual([80.6, 60]);
+    expect(refiner.refine([3, 60], [3.1, 60])).toEqual({ at: [3.1, 60], offPx: NaN });
+    expect(refiner.refine([80, 60], [196, 60])).toEqual({ at: [196, 60], offPx: NaN });
+    expect(refiner.refine([80, 60], [80.6, 60]).at).toEqual([80.6, 60]);
     const bare = new Refiner(
       frame(() => 90),
       splineOf(frame(() => 90)),
     );
-    expect(bare.refine([80, 60], [80.1, 60])).toEqual([80.1, 60]);
+    expect(bare.refine([80, 60], [80.1, 60])).toEqual({ at: [80.1, 60], offPx: Infinity });
+  });
+  it('may be off by as much as it is, the noise in its pixels being what it may', () => {
+    const offs: { told: number; off: number }[] = [];
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const [at, noise] = [waves(8, seed), seeded(seed)];
+      const noisy = (x: number, y: number) => at(x, y) + 40 * (noise() - 0.5);
+      const refiner = new Refiner(frame(noisy), splineOf(frame(noisy)));
+      const { at: found, offPx } = refiner.refine([80, 60], [80, 60]);
+      offs.push({ told: offPx, off: Math.hypot(found[0] - 80, found[1] - 60) });
+    }
+    const rms = (of: (row: (typeof offs)[number]) => number) =>
+      Math.sqrt(offs.reduce((sum, row) => sum + of(row) ** 2, 0) / offs.length);
+    // Told along the worst direction, gone in both; and noise in what is followed counts as something to follow.
+    expect(rms(({ off }) => off) / rms(({ told }) => told)).toBeGreaterThan(0.8);
+    expect(rms(({ off }) => off) / rms(({ told }) => told)).toBeLessThan(1.6);
+  });
+  it.each([2, 20, 120])('may be off by 2 / 13 px in noise alone of %i grey steps', (steps) => {
+    const noise = seeded(steps);
+    const bare = () => frame(() => 128 + steps * (noise() - 0.5));
+    const told: number[] = [];
+    for (let k = 0; k < 40; k += 1) told.push(new Refiner(bare(), splineOf(bare())).refine([80, 60], [80, 60]).offPx);
+    told.sort((a, b) => a - b);
+    // Sampling narrows it: the worst of two directions, over 169 pixels.
+    expect((told[20] * WINDOW_PX) / 2).toBeGreaterThan(0.9);
+    expect((told[20] * WINDOW_PX) / 2).toBeLessThan(1.3);
   });
   it('goes as many parts of a pixel as it went, with the tracker as a whole', async () => {
     const at = waves(5, 11);

@@ -43,6 +43,16 @@ const ENOUGH_PX = 0.004;
 /** What would be moved farther was not followed well: it stays where it was put. */
 const MOST_PX = 0.25;
 
+/** Where a point lies in the next picture, and by how much that may be off. */
+export interface Refined {
+  at: readonly [number, number];
+  /**
+   * Standard deviation along the direction that is told worst, px: what the windows differ by, over what there is to be
+   * followed in them (Förstner & Gülch 1987). Infinite where there is nothing; NaN where that was not looked at.
+   */
+  offPx: number;
+}
+
 /**
  * Where a point of one picture, a whole pixel, lies in the next, whose spline is given: from where it was put, by
  * Lucas & Kanade’s steps (1981) over the same window. Where the window leaves the picture it stays as it was put.
@@ -56,15 +66,16 @@ export class Refiner {
   ) {}
 
   /** Where a point lies in the next picture, from where it was put there. */
-  refine([x, y]: readonly [number, number], put: readonly [number, number]): readonly [number, number] {
+  refine([x, y]: readonly [number, number], put: readonly [number, number]): Refined {
     const { widthPx, heightPx, pixels } = this.before;
     const { across } = this;
-    if (x < HALF + 1 || y < HALF + 1 || x + HALF + 2 > widthPx || y + HALF + 2 > heightPx) return put;
+    let offPx = NaN;
+    if (x < HALF + 1 || y < HALF + 1 || x + HALF + 2 > widthPx || y + HALF + 2 > heightPx) return { at: put, offPx };
     let [px, py] = put;
     for (let pass = 0; pass < MOST_PASSES; pass += 1) {
-      if (!this.sumAcross(px, py)) return put;
+      if (!this.sumAcross(px, py)) return { at: put, offPx };
       const [wa, wb, wc, wd] = weights(py - Math.floor(py));
-      let [xx, xy, yy, bx, by] = [0, 0, 0, 0, 0];
+      let [xx, xy, yy, bx, by, differs] = [0, 0, 0, 0, 0, 0];
       for (let r = 0; r < WINDOW_PX; r += 1) {
         let at = (y - HALF + r) * widthPx + x - HALF;
         for (let c = 0; c < WINDOW_PX; c += 1, at += 1) {
@@ -82,17 +93,20 @@ export class Refiner {
           yy += gy * gy;
           bx += gx * off;
           by += gy * off;
+          differs += off * off;
         }
       }
       const det = xx * yy - xy * xy;
-      if (det < 1e-6) return put;
+      if (det < 1e-6) return { at: put, offPx: Infinity };
+      const told = (xx + yy) / 2 - Math.hypot((xx - yy) / 2, xy);
+      offPx = Math.sqrt(differs / told) / WINDOW_PX;
       const [dx, dy] = [(yy * bx - xy * by) / det, (xx * by - xy * bx) / det];
       px += dx;
       py += dy;
-      if (Math.hypot(px - put[0], py - put[1]) > MOST_PX) return put;
+      if (Math.hypot(px - put[0], py - put[1]) > MOST_PX) return { at: put, offPx };
       if (Math.hypot(dx, dy) < ENOUGH_PX) break;
     }
-    return [px, py];
+    return { at: [px, py], offPx };
   }
 
   /** The window about a place of the next picture, interpolated across, with a row more above and two below. */
