@@ -169,15 +169,12 @@ async function board() {
     const rows = since(fromMs);
     await drawn(5);
     const seen = since(fromMs);
-    await page.setViewportSize({ width: 1280, height: 8000 });
-    await page.addStyleTag({ content: '.screen, .large { height: auto !important; overflow: visible !important; }' });
     const count = await page.locator('ol li').count();
     await drawn(count);
     console.log(
       `board of ${count} shots, ${what}:`.padEnd(58) +
         ` rows after ${rows}, frames in sight ${seen}, all ${since(fromMs)}`,
     );
-    await page.setViewportSize({ width: 1280, height: 800 });
     await page.getByRole('link', { name: 'Kit' }).click();
     await page.waitForTimeout(1000);
   }

@@ -11,6 +11,9 @@
   import type { ShotFrames } from '$lib/views/frames/shot-frames.svelte';
   import { DIRECTION, movesOf, purposeWords, sizeWords } from './board-words';
 
+  /** So many shots are drawn before they are in sight. */
+  const MOST_AHEAD = 80;
+
   /** One shot of the board: its frames, what it is, how it reads. All of it opens the shot. */
   interface Props {
     shoot: Shoot;
@@ -33,7 +36,9 @@
     ><DotsVerticalOutline class="h-5 w-5" /></span
   >
   <a class="open" href={moveHref(shoot.id, shot.id)}>
-    <span class="frames"><FrameStrip {shoot} {shot} rows={told?.rows ?? null} count={3} {frames} /></span>
+    <span class="frames"
+      ><FrameStrip {shoot} {shot} rows={told?.rows ?? null} count={3} {frames} ahead={number <= MOST_AHEAD} /></span
+    >
     <span class="what">
       <span class="name"
         ><span class="number">{number}</span><b>{shot.name}</b>

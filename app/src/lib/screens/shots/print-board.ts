@@ -33,7 +33,7 @@ export async function printBoard(shoot: Shoot, story: Story, frames: ShotFrames,
         const shot = shoot.shots.find(({ id }) => id === told.shotId);
         if (!shot) continue;
         const cell = paper('div', '', 'shot');
-        const picture = await frames.ask(shoot, shot, told.rows, FRAME_PX, false, () => true);
+        const picture = await frames.ask(shoot, shot, told.rows, FRAME_PX, false, () => 'now');
         if (picture) {
           const bitmap = await createImageBitmap(picture);
           const wide = Math.round(bitmap.width / told.rows.length);

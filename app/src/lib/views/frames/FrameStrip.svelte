@@ -4,7 +4,7 @@
   import MovePicture from '$lib/views/move-picture/MovePicture.svelte';
   import type { ShotFrames } from './shot-frames.svelte';
 
-  /** Frames of a shot beside each other, drawn when they come into sight. */
+  /** Frames of a shot beside each other, drawn when they come into sight, or before. */
   interface Props {
     shoot: Shoot;
     shot: Shot;
@@ -14,8 +14,10 @@
     frames: ShotFrames;
     /** Width of one, CSS pixels. */
     width?: number;
+    /** Drawn before they are in sight, when nothing else is to be. */
+    ahead?: boolean;
   }
-  let { shoot, shot, rows, count, frames, width = 168 }: Props = $props();
+  let { shoot, shot, rows, count, frames, width = 168, ahead = false }: Props = $props();
 
   const MOST_HIGH = 108;
   const aspect = $derived(shoot.delivery.widthPx / shoot.delivery.heightPx);
@@ -41,16 +43,19 @@
     return () => seen.disconnect();
   });
 
+  const asked = $derived(inSight || ahead);
+  /** The same frames told once more are no others. */
+  const which = $derived(rows?.join(' ') ?? null);
   $effect(() => {
     // Drawn anew once: what cannot be shown then never can.
-    if (!inSight || rows === null || broken > 1) return;
-    let wanted = true;
+    if (!asked || which === null || broken > 1) return;
+    let gone = false;
     void frames
-      .ask(shoot, shot, rows, widthPx, dim, () => wanted)
+      .ask(shoot, shot, which.split(' ').map(Number), widthPx, dim, () => (gone ? 'not' : inSight ? 'now' : 'soon'))
       .then((drawnNow) => {
-        if (drawnNow && wanted) picture = drawnNow;
+        if (drawnNow && !gone) picture = drawnNow;
       });
-    return () => (wanted = false);
+    return () => (gone = true);
   });
 
   async function drawAnew() {

@@ -11,9 +11,17 @@ interface Kept {
   around: Around;
   picture: Blob;
 }
+/** Whether frames are waited for: they are in sight, will be before long, or are not any more. */
+export type Wanted = 'now' | 'soon' | 'not';
+interface Waiting {
+  work: () => Promise<void>;
+  wanted: () => Wanted;
+}
 const MOST_KEPT = 600;
 const MOST_HANDS = 2;
 const HANDED_OUT_EVERY_MS = 100;
+/** So long after the last was drawn what was drawn is put on the shelf. */
+const REST_MS = 500;
 /** How wide a frame is that only makes ready. */
 const READY_PX = 16;
 /** Told on with every change of how frames are drawn: those of before are drawn anew. */
@@ -26,8 +34,8 @@ const keyOf = (shot: Shot, rows: readonly number[], widthPx: number, dim: boolea
   JSON.stringify([{ ...shot, name: '', note: '', sceneName: '', purpose: '', cut: 0, join: 0 }, rows, widthPx, dim]);
 
 /**
- * Frames of many shots, drawn in the background by a worker, one shot after the other; what has left the sight before
- * its turn came is passed over.
+ * Frames of many shots, drawn in the background by a worker, one shot after the other, what is in sight first; what
+ * nobody wants any more when its turn comes is passed over.
  */
 export class ShotFrames {
   /** This browser cannot draw them. */
@@ -39,19 +47,21 @@ export class ShotFrames {
     'Drawing the frames',
   );
   private able: Promise<boolean> | null = null;
-  private waiting: { work: () => Promise<void>; wanted: () => boolean }[] = [];
+  private waiting: Waiting[] = [];
+  private readonly inHand = new Set<Waiting>();
   /** What is drawn and not on the shelf yet: put there when there is nothing to draw. */
   private drawn: (() => Promise<void>)[] = [];
   /** What is drawn and not handed out yet: the page is laid out anew for several at a time. */
   private ready: (() => void)[] = [];
   private handsOutAt: ReturnType<typeof setTimeout> | undefined;
+  private shelvesAt: ReturnType<typeof setTimeout> | undefined;
   /** So many are being drawn: while one is handed over the worker is at the next. */
   private hands = 0;
   private closed = false;
 
-  /** Frames are being drawn. */
+  /** Frames that are in sight are not all drawn yet. */
   get busy(): boolean {
-    return this.hands > 0;
+    return [...this.inHand, ...this.waiting].some(({ wanted }) => wanted() === 'now');
   }
 
   /** What of a shot is drawn already, if anything. */
@@ -75,14 +85,14 @@ export class ShotFrames {
     }
   }
 
-  /** Draws frames of a shot when its turn comes; `wanted`: whether they are still. Resolves to null when not. */
+  /** Draws frames of a shot when its turn comes. Resolves to null when they are not wanted any more. */
   ask(
     shoot: Shoot,
     shot: Shot,
     rows: readonly number[],
     widthPx: number,
     dim: boolean,
-    wanted: () => boolean,
+    wanted: () => Wanted,
   ): Promise<Blob | null> {
     const known = this.known(shoot, shot, rows, widthPx, dim);
     if (known) return Promise.resolve(known);
@@ -98,7 +108,7 @@ export class ShotFrames {
     };
     const draw = (resolve: (picture: Blob | null) => void) => {
       const work = async () => {
-        if (!wanted() || !(await this.canDraw())) {
+        if (wanted() === 'not' || !(await this.canDraw())) {
           resolve(null);
           return;
         }
@@ -178,25 +188,33 @@ export class ShotFrames {
   private async run(): Promise<void> {
     if (this.hands === MOST_HANDS) return;
     this.hands += 1;
-    for (let next = this.next(); next && !this.closed; next = this.next())
+    for (let next = this.next(); next && !this.closed; next = this.next()) {
+      this.inHand.add(next);
       try {
         await next.work();
         this.problem = null;
       } catch (error) {
         if (!this.closed) this.problem = `Frames could not be drawn. ${(error as Error).message}`;
       }
+      this.inHand.delete(next);
+    }
     this.hands -= 1;
-    // Looked at before it is taken: what is taken while others draw would never be kept.
-    while (!this.busy && this.drawn.length > 0) await this.drawn.shift()?.();
+    clearTimeout(this.shelvesAt);
+    if (this.hands === 0) this.shelvesAt = setTimeout(() => void this.shelve(), REST_MS);
   }
 
-  /** What is not wanted any more is passed over; of the rest the first. */
-  private next() {
-    const wanted = this.waiting.findIndex((row) => row.wanted());
-    const [gone] = [this.waiting.slice(0, Math.max(0, wanted === -1 ? this.waiting.length : wanted))];
+  /** Puts on the shelf what is drawn, as long as nothing else is to be. */
+  private async shelve(): Promise<void> {
+    while (this.hands === 0 && this.drawn.length > 0) await this.drawn.shift()?.();
+  }
+
+  /** What is not wanted any more is passed over; of the rest the first that is in sight, else the first. */
+  private next(): Waiting | undefined {
+    const gone = this.waiting.filter(({ wanted }) => wanted() === 'not');
     for (const row of gone) void row.work();
-    this.waiting = this.waiting.slice(gone.length);
-    return this.waiting.shift();
+    this.waiting = this.waiting.filter((row) => !gone.includes(row));
+    const seen = this.waiting.findIndex(({ wanted }) => wanted() === 'now');
+    return this.waiting.splice(Math.max(0, seen), 1)[0];
   }
 }
 
