@@ -259,6 +259,7 @@ test('files: a photograph, nonsense, and a file of the same name again; dropped 
 test('a wrong address has a page of ours with a way back', async ({ page }) => {
   for (const [path, heading] of [
     ['/nowhere', 'There is nothing at this address'],
+    ['/shoot/%E0%A4%A', 'There is nothing at this address'],
     ['/shoot/nobody', 'No shoot is open'],
     ['/shoot/first-flush/shot/none', /./],
   ] as const) {

@@ -12,8 +12,18 @@ function fromElsewhere(request: Request, url: URL): boolean {
   return origin !== url.origin && origin !== `http://${host}` && origin !== `https://${host}`;
 }
 
+/** Whether every percent sign of an address stands for something: a page cannot find out where it is otherwise. */
+function isReadable(pathname: string): boolean {
+  try {
+    return decodeURI(pathname) !== '';
+  } catch {
+    return false;
+  }
+}
+
 /** A request that asks for work is refused when a page of another origin sends it. */
 export const handle: Handle = async ({ event, resolve }) => {
+  if (!isReadable(event.url.pathname)) return new Response(null, { status: 307, headers: { location: '/nowhere' } });
   if (!CHANGES.has(event.request.method) || !fromElsewhere(event.request, event.url)) return resolve(event);
   // What is still being sent is let pass by, so that the refusal arrives.
   await drained(event.request);
