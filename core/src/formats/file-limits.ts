@@ -37,7 +37,11 @@ export function checkFile(name: string, bytes: number, wanted: FileKind | null):
       'file',
       `“${short}” is a picture, not a shoot. Pictures are measured in on the Lens screen of a shot, under “How far”, and laid under the plan on Scout.`,
     );
-  if (FILM.test(name)) throw Refusal.of('file', `“${short}” is a film or a sound, which nothing here reads.`);
+  if (FILM.test(name))
+    throw Refusal.of(
+      'file',
+      `“${short}” is a film or a sound, not a shoot. A clip of a shot is measured on Takes, under “Footage”.`,
+    );
   if (wanted === 'model' && !MODEL_FILE.test(name))
     throw Refusal.of('file', `“${short}” is no model that can be read here: take a binary glTF (.glb).`);
   const most = wanted === null ? MOST_MB.shoot : MOST_MB[wanted];

@@ -47,6 +47,8 @@ export function checkShoot(value: unknown): Shoot {
       `version must be at most ${SHOOT_VERSION}; this file is version ${head.data.version}, made by a newer ` +
         'Gentle Arc: update this one.',
     );
+  if (typeof head.data.version === 'number' && head.data.version < 1)
+    throw Refusal.of('version', `version must be at least 1; this file says ${head.data.version}.`);
   const current = migrated(value);
   const parsed = ShootSchema.safeParse(current);
   if (!parsed.success) throw new Refusal(problemsOf(parsed.error, current));

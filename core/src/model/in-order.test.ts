@@ -72,7 +72,7 @@ describe('a changed shoot', () => {
       '“First light along the rows”: timing.durationS must be at most 86400; it is 90000.',
     );
     const many = { ...demo, shots: Array.from({ length: 501 }, (_, i) => ({ ...shot, id: `s${i}` })) };
-    expect(saidOf(many, problemsIn(many)[0])).toBe('shots must be at most 500 entries; it is a list of 501.');
+    expect(saidOf(many, problemsIn(many)[0])).toBe('shots must have at most 500 entries; it has 501.');
     const unnamed = { ...demo, name: '   ' };
     expect(problemsIn(unnamed)[0].sentence).toBe('name must be more than white space; type a name.');
   });

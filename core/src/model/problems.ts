@@ -43,12 +43,11 @@ export function problemsOf(error: z.ZodError, value: unknown): Problem[] {
   return error.issues.map((issue) => {
     const path = pathText(issue.path);
     const found = valueAt(value, issue.path);
-    const unit = issue.code === 'too_small' || issue.code === 'too_big' ? countedUnit(issue.origin) : '';
     switch (issue.code) {
       case 'too_small':
-        return { path, sentence: `${path} must be at least ${issue.minimum}${unit}; it is ${said(found)}.` };
+        return { path, sentence: `${path} must ${ofSize('at least', issue.minimum, issue.origin, found)}.` };
       case 'too_big':
-        return { path, sentence: `${path} must be at most ${issue.maximum}${unit}; it is ${said(found)}.` };
+        return { path, sentence: `${path} must ${ofSize('at most', issue.maximum, issue.origin, found)}.` };
       case 'invalid_type':
         return { path, sentence: `${path} must be ${article(issue.expected)}; it is ${said(found)}.` };
       case 'invalid_value':
@@ -67,7 +66,12 @@ export function problemsOf(error: z.ZodError, value: unknown): Problem[] {
 const listed = (keys: readonly string[]): string =>
   keys.slice(0, 3).map(said).join(' and ') + (keys.length > 3 ? ` and ${keys.length - 3} more` : '');
 
-const countedUnit = (origin: string): string =>
-  origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : '';
+/** What a number must be, a list must have, or a text must be long. */
+function ofSize(bound: string, size: number | bigint, origin: string, found: unknown): string {
+  const counted = Array.isArray(found) ? found.length : 0;
+  if (origin === 'array') return `have ${bound} ${size} ${size === 1 ? 'entry' : 'entries'}; it has ${counted}`;
+  const unit = origin === 'string' ? (size === 1 ? ' character' : ' characters') : '';
+  return `be ${bound} ${size}${unit}; it is ${said(found)}`;
+}
 const article = (type: string): string =>
   type === 'int' ? 'a whole number' : /^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`;
