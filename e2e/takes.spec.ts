@@ -92,6 +92,24 @@ test('a recording from a file is laid on the plan, read, and put into words; bad
   await page.getByRole('button', { name: 'Read it like this' }).click();
   await expect(page.getByText('Recorded by a file, “log.csv”.')).toBeVisible();
   await page.getByRole('button', { name: 'Remove the recording' }).click();
+  // Dropped, it goes where it would be opened; and so does a clip, under its own word.
+  const drop = async (name: string, type: string, text: string) => {
+    const data = await page.evaluateHandle(
+      (file) => {
+        const transfer = new DataTransfer();
+        transfer.items.add(new File([file.text], file.name, { type: file.type }));
+        return transfer;
+      },
+      { name, type, text },
+    );
+    await page.locator('body').dispatchEvent('drop', { dataTransfer: data });
+  };
+  await drop('dropped.csv', 'text/csv', 't_s,pan_deg,tilt_deg\n0,1,2\n0.5,3,2\n');
+  await expect(page.getByText('Recorded by a file, “dropped.csv”.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove the recording' }).click();
+  await page.getByRole('button', { name: 'Footage', exact: true }).click();
+  await drop('dropped.mp4', 'video/mp4', 'no film');
+  await expect(page.getByRole('alert').filter({ hasText: 'dropped.mp4' })).toBeVisible();
   // The plan’s own path, a third faster.
   const [rows] = await Promise.all([
     page.waitForEvent('download'),

@@ -2,6 +2,7 @@
   import { onDestroy } from 'svelte';
   import { changeTake } from '@gentle-arc/core/edit';
   import { type Shot, type Take, trim } from '@gentle-arc/core/model';
+  import { takeDropped } from '$lib/session/files/takers.svelte';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import FilePicker from '$lib/ui/FilePicker.svelte';
   import Trouble from '$lib/ui/Trouble.svelte';
@@ -45,6 +46,7 @@
     footage.measured = { takeId: id, found };
     if (store.change(next)) onmade(id);
   }
+  takeDropped(() => ({ clip: shot && !busy ? (file) => void measure(file) : null }));
   const share = (value: number | null) => (value === null ? 'nothing' : `${trim(value * 100, 1)}%`);
 </script>
 

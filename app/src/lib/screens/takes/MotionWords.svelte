@@ -2,6 +2,7 @@
   import { changeTake } from '@gentle-arc/core/edit';
   import { RECORDED_BY, type Shot, type Take } from '@gentle-arc/core/model';
   import { DEVICES, type Mount, MOUNTS } from '@gentle-arc/core/take';
+  import { takeDropped } from '$lib/session/files/takers.svelte';
   import type { ShootStore } from '$lib/session/store/shoot-store.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import FilePicker from '$lib/ui/FilePicker.svelte';
@@ -20,6 +21,7 @@
   let { store, shot, take, recordings }: Props = $props();
 
   const { phone, runner } = $derived(recordings);
+  takeDropped(() => ({ recording: shot ? (file) => void recordings.openFile(file, shot, take) : null }));
 </script>
 
 <section class="word-pane" aria-label="Record motion">

@@ -24,6 +24,13 @@ interface Question {
 /** Loaded when a file comes: the first page does not wait for it. */
 const database = () => import('$lib/session/store/database');
 
+/** What of the screen that is shown takes a file as it is, if anything: told by what kind of file it is. */
+function takerOf({ name, type }: File): ((file: File) => void) | null {
+  if (type.startsWith('image/')) return takers.photo;
+  if (type.startsWith('video/') || /\.(mp4|mov|webm|mkv)$/i.test(name)) return takers.clip;
+  return /\.(csv|txt|gpx)$/i.test(name) ? takers.recording : null;
+}
+
 /** Files that are chosen or dropped anywhere, and what is said of them. */
 class Opening {
   problem: string | null = $state(null);
@@ -39,8 +46,9 @@ class Opening {
   async take(file: File, wanted: FileKind | null = null): Promise<void> {
     this.problem = null;
     this.said = null;
-    if (takers.photo && file.type.startsWith('image/')) {
-      takers.photo(file);
+    const taker = takerOf(file);
+    if (taker) {
+      taker(file);
       return;
     }
     // A track is a way on the ground where nobody is there to walk it.

@@ -10,6 +10,10 @@ export interface Takers {
   walk: { landing: Landing; take: (points: WalkPoint[]) => void } | null;
   parts: ((parts: Part[]) => void) | null;
   photo: ((file: File) => void) | null;
+  /** A film of a shot, to be measured. */
+  clip: ((file: File) => void) | null;
+  /** What was recorded of a move, as text. */
+  recording: ((file: File) => void) | null;
   model: ((model: OwnModel) => void) | null;
   /** A place: pieces on earth, heights of the ground. Coordinates go by where the site is. */
   site: { place: SitePlace | null; take: (site: SiteFromEarth) => void } | null;
@@ -17,7 +21,16 @@ export interface Takers {
   shots: ((rows: ShotRow[]) => void) | null;
 }
 
-export const takers: Takers = { walk: null, parts: null, photo: null, model: null, site: null, shots: null };
+export const takers: Takers = {
+  walk: null,
+  parts: null,
+  photo: null,
+  clip: null,
+  recording: null,
+  model: null,
+  site: null,
+  shots: null,
+};
 
 /** While a component is shown it takes these; call while it is being set up, with what may change read inside. */
 export function takeDropped(what: () => Partial<Takers>): void {
