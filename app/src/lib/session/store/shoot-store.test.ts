@@ -98,7 +98,7 @@ describe('the open shoot', () => {
     expect(
       store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) }),
     ).toBe(false);
-    expect(store.refusal).toContain('at most 500 entries; it is a list of 501');
+    expect(store.refusal).toContain('shots must have at most 500 entries; it has 501.');
     store.change(open('good'));
     expect(store.refusal).toBeNull();
   });
