@@ -121,6 +121,8 @@ describe('any file', () => {
       null,
       /trkpt 1, time must be a date/,
     ],
+    ['a document', 'notes.pdf', '%PDF-1.4', null, /^“notes\.pdf” is none of the files .*\(\.arc\.json\)/],
+    ['a packed shoot', 'a.arc.json', '\u001f\ufffd\b', null, /If it is packed, unpack it/],
     ['brackets without end', 'a.json', '['.repeat(200_000), null, /is not JSON/],
     [
       'a shoot with a long unknown field',

@@ -55,6 +55,12 @@ function read(name: string, text: string, wanted: FileKind | null, landing: Land
     return /^\uFEFF?\s*t\s*[,;\t]/i.test(head)
       ? { kind: 'walk', points: readWalkCsv(text) }
       : { kind: 'parts', parts: readPartsCsv(text) };
+  if (!/\.json$/i.test(name) && !/^\uFEFF?\s*[[{]/.test(head))
+    throw Refusal.of(
+      'file',
+      `“${clipped(name, 60)}” is none of the files that are taken in here: a shoot (.arc.json); parts, a shot list, a walk ` +
+        'or heights (.csv); a way or a place (.gpx, .geojson); a model (.glb).',
+    );
   const value = jsonOf(text);
   if (wanted === null && typeof value === 'object' && value !== null && 'parts' in value && !('format' in value))
     return { kind: 'parts', parts: readPartsJson(text) };
