@@ -1,10 +1,10 @@
 import { validateString } from 'gltf-validator';
 import Papa from 'papaparse';
-import { Quaternion, Vector3, type AnimationClip, type PerspectiveCamera } from 'three';
+import { Box3, Mesh, Quaternion, Vector3, type AnimationClip, type Material, type PerspectiveCamera } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { describe, expect, it, vi } from 'vitest';
 import { demoShoot } from '../testing/demo';
-import { type Shot, shotDurationS } from '../model';
+import { newPiece, PieceSchema, type Shot, shotDurationS } from '../model';
 import { sceneOf } from '../scene';
 import { filmShot, rowCount } from '../motion';
 import { threeCameraAt } from '../testing/three-camera';
@@ -77,6 +77,32 @@ describe('glTF 2.0', () => {
         piece.name,
       ).toBe(true);
     }
+  });
+  it('has the glass of a wall where it stands, to be seen through', async () => {
+    const piece = PieceSchema.parse({
+      ...newPiece('wall', 'pane', 'Pane', 3, 5, 0),
+      headingDeg: 90,
+      lengthM: 6,
+      heightM: 3,
+      openings: [
+        { offsetM: 1, widthM: 1.2, heightM: 2.1, sillM: 0.9, pane: 'glass' },
+        { offsetM: -1.5, widthM: 1, heightM: 2, sillM: 0, pane: 'open' },
+      ],
+    });
+    const scene = sceneOf({ ...demo, site: { ...demo.site, pieces: [...demo.site.pieces, piece] } }, demo.shots[2]);
+    const text = await writePathGltf(scene);
+    expect((await validateString(text)).issues).toMatchObject({ numErrors: 0, numWarnings: 0 });
+    const { scene: world } = await new GLTFLoader().parseAsync(text, '');
+    const panes: Mesh[] = [];
+    world.traverse((one) => one instanceof Mesh && (one.material as Material).transparent && panes.push(one));
+    const boxes = panes.map((pane) => new Box3().setFromObject(pane));
+    const [box] = boxes.filter(({ min }) => Math.abs(min.z + 5) < 1e-5);
+    // Heading east its length lies along x: from 0.4 to 1.6 m ahead of its middle, 0.9 to 2.1 m up.
+    for (const [corner, wanted] of [
+      [box.min, [3.4, 0.9, -5]],
+      [box.max, [4.6, 2.1, -5]],
+    ] as const)
+      corner.toArray().forEach((value, i) => expect(value).toBeCloseTo(wanted[i], 5));
   });
   it.each(CUT)('%s: what was recorded is written, in its order, and is valid', async (_, playback) => {
     const shot = { ...demo.shots[2], playback };

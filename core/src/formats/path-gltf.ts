@@ -2,7 +2,7 @@ import { Document, Logger, WebIO, type Node } from '@gltf-transform/core';
 import type { Piece, PieceKind } from '../model';
 import type { Scene, Stance, Thing } from '../scene';
 import { filmShot } from '../motion';
-import { solidOf } from '../site';
+import { panesOf, solidOf, type WallPart } from '../site';
 
 const RAD = Math.PI / 180;
 
@@ -99,11 +99,20 @@ export async function writePathGltf(scene: Scene): Promise<string> {
     materials.set(kind, made);
     return made;
   };
+  let glass: ReturnType<Document['createMaterial']> | null = null;
+  const glassy = () =>
+    (glass ??= document
+      .createMaterial('glass')
+      .setBaseColorFactor([0.8, 0.85, 0.9, 0.2])
+      .setAlphaMode('BLEND')
+      .setDoubleSided(true)
+      .setMetallicFactor(0)
+      .setRoughnessFactor(0.05));
   // Whatever goes or turns goes and turns there; the subject always has its own channel.
   const going: { thing: Thing; node: Node }[] = [];
   for (const thing of scene.things) {
     const { piece } = thing;
-    const node = pieceNode(document, piece, column, materialOf(piece.kind));
+    const node = pieceNode(document, piece, column, materialOf(piece.kind), glassy);
     world.addChild(node);
     if (thing.walks || piece === scene.subject) going.push({ thing, node });
   }
@@ -189,24 +198,37 @@ function pieceNode(
   piece: Piece,
   column: (array: Float32Array<ArrayBuffer>, type: 'VEC3') => ReturnType<Document['createAccessor']>,
   material: ReturnType<Document['createMaterial']>,
+  glassy: () => typeof material,
 ): Node {
-  const solid = solidOf(piece);
-  const turned = (xyz: Float32Array) => {
+  const turned = (xyz: ArrayLike<number>) => {
     const out = new Float32Array(xyz.length);
     for (let i = 0; i < xyz.length; i += 3) out.set(toGltf(xyz[i], xyz[i + 1], xyz[i + 2]), i);
     return out;
   };
-  const primitive = document
-    .createPrimitive()
-    .setAttribute('POSITION', column(turned(solid.positions), 'VEC3'))
-    .setAttribute('NORMAL', column(turned(solid.normals), 'VEC3'))
-    .setMaterial(material);
+  const mesh = document.createMesh(piece.name);
+  const add = ({ positions, normals }: Record<'positions' | 'normals', ArrayLike<number>>, of: typeof material) =>
+    mesh.addPrimitive(
+      document
+        .createPrimitive()
+        .setAttribute('POSITION', column(turned(positions), 'VEC3'))
+        .setAttribute('NORMAL', column(turned(normals), 'VEC3'))
+        .setMaterial(of),
+    );
+  add(solidOf(piece), material);
+  const sheets = piece.kind === 'wall' ? panesOf(piece).flatMap(sheetOf) : [];
+  if (sheets.length > 0) add({ positions: sheets, normals: sheets.map((_, i) => (i % 3 === 0 ? 1 : 0)) }, glassy());
   return document
     .createNode(piece.name)
-    .setMesh(document.createMesh(piece.name).addPrimitive(primitive))
+    .setMesh(mesh)
     .setTranslation(toGltf(piece.xM, piece.yM, piece.zM))
     .setRotation(cameraQuaternion(piece.headingDeg, 0, 0));
 }
+
+/** A sheet of glass in the middle of its wall: two triangles, corner by corner. */
+const sheetOf = ({ from, to, bottom, top }: WallPart): number[] => [
+  ...[0, from, bottom, 0, to, bottom, 0, to, top],
+  ...[0, from, bottom, 0, to, top, 0, from, top],
+];
 
 const BASE64 = 'ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz0123456789+/';
 
