@@ -289,6 +289,8 @@ describe('shoot file', () => {
       'version must be at most 16; this file is version 17, made by a newer Gentle Arc: update this one.',
       () => broken((raw) => Object.assign(raw, { version: 17 })),
     ],
+    ['version must be at least 1; this file says 0.', () => broken((raw) => Object.assign(raw, { version: 0 }))],
+    ['kit.lenses must have at least 1 entry; it has 0.', () => broken((raw) => (raw.kit.lenses = []))],
     [
       'shots[0].move.points[1] is the same as the point before it; move it at least a centimetre away, or ' +
         'delete one of the two.',
