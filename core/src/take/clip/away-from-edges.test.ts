@@ -7,7 +7,7 @@ import { ClipReader } from './clip-reader';
 import { contentOf } from './content-motion';
 import { PlanPicture } from './foretold';
 import type { GreyFrame } from './grey';
-import type { Tracked } from './tracker';
+import type { FollowedInto, Place } from './tracker';
 import type { Flow } from './whole-motion';
 
 const shoot = demoShoot();
@@ -20,19 +20,18 @@ const WIDE_PX = 960;
 const FIRST = 100;
 const ROWS = 24;
 
-/** A reader of a clip whose places go as `flowsAt` says, from each picture to the next. */
+/** A reader of a clip whose places go as `flowsAt` says through each picture but the last. */
 function readerOf(pictures: number, flowsAt: (picture: number) => Flow[]): ClipReader {
   const [widthPx, heightPx] = [480, Math.round(480 / ASPECT)];
   let picture = -1;
-  const follow = (): Tracked => {
+  const follow = (): FollowedInto => {
     picture += 1;
-    const flows = flowsAt(picture);
-    const [before, after] = [new Float32Array(2 * flows.length), new Float32Array(2 * flows.length)];
-    flows.forEach(({ u, w, du, dw }, i) => {
-      before.set([u * widthPx + widthPx / 2 - 0.5, heightPx / 2 - w * widthPx - 0.5], 2 * i);
-      after.set([before[2 * i] + du * widthPx, before[2 * i + 1] - dw * widthPx], 2 * i);
-    });
-    return { count: flows.length, before, after };
+    const at = (u: number, w: number): Place => [u * widthPx + widthPx / 2 - 0.5, heightPx / 2 - w * widthPx - 0.5];
+    const fromLastButOne = flowsAt(picture).map(({ u, w, du, dw }) => ({
+      from: at(u - du, w - dw),
+      to: at(u + du, w + dw),
+    }));
+    return { fromLast: [], fromLastButOne };
   };
   const reader = new ClipReader({ follow, close: () => undefined });
   for (let i = 0; i < pictures; i += 1) {
@@ -45,8 +44,9 @@ function readerOf(pictures: number, flowsAt: (picture: number) => Flow[]): ClipR
 
 const everywhere = (row: number): Flow[] => {
   const content = contentOf(film, 160)(row, row, row + 1);
-  return Array.from({ length: 80 * 44 }, (_, k) => {
-    const [u, w] = [((k % 80) + 0.5) / 80 - 0.5, (0.5 - (Math.floor(k / 80) + 0.5) / 44) / ASPECT];
+  // None of them on the border of two cells of the plan.
+  return Array.from({ length: 83 * 47 }, (_, k) => {
+    const [u, w] = [((k % 83) + 0.5) / 83 - 0.5, (0.5 - (Math.floor(k / 83) + 0.5) / 47) / ASPECT];
     const [x, y] = [Math.floor((u + 0.5) * content.widthCells), Math.floor((0.5 - w * ASPECT) * content.heightCells)];
     return content.flow(x, y, u, w) ?? { u, w, du: 0, dw: 0 };
   });
@@ -56,7 +56,7 @@ describe('places at the edges of things', () => {
   // Windows at edges go somewhere else altogether; the others as the plan has them go.
   const plan = new PlanPicture(film, WIDE_PX);
   const spoilt = (row: number) => {
-    const isAway = plan.awayAt((row + 0.5) / frameRateHz);
+    const isAway = plan.awayAt(row / frameRateHz);
     return everywhere(row).map((flow) => (isAway?.(flow.u, flow.w) ? flow : { ...flow, du: flow.du + 0.02 }));
   };
 

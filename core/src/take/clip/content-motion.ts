@@ -2,6 +2,7 @@ import { depthRasterOf, NOTHING } from '../../image';
 import type { Film } from '../../motion';
 import { CAMERA_SIZE, project } from '../../optics';
 import { type Thing, turnedBy } from '../../scene';
+import { PLACES } from './followed-places';
 import type { Flow } from './whole-motion';
 
 /** The picture of one row of a plan in cells, and where what stands in them goes between two rows. */
@@ -91,17 +92,24 @@ function cellsWithin(reachCells: number): [number, number][] {
     .filter(([dx, dy]) => (dx !== 0 || dy !== 0) && dx ** 2 + dy ** 2 <= reachCells ** 2);
 }
 
-/** Where the middles of the cells that count go. */
-export function flowsOfCells(
+/** Each place is looked at so finely: no less than the cells are fine. */
+const LOOKS = { across: 4, down: 3 } as const;
+
+/** Where it goes in those places that count, by their numbers, away from what is 1 in `edges`. */
+export function flowsOfPlaces(
   { widthCells, heightCells, flow }: Content,
   aspect: number,
-  counts: (cell: number, u: number, w: number) => boolean,
+  edges: Uint8Array,
+  counts: (place: number) => boolean,
 ): Flow[] {
   const found: Flow[] = [];
-  for (let y = 0; y < heightCells; y += 1)
-    for (let x = 0; x < widthCells; x += 1) {
-      const [u, w] = [(x + 0.5) / widthCells - 0.5, (0.5 - (y + 0.5) / heightCells) / aspect];
-      const goes = counts(y * widthCells + x, u, w) ? flow(x, y, u, w) : null;
+  const [across, down] = [PLACES.across * LOOKS.across, PLACES.down * LOOKS.down];
+  for (let row = 0; row < down; row += 1)
+    for (let column = 0; column < across; column += 1) {
+      if (!counts(Math.floor(row / LOOKS.down) * PLACES.across + Math.floor(column / LOOKS.across))) continue;
+      const [right, below] = [(column + 0.5) / across, (row + 0.5) / down];
+      const [x, y] = [Math.floor(right * widthCells), Math.floor(below * heightCells)];
+      const goes = edges[y * widthCells + x] ? null : flow(x, y, right - 0.5, (0.5 - below) / aspect);
       if (goes) found.push(goes);
     }
   return found;

@@ -1,5 +1,3 @@
-import type { Flow } from './whole-motion';
-
 /** The picture is told apart so finely where it is kept in which places something could be followed. */
 export const PLACES = { across: 48, down: 32 } as const;
 
@@ -13,31 +11,31 @@ export type FollowedPlaces = readonly string[];
 const COUNT = PLACES.across * PLACES.down;
 const MOST_MOMENTS = 400;
 
-/** Gathers them step by step. */
+/** Gathers them picture by picture. */
 export class FollowedPlacesCounter {
-  private readonly steps: Uint8Array[] = [];
+  private readonly pictures: Uint8Array[] = [];
 
   constructor(private readonly aspect: number) {}
 
-  add(flows: readonly Pick<Flow, 'u' | 'w'>[]): void {
+  add(flows: readonly { u: number; w: number }[]): void {
     const bits = new Uint8Array(COUNT / 8);
     for (const { u, w } of flows) {
       const place = placeOf(u, w, this.aspect);
       if (place >= 0) bits[place >> 3] |= 128 >> (place & 7);
     }
-    this.steps.push(bits);
+    this.pictures.push(bits);
   }
 
-  /** A step all of whose picture is known. */
+  /** A picture all of which is known. */
   addEverywhere(): void {
-    this.steps.push(new Uint8Array(COUNT / 8).fill(255));
+    this.pictures.push(new Uint8Array(COUNT / 8).fill(255));
   }
 
   moments(): FollowedPlaces {
-    const { steps } = this;
-    const count = Math.min(MOST_MOMENTS, steps.length);
+    const { pictures } = this;
+    const count = Math.min(MOST_MOMENTS, pictures.length);
     return Array.from({ length: count }, (_, k) =>
-      btoa(String.fromCharCode(...steps[Math.floor(momentShare(k, count) * steps.length)])),
+      btoa(String.fromCharCode(...pictures[Math.floor(momentShare(k, count) * pictures.length)])),
     );
   }
 }
@@ -45,17 +43,14 @@ export class FollowedPlacesCounter {
 /** Where in a clip a moment of so many lies, 0 to 1. */
 export const momentShare = (moment: number, moments: number): number => (moment + 0.5) / moments;
 
-/** Whether something could be followed at a place of the picture, at one moment: u to the right, w up, frame widths. */
-export function wasFollowed(moment: string, aspect: number): (u: number, w: number) => boolean {
+/** Whether something could be followed in a place, by its number, at one moment. */
+export function wasFollowed(moment: string): (place: number) => boolean {
   const bits = atob(moment);
-  return (u, w) => {
-    const place = placeOf(u, w, aspect);
-    return place >= 0 && ((bits.charCodeAt(place >> 3) >> (7 - (place & 7))) & 1) === 1;
-  };
+  return (place) => ((bits.charCodeAt(place >> 3) >> (7 - (place & 7))) & 1) === 1;
 }
 
-/** The number of a place, or −1 beside the picture. */
-function placeOf(u: number, w: number, aspect: number): number {
+/** The number of the place at u and w, from the upper left, row after row; −1 beside the picture. */
+export function placeOf(u: number, w: number, aspect: number): number {
   const x = Math.floor((u + 0.5) * PLACES.across);
   const y = Math.floor((0.5 - w * aspect) * PLACES.down);
   return x < 0 || y < 0 || x >= PLACES.across || y >= PLACES.down ? -1 : y * PLACES.across + x;

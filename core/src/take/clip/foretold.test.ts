@@ -4,8 +4,8 @@ import { plannedFilm } from '../../motion';
 import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
 import { CAMERA_SIZE, project } from '../../optics';
-import { type Content, contentOf, edgesOf, flowsOfCells } from './content-motion';
-import { FollowedPlacesCounter } from './followed-places';
+import { type Content, contentOf, edgesOf, flowsOfPlaces } from './content-motion';
+import { FollowedPlacesCounter, placeOf } from './followed-places';
 import { PlanPicture } from './foretold';
 
 const shoot = demoShoot();
@@ -131,11 +131,20 @@ describe('a window that holds an edge', () => {
     // The post is as wide as the window: all of it lies at an edge.
     expect(columns(2.2)).toEqual([7, 8, 9, 10, 11, 12, 13]);
   });
-  it('is left out of what goes, and each cell keeps its place and its way', () => {
+  it('is left out of what goes, and each place keeps its way', () => {
     const edges = edgesOf(content, 1);
-    const away = flowsOfCells(content, 16 / 9, (cell) => edges[cell] === 0);
-    expect(away).toHaveLength((21 - 4) * 9);
-    for (const { u, du } of away) expect(du).toBe(Math.abs(u) < 0.5 / 21 ? 0.1 : 0.01);
-    expect(flowsOfCells(content, 16 / 9, (_, u) => u > 0)).toHaveLength(10 * 9);
+    const away = flowsOfPlaces(content, 16 / 9, edges, () => true);
+    // 4 of 21 columns lie at the edges.
+    expect(away.length / (48 * 4 * 32 * 3)).toBeCloseTo(17 / 21, 1);
+    for (const { u, du } of away) {
+      expect(Math.abs(u) < 0.5 / 21 || Math.abs(u) > 2.5 / 21).toBe(true);
+      expect(du).toBe(Math.abs(u) < 0.5 / 21 ? 0.1 : 0.01);
+    }
+  });
+  it('is looked at in those places alone that count', () => {
+    const none = new Uint8Array(content.widthCells * content.heightCells);
+    const flows = flowsOfPlaces(content, 16 / 9, none, (place) => place === 48 * 5 + 40);
+    expect(flows).toHaveLength(12);
+    for (const { u, w } of flows) expect(placeOf(u, w, 16 / 9)).toBe(48 * 5 + 40);
   });
 });

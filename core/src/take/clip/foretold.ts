@@ -1,5 +1,5 @@
 import type { Film } from '../../motion';
-import { type Content, contentOf, edgesOf, flowsOfCells } from './content-motion';
+import { type Content, contentOf, edgesOf, flowsOfPlaces } from './content-motion';
 import { type FollowedPlaces, momentShare, wasFollowed } from './followed-places';
 import { followedWidthPx, WINDOW_PX } from './grey';
 import { LayerSteps } from './layers';
@@ -17,10 +17,10 @@ export interface Foretold {
   far: Float64Array;
 }
 
-/** A step of the plan that is looked at, from the picture of a row to the next, and which places of it count. */
-interface CountedStep {
+/** A row of the plan that is looked at, and which places of its picture count. */
+interface CountedRow {
   row: number;
-  counts: (u: number, w: number) => boolean;
+  counts: (place: number) => boolean;
 }
 
 /** A cell of the plan’s raster is so wide in the clip’s picture as it is followed, px. */
@@ -69,23 +69,23 @@ export class PlanPicture {
   ofFollowed(moments: FollowedPlaces, onScreenS: (share: number) => number): Foretold {
     if (moments.length === 0) return this.all();
     const { screenS, count } = this.film.samples;
-    const steps = new Map<number, CountedStep>();
+    const steps = new Map<number, CountedRow>();
     moments.forEach((moment, k) => {
       const row = rowAt(screenS, count, onScreenS(momentShare(k, moments.length)));
-      steps.set(row, { row, counts: wasFollowed(moment, this.aspect) });
+      steps.set(row, { row, counts: wasFollowed(moment) });
     });
     return this.of([...steps.values()].sort((a, b) => a.row - b.row));
   }
 
   /**
-   * Which places of the picture that is on screen at a moment lie away from the edges of things; null before and after.
-   * What is followed is looked at from one picture to the next: halfway between is the moment to ask for.
+   * Which places of the picture that comes on screen nearest to a moment lie away from the edges of things; null before
+   * and after all of them.
    */
   awayAt(onScreenS: number): ((u: number, w: number) => boolean) | null {
     const { screenS, count } = this.film.samples;
-    const row = rowAt(screenS, count, onScreenS);
     const lastStepS = count < 2 ? 0 : screenS[count - 1] - screenS[count - 2];
     if (onScreenS < screenS[0] - lastStepS || onScreenS > screenS[count - 1] + lastStepS) return null;
+    const row = rowAt(screenS, count, onScreenS + lastStepS / 2);
     const content = this.contentAt(row, row, row);
     const edges = edgesOf(content, EDGE_REACHES_PX / CELL_PX);
     return (u, w) => {
@@ -96,7 +96,7 @@ export class PlanPicture {
   }
 
   /** By the same arithmetic as a clip’s; what stands between the steps that are looked at is bridged. */
-  private of(looked: readonly CountedStep[]): Foretold {
+  private of(looked: readonly CountedRow[]): Foretold {
     const { screenS, count, frameRateHz } = this.film.samples;
     const steps = looked.flatMap((step) => this.stepAt(step) ?? []);
     const rates = steps.map(() => ({ ...NOTHING_KNOWN }));
@@ -135,15 +135,19 @@ export class PlanPicture {
     };
   }
 
-  /** How the places that count go from one picture to the next. */
-  private stepAt({ row, counts }: CountedStep): { row: number; stepS: number; flows: Flow[] } | null {
+  /** How the places that count go through a picture in the time from one to the next: from the one before to the one after. */
+  private stepAt({ row, counts }: CountedRow): { row: number; stepS: number; flows: Flow[] } | null {
     const { count, screenS } = this.film.samples;
-    if (row + 1 >= count) return null;
-    const stepS = screenS[row + 1] - screenS[row];
+    const [from, to] = [Math.max(0, row - 1), Math.min(count - 1, row + 1)];
+    const stepS = (screenS[to] - screenS[from]) / (to - from);
     if (!(stepS > 0)) return null;
-    const content = this.contentAt(row, row, row + 1);
+    const content = this.contentAt(row, from, to);
     const edges = edgesOf(content, EDGE_REACHES_PX / CELL_PX);
-    const flows = flowsOfCells(content, this.aspect, (cell, u, w) => edges[cell] === 0 && counts(u, w));
+    const flows = flowsOfPlaces(content, this.aspect, edges, counts);
+    for (const flow of flows) {
+      flow.du /= to - from;
+      flow.dw /= to - from;
+    }
     return { row, stepS, flows };
   }
 }
@@ -164,19 +168,17 @@ function rowAt(screenS: Float64Array, count: number, s: number): number {
   return low;
 }
 
-/**
- * A row for each picture from the rates of steps, each of which stands halfway between the picture of its row and the
- * next; what is not known of one is taken of its neighbour, as in a clip.
- */
+/** A row for each picture from the rates of some; what is not known of one is taken of its neighbour. */
 function bridged(count: number, rows: readonly number[], rates: readonly number[]): Float64Array {
   const column = new Float64Array(count);
   let after = 0;
   for (let i = 0; i < count && rows.length > 0; i += 1) {
-    while (after < rows.length && rows[after] + 0.5 < i) after += 1;
+    while (after < rows.length && rows[after] < i) after += 1;
     const [a, b] = [Math.max(0, after - 1), Math.min(rows.length - 1, after)];
-    const share = a === b ? 0 : (i - rows[a] - 0.5) / (rows[b] - rows[a]);
+    const share = a === b ? 0 : (i - rows[a]) / (rows[b] - rows[a]);
     const [from, to] = [rates[a], rates[b]];
-    column[i] = Number.isNaN(from) ? to : Number.isNaN(to) ? from : from + (to - from) * share;
+    if (share === 0 || share === 1) column[i] = share === 0 ? from : to;
+    else column[i] = Number.isNaN(from) ? to : Number.isNaN(to) ? from : from + (to - from) * share;
   }
   return column;
 }

@@ -1,6 +1,7 @@
 import { type GreyFrame, WINDOW_PX } from './grey';
 import { Refiner, splineOf } from './refined';
-import type { Tracked, Tracker } from './tracker';
+import { isSlow, overTwo, type SlowPlaces } from './slow-places';
+import type { FollowedInto, Tracker, Went } from './tracker';
 
 /**
  * Points followed by an established library in WebAssembly: corners after Shi & Tomasi (1994), followed by pyramids of
@@ -55,11 +56,6 @@ const APART_PX = 9;
 const LEVELS = 4;
 /** What comes back farther from where it was is no point, px. */
 const BACK_WITHIN_PX = 0.3;
-/**
- * What may be off by more is left out, px: three quarters of what it is in a window that holds nothing but noise. That is
- * 2 / WINDOW_PX however strong it is: squared, its slopes are a quarter of what two windows of it differ by.
- */
-const MOST_OFF_PX = 1.5 / WINDOW_PX;
 /** What differs by more than so many times the middle of all is left out; chosen by our own films, no published source. */
 const DIFFERS_TIMES = 1.1;
 
@@ -68,22 +64,36 @@ export async function openCvTracker(): Promise<Tracker> {
   const { cv } = await library();
   const window = new cv.Size(WINDOW_PX, WINDOW_PX);
   let kept: { frame: GreyFrame; mat: Mat } | null = null;
+  let slow: SlowPlaces | null = null;
   const matOf = (frame: GreyFrame): Mat => {
     if (kept?.frame === frame) return kept.mat;
     return cv.matFromArray(frame.heightPx, frame.widthPx, cv.CV_8UC1, frame.pixels);
   };
   return {
-    follow(before: GreyFrame, after: GreyFrame): Tracked {
+    follow(before: GreyFrame, after: GreyFrame): FollowedInto {
       const [a, b] = [matOf(before), matOf(after)];
       const [corners, there, back] = [new cv.Mat(), new cv.Mat(), new cv.Mat()];
       const [found, foundBack, errors, errorsBack] = [new cv.Mat(), new cv.Mat(), new cv.Mat(), new cv.Mat()];
       try {
         cv.goodFeaturesToTrack(a, corners, MOST_POINTS, QUALITY, APART_PX);
-        if (corners.rows === 0) return { count: 0, before: new Float32Array(0), after: new Float32Array(0) };
-        cv.calcOpticalFlowPyrLK(a, b, corners, there, found, errors, window, LEVELS);
-        cv.calcOpticalFlowPyrLK(b, a, there, back, foundBack, errorsBack, window, LEVELS);
-        const points = likeTheRest(cameBack(corners, there, back, found, foundBack, errors));
-        return refined(points, new Refiner(before, splineOf(after)));
+        const went: Went[] = [];
+        if (corners.rows > 0) {
+          cv.calcOpticalFlowPyrLK(a, b, corners, there, found, errors, window, LEVELS);
+          cv.calcOpticalFlowPyrLK(b, a, there, back, foundBack, errorsBack, window, LEVELS);
+          went.push(...likeTheRest(cameBack(corners, there, back, found, foundBack, errors)));
+        }
+        const spline = splineOf(after);
+        const slowBefore = slow?.reached === before ? slow : null;
+        slow = { frame: before, reached: after, went: went.filter(isSlow) };
+        const refiner = new Refiner(before, spline);
+        const fast = slowBefore ? went.filter((place) => !isSlow(place)) : went;
+        return {
+          fromLast: fast.flatMap(({ from, to }) => {
+            const { at, isSure } = refiner.refine(from, to);
+            return isSure ? [{ from, to: at }] : [];
+          }),
+          fromLastButOne: slowBefore ? overTwo(slowBefore, went, spline) : [],
+        };
       } finally {
         for (const mat of [corners, there, back, found, foundBack, errors, errorsBack]) mat.delete();
         if (kept?.mat !== a) a.delete();
@@ -98,10 +108,8 @@ export async function openCvTracker(): Promise<Tracker> {
   };
 }
 
-/** A point that was followed: pixels from the top left, and how much its window differs from what it was, grey steps. */
-interface Followed {
-  before: readonly [number, number];
-  after: readonly [number, number];
+/** A place that was followed, and how much its window differs from what it was, grey steps. */
+interface Followed extends Went {
   differs: number;
 }
 
@@ -112,8 +120,7 @@ function cameBack(corners: Mat, there: Mat, back: Mat, found: Mat, foundBack: Ma
     const [x, y] = [corners.data32F[2 * i], corners.data32F[2 * i + 1]];
     const off = Math.hypot(back.data32F[2 * i] - x, back.data32F[2 * i + 1] - y);
     if (!found.data[i] || !foundBack.data[i] || off > BACK_WITHIN_PX) continue;
-    const after = [there.data32F[2 * i], there.data32F[2 * i + 1]] as const;
-    points.push({ before: [x, y], after, differs: errors.data32F[i] });
+    points.push({ from: [x, y], to: [there.data32F[2 * i], there.data32F[2 * i + 1]], differs: errors.data32F[i] });
   }
   return points;
 }
@@ -126,17 +133,4 @@ export function likeTheRest(points: readonly Followed[]): Followed[] {
   const differs = points.map((point) => point.differs).sort((a, b) => a - b);
   const most = DIFFERS_TIMES * (differs[differs.length >> 1] ?? 0);
   return points.filter((point) => point.differs <= most);
-}
-
-/** The points, followed to a small part of a pixel; those left out that may as well have gone anywhere: a clear sky. */
-function refined(points: readonly Followed[], refiner: Refiner): Tracked {
-  const kept = points.flatMap(({ before, after }) => {
-    const { at, offPx } = refiner.refine(before, after);
-    return offPx > MOST_OFF_PX ? [] : [{ before, at }];
-  });
-  return {
-    count: kept.length,
-    before: Float32Array.from(kept.flatMap(({ before }) => before)),
-    after: Float32Array.from(kept.flatMap(({ at }) => at)),
-  };
 }

@@ -1,4 +1,5 @@
 import { type GreyFrame, WINDOW_PX } from './grey';
+import type { Place } from './tracker';
 
 /**
  * Points followed to a small part of a pixel. Followed by straight interpolation between pixels, steps of a quarter of a
@@ -45,13 +46,25 @@ const MOST_PX = 0.25;
 
 /** Where a point lies in the next picture, and by how much that may be off. */
 export interface Refined {
-  at: readonly [number, number];
+  at: Place;
   /**
    * Standard deviation along the direction that is told worst, px: what the windows differ by, over what there is to be
    * followed in them (Förstner & Gülch 1987). Infinite where there is nothing; NaN where that was not looked at.
    */
   offPx: number;
+  /** Whether it was found there; else it lies where it was put. */
+  isFound: boolean;
+  /** Not what may as well have gone anywhere, in a clear sky; true where that was not looked at. */
+  isSure: boolean;
 }
+
+/**
+ * What may be off by more is not sure, px: three quarters of what it is in a window that holds nothing but noise. That is
+ * 2 / WINDOW_PX however strong it is: squared, its slopes are a quarter of what two windows of it differ by.
+ */
+const MOST_OFF_PX = 1.5 / WINDOW_PX;
+
+const stays = (at: Place, offPx: number): Refined => ({ at, offPx, isFound: false, isSure: !(offPx > MOST_OFF_PX) });
 
 /**
  * Where a point of one picture, a whole pixel, lies in the next, whose spline is given: from where it was put, by
@@ -66,14 +79,14 @@ export class Refiner {
   ) {}
 
   /** Where a point lies in the next picture, from where it was put there. */
-  refine([x, y]: readonly [number, number], put: readonly [number, number]): Refined {
+  refine([x, y]: Place, put: Place): Refined {
     const { widthPx, heightPx, pixels } = this.before;
     const { across } = this;
     let offPx = NaN;
-    if (x < HALF + 1 || y < HALF + 1 || x + HALF + 2 > widthPx || y + HALF + 2 > heightPx) return { at: put, offPx };
+    if (x < HALF + 1 || y < HALF + 1 || x + HALF + 2 > widthPx || y + HALF + 2 > heightPx) return stays(put, offPx);
     let [px, py] = put;
     for (let pass = 0; pass < MOST_PASSES; pass += 1) {
-      if (!this.sumAcross(px, py)) return { at: put, offPx };
+      if (!this.sumAcross(px, py)) return stays(put, offPx);
       const [wa, wb, wc, wd] = weights(py - Math.floor(py));
       let [xx, xy, yy, bx, by, differs] = [0, 0, 0, 0, 0, 0];
       for (let r = 0; r < WINDOW_PX; r += 1) {
@@ -97,16 +110,16 @@ export class Refiner {
         }
       }
       const det = xx * yy - xy * xy;
-      if (det < 1e-6) return { at: put, offPx: Infinity };
+      if (det < 1e-6) return stays(put, Infinity);
       const told = (xx + yy) / 2 - Math.hypot((xx - yy) / 2, xy);
       offPx = Math.sqrt(differs / told) / WINDOW_PX;
       const [dx, dy] = [(yy * bx - xy * by) / det, (xx * by - xy * bx) / det];
       px += dx;
       py += dy;
-      if (Math.hypot(px - put[0], py - put[1]) > MOST_PX) return { at: put, offPx };
+      if (Math.hypot(px - put[0], py - put[1]) > MOST_PX) return stays(put, offPx);
       if (Math.hypot(dx, dy) < ENOUGH_PX) break;
     }
-    return { at: [px, py], offPx };
+    return { at: [px, py], offPx, isFound: true, isSure: offPx <= MOST_OFF_PX };
   }
 
   /** The window about a place of the next picture, interpolated across, with a row more above and two below. */

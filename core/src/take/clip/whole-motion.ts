@@ -1,9 +1,11 @@
+import { placeOf, PLACES } from './followed-places';
+
 /** How the content of a picture moves as a whole, from places that move: pure arithmetic, whoever found the places. */
 
 /** Cells of the picture: each counts once, however much is to be seen in it. */
 export const CELLS = { across: 12, down: 8 } as const;
 
-/** Motion of one place: u to the right and w up from the middle, both in frame widths; and how far it went. */
+/** Motion of one place: u to the right and w up from the middle, both in frame widths; and how far it goes, halfway there. */
 export interface Flow {
   u: number;
   w: number;
@@ -11,30 +13,45 @@ export interface Flow {
   dw: number;
 }
 
-/** Motion of the whole from one picture to the next: shift and scale in frame widths, turning clockwise in degrees. */
+/** Motion of the whole in the time from one picture to the next: shift in frame widths, turning clockwise in degrees. */
 export interface WholeMotion {
   right: number;
   up: number;
   turnDeg: number;
-  /** Natural logarithm of how much larger it got. */
+  /** Natural logarithm of how much larger it gets. */
   growth: number;
   /** Cells that moved with it. */
   cells: number;
 }
 
-/** The middle motion of each cell that holds a place, by the cell’s number from the upper left, row after row. */
+/** Each cell is so many places across and down. */
+const ACROSS = PLACES.across / CELLS.across;
+const DOWN = PLACES.down / CELLS.down;
+
+/**
+ * The middle motion of the places of each cell that hold something, by the cell’s number from the upper left, row after
+ * row: each place counts once, however much is to be seen in it, as in what is foretold.
+ */
 export function cellFlows(flows: readonly Flow[], aspect: number): Map<number, Flow> {
-  const cells = new Map<number, Flow[]>();
-  for (const flow of flows) {
-    const x = Math.floor((flow.u + 0.5) * CELLS.across);
-    const y = Math.floor((0.5 - flow.w * aspect) * CELLS.down);
-    if (x < 0 || y < 0 || x >= CELLS.across || y >= CELLS.down) continue;
-    const key = y * CELLS.across + x;
-    const cell = cells.get(key);
-    if (cell) cell.push(flow);
-    else cells.set(key, [flow]);
+  const places = grouped(flows, ({ u, w }) => placeOf(u, w, aspect));
+  places.delete(-1);
+  const middles = [...places].map(([place, rows]) => ({ place, flow: middleFlow(rows) }));
+  const cells = grouped(middles, ({ place }) => {
+    const [x, y] = [place % PLACES.across, Math.floor(place / PLACES.across)];
+    return Math.floor(y / DOWN) * CELLS.across + Math.floor(x / ACROSS);
+  });
+  return new Map([...cells].map(([cell, rows]) => [cell, middleFlow(rows.map(({ flow }) => flow))]));
+}
+
+function grouped<T>(rows: readonly T[], keyOf: (row: T) => number): Map<number, T[]> {
+  const groups = new Map<number, T[]>();
+  for (const row of rows) {
+    const key = keyOf(row);
+    const group = groups.get(key);
+    if (group) group.push(row);
+    else groups.set(key, [row]);
   }
-  return new Map([...cells].map(([key, rows]) => [key, middleFlow(rows)]));
+  return groups;
 }
 
 const middle = (values: number[]): number => {
@@ -85,15 +102,8 @@ export function wholeMotion(flows: readonly Flow[]): WholeMotion | null {
     fit = fitted(flows, weights);
   }
   const cells = weights.reduce((sum, v) => sum + (v > FOLLOWS ? 1 : 0), 0);
-  const [c, s] = [1 + fit.grow, fit.turn];
-  return {
-    right: fit.right,
-    up: fit.up,
-    // Anticlockwise in u and w; clockwise is counted.
-    turnDeg: -Math.atan2(s, c) * DEG,
-    growth: Math.log(Math.hypot(c, s)),
-    cells,
-  };
+  // Anticlockwise in u and w; clockwise is counted.
+  return { right: fit.right, up: fit.up, turnDeg: -fit.turn * DEG, growth: fit.grow, cells };
 }
 
 interface Fit {

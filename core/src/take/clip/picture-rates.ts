@@ -2,8 +2,8 @@ import { type FollowedPlaces, FollowedPlacesCounter } from './followed-places';
 import { LayerSteps } from './layers';
 import { cellFlows, type Flow, wholeOfCells } from './whole-motion';
 
-/** Motion from one picture to the next: rates a second. */
-export interface Step {
+/** Motion of a picture: rates a second. */
+export interface Rates {
   stepS: number;
   right: number;
   up: number;
@@ -16,23 +16,24 @@ export interface Step {
 
 const STILL = { right: 0, up: 0, turnDeg: 0, growth: 0, near: NaN, far: NaN, followed: 1 };
 
-/** Motion of a clip step by step, from the places that were followed. */
-export class ClipSteps {
-  private readonly steps: (Step | null)[] = [];
+/** Motion of a clip picture by picture, from the places that were followed through each. */
+export class PictureRates {
+  private readonly pictures: (Rates | null)[] = [];
   private readonly followed: FollowedPlacesCounter;
   private readonly layers = new LayerSteps((i, layers) => {
-    const step = this.steps[i];
-    if (step && layers) this.steps[i] = { ...step, near: layers.near / step.stepS, far: layers.far / step.stepS };
+    const rates = this.pictures[i];
+    if (rates && layers)
+      this.pictures[i] = { ...rates, near: layers.near / rates.stepS, far: layers.far / rates.stepS };
   });
 
   constructor(private readonly aspect: number) {
     this.followed = new FollowedPlacesCounter(aspect);
   }
 
-  /** The next step, which takes so long; null: nothing has changed at all. */
+  /** The next picture: how its places go in the time from one picture to the next; null: nothing changes at all. */
   add(flows: readonly Flow[] | null, stepS: number): void {
     if (!flows) {
-      this.steps.push({ ...STILL, stepS });
+      this.pictures.push({ ...STILL, stepS });
       this.layers.add(null);
       this.followed.addEverywhere();
       return;
@@ -41,7 +42,7 @@ export class ClipSteps {
     const whole = wholeOfCells(cells);
     this.followed.add(whole ? flows : []);
     this.layers.add({ cells, whole });
-    this.steps.push(
+    this.pictures.push(
       whole && {
         stepS,
         right: whole.right / stepS,
@@ -56,9 +57,9 @@ export class ClipSteps {
   }
 
   /** All of them; null where nothing is known of one. */
-  rows(): readonly (Step | null)[] {
+  rows(): readonly (Rates | null)[] {
     this.layers.end();
-    return this.steps;
+    return this.pictures;
   }
 
   followedPlaces(): FollowedPlaces {
