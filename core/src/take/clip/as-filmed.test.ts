@@ -64,6 +64,18 @@ describe('the numbers of a film of our own', () => {
     };
     expect(numbersAsFilmed(plan, framesOfClip(half)).near).toBeCloseTo(1, 6);
   });
+  it('are not told of layers that were seen in a few pictures only, nor of what hardly grows', () => {
+    const kept = clip(1);
+    const seldom = (row: number[]) => row.map((v, i) => (i % 12 === 0 ? 3 * v : 0));
+    const few = { ...kept, near: seldom(kept.near), far: seldom(kept.far) };
+    expect(numbersAsFilmed(plan, framesOfClip(few))).toMatchObject({ near: null, far: null });
+    const grows = (rate: number) => {
+      const told = { ...plan, growthPerS: plan.growthPerS.map(() => rate) };
+      return numbersAsFilmed(told, framesOfClip({ ...kept, growthPerS: kept.growthPerS.map(() => rate) })).grows;
+    };
+    // At the edge of the picture that is 0.0024 and 0.0036 of its width a second.
+    expect([grows(0.008), grows(0.012)].map((v) => v?.toFixed(6))).toEqual([undefined, '1.000000']);
+  });
 });
 
 describe('the whole of near and far things', () => {

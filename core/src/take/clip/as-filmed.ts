@@ -1,4 +1,4 @@
-import { slope } from './clip-faults';
+import { LEAST_GROWTH, slope } from './clip-faults';
 import type { ClipFrame } from './clip-reader';
 import type { Foretold } from './foretold';
 import { courseOf } from './whole-motion';
@@ -23,10 +23,11 @@ type Rates = 'rightwards' | 'upwards' | 'turnDegps' | 'growthPerS' | 'near' | 'f
  */
 export function numbersAsFilmed(plan: Foretold, frames: readonly ClipFrame[]): TimesAsFilmed {
   const columns = (keys: readonly Rates[], of: (key: Rates) => number[]) => Float64Array.from(keys.flatMap(of));
-  const times = (...keys: Rates[]) =>
+  const times = (keys: readonly Rates[], least?: number) =>
     slope(
       columns(keys, (key) => [...plan[key].subarray(0, frames.length)]),
       columns(keys, (key) => frames.map((frame) => frame[key])),
+      least,
     );
   const whole = (of: (key: Rates, row: number) => number) =>
     Float64Array.from(
@@ -44,9 +45,9 @@ export function numbersAsFilmed(plan: Foretold, frames: readonly ClipFrame[]): T
       whole((key, row) => plan[key][row] ?? NaN),
       whole((key, row) => frames[row][key]),
     ),
-    shift: times('rightwards', 'upwards'),
-    grows: times('growthPerS'),
-    near: times('near'),
-    far: times('far'),
+    shift: times(['rightwards', 'upwards']),
+    grows: times(['growthPerS'], LEAST_GROWTH),
+    near: times(['near']),
+    far: times(['far']),
   };
 }

@@ -30,6 +30,8 @@ export const SCALES: Record<Key, number> = {
   growthPerS: 0.3,
 };
 const LEAST_SPEED = 0.003;
+/** … and growing that moves the picture by less, a share a second. */
+export const LEAST_GROWTH = LEAST_SPEED / SCALES.growthPerS;
 
 /** A rate summed over time. */
 export function course(rates: Float64Array, tS: Float64Array): Float64Array {
@@ -55,8 +57,14 @@ export function paceOf({ stretch, by }: Alignment, lastS: number): ClipDifferenc
   ];
 }
 
-/** How many times the foretold motion was seen: the slope of one over the other. */
-export function slope(plan: Float64Array, seen: Float64Array): number | null {
+/** In fewer of the rows, a share, is too little seen to tell of the rest. */
+const LEAST_SEEN = 0.1;
+
+/**
+ * How many times the foretold motion was seen: the slope of one over the other. Null where less than `least` is foretold,
+ * root mean square, or too little of it was seen.
+ */
+export function slope(plan: Float64Array, seen: Float64Array, least = LEAST_SPEED): number | null {
   let [product, square, count] = [0, 0, 0];
   for (let i = 0; i < plan.length; i += 1) {
     if (Number.isNaN(plan[i]) || Number.isNaN(seen[i])) continue;
@@ -64,13 +72,13 @@ export function slope(plan: Float64Array, seen: Float64Array): number | null {
     square += plan[i] ** 2;
     count += 1;
   }
-  return count > 4 && square / count > LEAST_SPEED ** 2 ? product / square : null;
+  return count > Math.max(4, LEAST_SEEN * plan.length) && square / count > least ** 2 ? product / square : null;
 }
 
 export function speedOf(plan: Record<Key, Float64Array>, seen: Record<Key, Float64Array>): ClipDifference[] {
   const both = (of: Record<Key, Float64Array>) => Float64Array.from([...of.rightwards, ...of.upwards]);
   const times = slope(both(plan), both(seen));
-  const grows = slope(plan.growthPerS, seen.growthPerS);
+  const grows = slope(plan.growthPerS, seen.growthPerS, LEAST_GROWTH);
   const rows: ClipDifference[] = [];
   if (times !== null && Math.abs(times - 1) > FREE.speed)
     rows.push({

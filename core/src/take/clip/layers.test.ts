@@ -38,4 +38,17 @@ describe('near and far', () => {
       expect(row?.far).toBeCloseTo(0.004, 4);
     }
   });
+  it('are not told where cells go across the shift more than the whole goes along it', () => {
+    // As a dolly zoom has it: what is near grows, what is far shrinks, all of it together does neither.
+    const radial = (by: number) =>
+      new Map(
+        [...bands()].map(([key, flow]): [number, Flow] => {
+          const dw = by * (Math.floor(key / CELLS.across) - 3.5) * (key % 2 ? 1 : -1);
+          return [key, { ...flow, dw }];
+        }),
+      );
+    const told = (by: number) => layersOf(Array.from({ length: 3 }, () => radial(by)));
+    expect(told(0.003).every((row) => row !== null)).toBe(true);
+    expect(told(0.006)).toEqual([null, null, null]);
+  });
 });

@@ -55,7 +55,7 @@ export class LayerSteps {
 }
 
 function layersAt(step: CellStep | null, about: readonly (CellStep | null)[]): Layers | null {
-  const along = step?.whole ? alongOf(step.whole) : null;
+  const along = step?.whole ? alongOf(step.whole, step.cells) : null;
   if (!step || !along || step.cells.size < LEAST_CELLS) return null;
   const rated = [...step.cells].map(([key, flow]) => {
     const others = about.flatMap((row) => (row === step ? [] : (row?.cells.get(key) ?? [])));

@@ -159,10 +159,16 @@ export const courseOf = ({
   (turnDeg / DEG) * RADIUS,
 ];
 
-/** Speed of a place along the whole’s shift; null where that is not what moves the picture. */
-export function alongOf(whole: WholeMotion): ((flow: Flow) => number) | null {
+/**
+ * Speed of a place along the whole’s shift; null where that is not what moves the picture: where growing or turning move
+ * more, or cells go across it by more, as where what is near grows and what is far shrinks.
+ */
+export function alongOf(whole: WholeMotion, cells: ReadonlyMap<number, Flow>): ((flow: Flow) => number) | null {
   const [right, up, growing, turning] = courseOf(whole);
   const shift = Math.hypot(right, up);
   if (shift < 1e-5 || shift < Math.hypot(growing, turning)) return null;
+  let across = 0;
+  for (const { du, dw } of cells.values()) across += ((dw * right - du * up) / shift) ** 2;
+  if (across > cells.size * shift ** 2) return null;
   return ({ du, dw }) => (du * right + dw * up) / shift;
 }
