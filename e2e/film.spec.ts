@@ -137,3 +137,16 @@ test('frames that were kept and cannot be shown are drawn anew', async ({ page }
   const shown = await drawn.evaluateAll((pictures) => pictures.map((img) => (img as HTMLImageElement).naturalWidth));
   for (const width of shown) expect(width).toBeGreaterThan(100);
 });
+
+test('the plan of a shot is filmed, measured as a clip is, and comes out as it was foretold', async ({ page }) => {
+  await page.goto('/shoot/first-flush/takes?shot=shot-cut-spin');
+  await page.getByRole('button', { name: 'Footage', exact: true }).click();
+  const film = page.getByRole('button', { name: 'Try it on our own film' });
+  await film.click();
+  await page.getByRole('button', { name: 'Call it off' }).click();
+  await film.click();
+  const said = page.getByRole('status').filter({ hasText: 'Of what was foretold this was measured' });
+  await expect(said).toContainText('73 frames', { timeout: 150_000 });
+  const whole = /whole picture moves ([\d.]+)%/.exec(await said.innerText())?.[1];
+  expect(Math.abs(Number(whole) - 100)).toBeLessThan(2);
+});
