@@ -135,7 +135,7 @@ export class PlanPicture {
     };
   }
 
-  /** How the places that count go through a picture in the time from one to the next: from the one before to the one after. */
+  /** How the places that count go through a picture, from the one before to the one after, in the time of one step. */
   private stepAt({ row, counts }: CountedRow): { row: number; stepS: number; flows: Flow[] } | null {
     const { count, screenS } = this.film.samples;
     const [from, to] = [Math.max(0, row - 1), Math.min(count - 1, row + 1)];

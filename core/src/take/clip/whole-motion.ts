@@ -5,7 +5,10 @@ import { placeOf, PLACES } from './followed-places';
 /** Cells of the picture: each counts once, however much is to be seen in it. */
 export const CELLS = { across: 12, down: 8 } as const;
 
-/** Motion of one place: u to the right and w up from the middle, both in frame widths; and how far it goes, halfway there. */
+/**
+ * Motion of one place: u to the right and w up from the middle, both in frame widths, where it is halfway; and how far it
+ * goes in the time from one picture to the next.
+ */
 export interface Flow {
   u: number;
   w: number;
@@ -13,7 +16,7 @@ export interface Flow {
   dw: number;
 }
 
-/** Motion of the whole in the time from one picture to the next: shift in frame widths, turning clockwise in degrees. */
+/** Motion of the whole in the same time: shift in frame widths, turning clockwise in degrees. */
 export interface WholeMotion {
   right: number;
   up: number;
