@@ -8,6 +8,8 @@ export default {
     adapter: adapter(),
     // The page is the same shell wherever it is opened: without a network the one that was kept stands for all.
     paths: { relative: false },
+    // `hooks.server.ts` refuses what a page of another origin asks for, forms included, in our own words.
+    csrf: { trustedOrigins: ['*'] },
     csp: {
       mode: 'auto',
       directives: {

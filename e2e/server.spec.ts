@@ -42,6 +42,17 @@ test('bad bodies get a status, a path and a sentence', async ({ request }) => {
   ]);
 });
 
+test('a body of another type is read for what it is, and one of none is told what to name', async () => {
+  const answered = async (headers: Record<string, string>) => {
+    const answer = await fetch(`${BASE}/api/reading?shot=1`, { method: 'POST', headers, body: Buffer.from(demo) });
+    return [answer.status, ((await answer.json()) as { error?: { sentence: string } }).error?.sentence];
+  };
+  expect(await answered({ 'content-type': 'application/x-www-form-urlencoded' })).toEqual([200, undefined]);
+  expect(await answered({ 'content-type': 'text/plain' })).toEqual([200, undefined]);
+  expect(await answered({})).toEqual([415, 'content-type must be application/json; the request names none.']);
+  expect((await answered({ 'content-type': 'text/plain', origin: 'https://elsewhere.example' }))[0]).toBe(403);
+});
+
 test('the page may load from nowhere else, and the home page is light', async ({ page }) => {
   const scripts: Promise<number>[] = [];
   const elsewhere: string[] = [];

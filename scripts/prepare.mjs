@@ -15,6 +15,7 @@ export const CHROMIUM_ARGS = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  ...(process.env.XARGS ?? '').split(' ').filter(Boolean),
 ];
 
 /**

@@ -12,6 +12,9 @@ export async function POST({ request, url }) {
 }
 
 async function answer(request: Request, wanted: string | null) {
+  // The server hands on no body whose type it is not told.
+  if (request.headers.get('content-type') === null)
+    return refusal(415, 'content-type', 'content-type must be application/json; the request names none.');
   try {
     return await readInPool({ text: await readBody(request), wanted });
   } catch (error) {
