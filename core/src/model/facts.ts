@@ -9,7 +9,7 @@ import * as z from 'zod';
  * How a number is said and typed. `m`, `mps`, `g`, `size`: lengths, speeds, masses and millimetres of a rig or a part,
  * in the person's own units; `mm`: of a lens, which nobody says in inches; `tenth`: degrees as fine as a tenth; `clock`: a time of
  * day, minutes after midnight; `share`:
- * a part of the whole, said in per cent; `fine`: as many digits as it has; `shutter`: degrees, or a time such as 1/50.
+ * a part of the whole, said in per cent; `fine`: as many digits as it has; `count`: what can be counted only; `shutter`: degrees, or a time such as 1/50.
  */
 export const QUANTITIES = [
   'm',
@@ -28,6 +28,7 @@ export const QUANTITIES = [
   'newton',
   'shutter',
   'fine',
+  'count',
   'plain',
 ] as const;
 export type Quantity = (typeof QUANTITIES)[number];
@@ -78,7 +79,7 @@ export const number = (
 
 /** The same for what can be counted only. */
 export const whole = (label: string, min: number, max: number, step = 1) =>
-  z.number().int().min(min).max(max).meta({ label, unit: 'plain', step });
+  z.number().int().min(min).max(max).meta({ label, unit: 'count', step });
 
 /** One of several options, each with its words. */
 export function choice<const T extends Record<string, string>>(label: string, names: T) {

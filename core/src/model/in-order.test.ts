@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoShoot } from '../testing/demo';
+import type { Fact } from './facts';
+import { FIELDS } from './fields';
 import { newPiece } from './piece';
 import { problemsIn, saidOf } from './in-order';
 import { ShootSchema, type Shoot } from './shoot';
@@ -69,11 +71,26 @@ describe('a changed shoot', () => {
     const [shot] = demo.shots;
     const longer = { ...demo, shots: [{ ...shot, timing: { ...shot.timing, durationS: 90_000 } }] };
     expect(saidOf(longer, problemsIn(longer)[0])).toBe(
-      '“First light along the rows”: timing.durationS must be at most 86400; it is 90000.',
+      '“First light along the rows”: Duration must be at most 86400; it is 90000.',
     );
     const many = { ...demo, shots: Array.from({ length: 501 }, (_, i) => ({ ...shot, id: `s${i}` })) };
     expect(saidOf(many, problemsIn(many)[0])).toBe('shots must have at most 500 entries; it has 501.');
     const unnamed = { ...demo, name: '   ' };
     expect(problemsIn(unnamed)[0].sentence).toBe('name must be more than white space; type a name.');
+  });
+  it('is said by the labels of its fields, wherever they lie', () => {
+    const said = (next: Shoot) => saidOf(next, problemsIn(next)[0]);
+    expect(said({ ...demo, practice: { ...demo.practice, countIn: 2.5 } })).toBe(
+      'Beats counted in must be a whole number; it is 2.5.',
+    );
+    // Nothing is told of it: it stays as a file calls it.
+    expect(said({ ...demo, delivery: { ...demo.delivery, widthPx: 7 } })).toMatch(
+      /^delivery\.widthPx must be at least/,
+    );
+  });
+  it('tells of every field that holds whole numbers only that it does', () => {
+    const told = ['tries', 'chargers', 'count', 'countIn', 'beatsPerMin', 'pictureWidthPx', 'bodySeed'];
+    const fields = Object.values(FIELDS).flatMap((facts) => Object.entries(facts as Record<string, Fact>));
+    for (const name of told) expect(fields.find(([key]) => key === name)?.[1], name).toMatchObject({ unit: 'count' });
   });
 });

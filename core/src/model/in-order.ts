@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { factAt, keysOf } from './fact-at';
 import { KitSchema } from './kit';
 import { pathText, problemsOf, type Problem } from './problems';
 import { checkReferences } from './references';
@@ -95,15 +96,22 @@ export function problemsIn(shoot: Shoot): Problem[] {
   return found;
 }
 
-/** Things of a shoot by what a person calls them: `shots[2].timing.durationS` is `“The stair”: durationS`. */
+/**
+ * A problem by what a person calls its field and the thing it belongs to: `shots[2].timing.durationS must …` is
+ * `“The stair”: Duration must …`. As it is where nothing is told of the field.
+ */
 export function saidOf(shoot: Shoot, { path, sentence }: Problem): string {
+  const label = factAt(ShootSchema, keysOf(path))?.label;
+  const rest = label && sentence.startsWith(path) ? label + sentence.slice(path.length) : null;
   for (const { path: list, rowsOf } of LISTS) {
     const start = `${list.join('.')}[`;
     if (!path.startsWith(start)) continue;
     const index = Number.parseInt(path.slice(start.length), 10);
     const row = rowsOf(shoot)[index] as { name?: string } | undefined;
     const whole = `${start}${index}]`;
-    if (row?.name?.trim()) return sentence.replace(whole, `“${clipped(row.name)}”`).replace('”.', '”: ');
+    if (!row?.name?.trim()) continue;
+    const name = `“${clipped(row.name)}”`;
+    return rest ? `${name}: ${rest}` : sentence.replace(whole, name).replace('”.', '”: ');
   }
-  return sentence;
+  return rest ?? sentence;
 }

@@ -17,6 +17,7 @@ const FINEST: Record<Quantity, number> = {
   share: 0.00006,
   percent: 0.005,
   fine: 0.01,
+  count: 0.5,
   plain: 0.0005,
   g: 0.2,
   newton: 0.005,
@@ -54,8 +55,9 @@ describe('numbers of fields', () => {
         fc.double({ min: 0.5, max: 400, noNaN: true }),
         (unit, units, from, wide) => {
           // Times of day are whole minutes.
-          const min = unit === 'clock' ? Math.round(from) : from;
-          const max = min + (unit === 'clock' ? Math.ceil(wide) : wide);
+          const whole = unit === 'clock' || unit === 'count';
+          const min = whole ? Math.round(from) : from;
+          const max = min + (whole ? Math.ceil(wide) : wide);
           for (const end of [min, max])
             expect(within(sayQuantity(end, unit, units), 'It', unit, units, min, max)).toBe(end);
         },
@@ -72,6 +74,12 @@ describe('numbers of fields', () => {
     expect(within('9'.repeat(400), 'Height', 'm', 'metric', 0, 5)).toMatch(/^Height.{1,140}$/);
     for (const text of ['', ' ', '--1', '1e9', '1.2.3', 'NaN', 'Infinity', '<b>'])
       expect(typeof within(text, 'It', 'plain', 'metric', 0, 5)).toBe('string');
+  });
+  it('what is counted is a whole number', () => {
+    expect(within('2', 'Tries', 'count', 'metric', 1, 200)).toBe(2);
+    expect(within('2.5', 'Tries', 'count', 'metric', 1, 200)).toBe(
+      'Tries: “2.5” is not a whole number; type one from 1 to 200.',
+    );
   });
   it('a shutter is typed as degrees or as a time', () => {
     expect(readQuantity('180', 'shutter', 'metric', 24)).toBe(180);

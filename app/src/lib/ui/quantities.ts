@@ -32,6 +32,7 @@ const DIGITS: Partial<Record<Quantity, number>> = {
   mm: 2,
   percent: 2,
   newton: 2,
+  count: 0,
   plain: 3,
   hz: 3,
   shutter: 1,
@@ -103,6 +104,8 @@ export function within(
   const value = readQuantity(text, unit, units, rateHz);
   if (value === null || !Number.isFinite(value))
     return `${label}: “${clipped(text, 40)}” is not ${unit === 'clock' ? 'a time such as 7:30' : `a number${HINTS[unit] ?? ''}`}; type one from ${say(min)} to ${say(max)}.`;
+  if (unit === 'count' && !Number.isInteger(value))
+    return `${label}: “${clipped(text, 40)}” is not a whole number; type one from ${say(min)} to ${say(max)}.`;
   for (const end of [min, max])
     if (say(value) === say(end) || Math.abs(value - end) <= 1e-9 * Math.max(1, Math.abs(end))) return end;
   if (value < min || value > max)

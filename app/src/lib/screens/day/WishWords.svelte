@@ -137,7 +137,7 @@
     <NumberField
       label="Tries"
       value={wish.tries ?? usual?.tries ?? 3}
-      unit="plain"
+      unit="count"
       min={TRIES.min}
       max={TRIES.max}
       step={1}

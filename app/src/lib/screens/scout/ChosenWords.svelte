@@ -49,7 +49,7 @@
   /** A row of what is chosen: how many more, how far apart, which way. */
   let row = $state({ times: 4, apartM: 2, bearingDeg: 90 });
   const FACTS: Record<string, Fact> = {
-    times: { type: 'number', label: 'How many more', unit: 'plain', step: 1, min: 1, max: MOST_REPEATS },
+    times: { type: 'number', label: 'How many more', unit: 'count', step: 1, min: 1, max: MOST_REPEATS },
     apartM: { type: 'number', label: 'Apart', unit: 'm', step: 0.1, min: 0.05, max: 500 },
     bearingDeg: { type: 'number', label: 'Towards', unit: 'deg', step: 5, min: 0, max: 360 },
   };

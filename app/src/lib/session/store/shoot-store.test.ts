@@ -93,7 +93,7 @@ describe('the open shoot', () => {
     expect(store.shoot).toBe(before);
     expect(store.canUndo).toBe(false);
     expect(store.refusal).toBe(
-      'This was not changed. “First shot”: timing.durationS must be at most 86400; it is 90000.',
+      'This was not changed. “First shot”: Duration must be at most 86400; it is 90000.',
     );
     expect(
       store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) }),
