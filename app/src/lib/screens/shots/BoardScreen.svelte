@@ -162,6 +162,7 @@
         shoot={playedShoot}
         film={playedFilm}
         {head}
+        looking={live.problem === null}
         was={hasBefore ? showsBefore : null}
         onwas={(was) => (showsBefore = was)}
         onclose={stop}
@@ -184,6 +185,7 @@
     {#if shown === 'film'}<FilmWords
         {store}
         {story}
+        looking={live.problem === null && !story?.whole}
         {coverOf}
         oncover={(id) => (coverOf = id)}
         onshow={(number) => void show(number)}

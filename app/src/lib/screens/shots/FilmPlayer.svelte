@@ -11,12 +11,14 @@
     shoot: Shoot;
     film: readonly FilmStretch[];
     head: FilmHead;
+    /** The film is still to come. */
+    looking: boolean;
     /** The film as it was before the join was changed can be played too. */
     was: boolean | null;
     onwas: (was: boolean) => void;
     onclose: () => void;
   }
-  let { shoot, film, head, was, onwas, onclose }: Props = $props();
+  let { shoot, film, head, looking, was, onwas, onclose }: Props = $props();
 
   const tellings = new Tellings(6);
   const shown = $derived(shownAt(film, head.filmS));
@@ -81,7 +83,11 @@
       />
       {#if dark}<div class="black"></div>{/if}
     {:else}<p class="why" role="status">
-        {shoot.shots.length === 0 ? 'There are no shots to play yet.' : 'Looking at the film…'}
+        {shoot.shots.length === 0
+          ? 'There are no shots to play yet.'
+          : looking
+            ? 'Looking at the film…'
+            : 'There is no film to play.'}
       </p>{/if}
   </div>
   <div

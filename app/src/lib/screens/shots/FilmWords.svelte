@@ -12,11 +12,13 @@
   interface Props {
     store: ShootStore;
     story: Story | null;
+    /** More of it is still to come. */
+    looking: boolean;
     coverOf: string | null;
     oncover: (id: string) => void;
     onshow: (number: number) => void;
   }
-  let { store, story, coverOf, oncover, onshow }: Props = $props();
+  let { store, story, looking, coverOf, oncover, onshow }: Props = $props();
 
   const { shoot } = $derived(store);
   const facts = numberFact(FIELDS.story, 'handlesS');
@@ -37,7 +39,7 @@
 </script>
 
 <section aria-label="The film" class="words">
-  {#if !story?.whole}<p class="soft" role="status">Looking at the film…</p>{/if}
+  {#if looking}<p class="soft" role="status">Looking at the film…</p>{/if}
   <ul>
     {#each story?.findings ?? [] as finding (finding.id + finding.sentence)}
       <li>
