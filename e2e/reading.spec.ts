@@ -116,3 +116,46 @@ test('focus that stays, a second shape and a pinned piece change the reading', a
       .first(),
   ).toBeVisible();
 });
+
+test('a browser that starts no workers is told what cannot be done, and nothing is said to be under way', async ({
+  page,
+}) => {
+  await page.addInitScript(() => Reflect.deleteProperty(window, 'Worker'));
+  await page.goto('/shoot/first-flush/shot/shot-leaves');
+  await expect(page.getByText('The reading cannot be started in this browser (Worker is not defined).')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'The shot in one sentence' })).toBeVisible();
+  await page.goto('/shoot/first-flush');
+  await expect(page.getByText('Looking at the film cannot be started in this browser')).toBeVisible();
+  await expect(page.getByLabel('Handles before and after')).toBeVisible();
+  await expect(page.getByText('Looking at the film…')).toBeHidden();
+});
+
+test('a reading whose worker dies says so, and is there again with the next change', async ({ page }) => {
+  await page.addInitScript(() => {
+    document.addEventListener('memory', () => (full = false));
+    let full = true;
+    const { Worker } = window;
+    window.Worker = class extends Worker {
+      private readonly reads: boolean;
+      constructor(url: string | URL, options?: WorkerOptions) {
+        super(url, options);
+        this.reads = String(url).includes('reading');
+      }
+      override postMessage(message: unknown, transfer?: unknown): void {
+        super.postMessage(message, transfer as Transferable[]);
+        if (!this.reads || !full) return;
+        this.terminate();
+        this.dispatchEvent(new ErrorEvent('error', { message: 'out of memory' }));
+      }
+    };
+  });
+  await page.goto('/shoot/first-flush/shot/shot-leaves');
+  await expect(page.getByText('The reading stopped (out of memory); it is started again')).toBeVisible();
+  await page.evaluate(() => document.dispatchEvent(new Event('memory')));
+  await under(page, 'Time');
+  const feather = page.getByLabel('Feather out', { exact: true });
+  await feather.fill('2');
+  await feather.press('Enter');
+  await expect(verdict(page)).toBeVisible();
+  await expect(page.getByText('The reading stopped')).toBeHidden();
+});
