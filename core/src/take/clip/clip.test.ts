@@ -1,11 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Shot } from '../../model';
 import { plannedFilm, seeded } from '../../motion';
 import { sceneOf } from '../../scene';
 import { demoShoot } from '../../testing/demo';
 import { bestClip, framesAgainstPlan } from './against-plan';
 import { type ClipFrame, ClipReader } from './clip-reader';
 import { clipSummary } from './clip-summary';
-import { PlanPicture } from './foretold';
+import { type Foretold, PlanPicture } from './foretold';
 import { greyOf } from './grey';
 import { openCvTracker } from './open-cv';
 import type { Tracker } from './tracker';
@@ -254,13 +255,18 @@ describe('a clip held against its plan', () => {
   });
 });
 
-describe('a clip of every plan of the demo', () => {
+describe('a clip of every other plan of the demo', () => {
   const shoot = demoShoot();
   // A time-lapse of hours has no clip of its own motion.
-  const plans = shoot.shots
-    .filter(({ timing }) => timing.durationS < 60)
-    .map((shot) => ({ name: shot.name, plan: new PlanPicture(plannedFilm(sceneOf(shoot, shot)), 640).all() }));
-  const clipOf = (plan: (typeof plans)[0]['plan'], from: number, to: number): ClipFrame[] =>
+  const shots = shoot.shots.filter(({ timing }, i) => timing.durationS < 60 && i % 2 === 0);
+  const known = new Map<string, Foretold>();
+  /** As a small clip is followed: how fine the picture is does not matter to what is held against what. */
+  const planOf = (shot: Shot): Foretold => {
+    const plan = known.get(shot.id) ?? new PlanPicture(plannedFilm(sceneOf(shoot, shot)), 160).all();
+    known.set(shot.id, plan);
+    return plan;
+  };
+  const clipOf = (plan: Foretold, from: number, to: number): ClipFrame[] =>
     [...plan.tS].slice(from, to).map((tS, k) => ({
       tS,
       rightwards: plan.rightwards[from + k],
@@ -275,14 +281,16 @@ describe('a clip of every plan of the demo', () => {
       repeated: false,
     }));
 
-  it.each(plans)('that is “$name” as it was planned has nothing to be said against it', ({ plan }) => {
+  it.each(shots)('that is “$name” as it was planned has nothing to be said against it', (shot) => {
+    const plan = planOf(shot);
     expect(framesAgainstPlan(plan, clipOf(plan, 0, plan.tS.length)).differences).toEqual([]);
   });
   it('that is only the middle of it is taken for a part of it, and is not blamed for the rest', () => {
-    const said = plans.map(({ name, plan }) => {
+    const said = shots.map((shot) => {
+      const plan = planOf(shot);
       const n = plan.tS.length;
       const part = framesAgainstPlan(plan, clipOf(plan, Math.floor(n * 0.2), Math.floor(n * 0.85)));
-      return { name, ids: part.differences.map(({ id }) => id), said: part.said };
+      return { ids: part.differences.map(({ id }) => id), said: part.said };
     });
     // An even move that is cut at both ends fits at many paces: of two of these something is said all the same.
     const wrong = said.filter(({ ids }) => ids.length > 0);

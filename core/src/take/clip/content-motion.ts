@@ -27,6 +27,19 @@ export function contentOf(film: Film, cellsAcross: number): (row: number, from: 
   const seen = { u: 0, w: 0, depthM: 0 };
   const [place, before, after] = [new Float64Array(3), new Float64Array(3), new Float64Array(3)];
   return (row, from, to) => {
+    const moments = [row, from, to].map((at) => samples.tS[at]);
+    const known = new Map<number, Going | null>();
+    /** Where a piece stands, of those that go about; null for those that stay and for the ground. */
+    const goingOf = (piece: number): Going | null => {
+      if (piece === NOTHING) return null;
+      let goes = known.get(piece);
+      if (goes === undefined) {
+        const thing = scene.things[piece];
+        goes = thing.walks ? moments.map((tS) => standsAt(thing, tS)) : null;
+        known.set(piece, goes);
+      }
+      return goes;
+    };
     const { widthCells, heightCells, nearness, pieceAt } = rasterAt(row);
     const camera = cameras.subarray(row * CAMERA_SIZE, row * CAMERA_SIZE + CAMERA_SIZE);
     const scale = samples.focalLengthMm[row] / frameWidthMm;
@@ -40,17 +53,16 @@ export function contentOf(film: Film, cellsAcross: number): (row: number, from: 
       flow(x, y, u, w) {
         const cell = y * widthCells + x;
         placeAt(camera, scale, u, w, deep(cell, u, w), place);
-        const goes = pieceAt[cell] === NOTHING ? null : scene.things[pieceAt[cell]];
-        before.set(place);
-        after.set(place);
-        if (goes?.walks) {
-          wentTo(goes, place, samples.tS[row], samples.tS[from], before);
-          wentTo(goes, place, samples.tS[row], samples.tS[to], after);
+        const goes = goingOf(pieceAt[cell]);
+        if (goes) {
+          wentTo(goes[0], goes[1], place, before);
+          wentTo(goes[0], goes[2], place, after);
         }
-        project(cameras, from * CAMERA_SIZE, before[0], before[1], before[2], seen);
+        const [was, will] = goes ? [before, after] : [place, place];
+        project(cameras, from * CAMERA_SIZE, was[0], was[1], was[2], seen);
         if (seen.depthM <= 0) return null;
-        const [u0, w0] = [seen.u, seen.w];
-        project(cameras, to * CAMERA_SIZE, after[0], after[1], after[2], seen);
+        const { u: u0, w: w0 } = seen;
+        project(cameras, to * CAMERA_SIZE, will[0], will[1], will[2], seen);
         return seen.depthM > 0 ? { u, w, du: seen.u - u0, dw: seen.w - w0 } : null;
       },
     };
@@ -68,28 +80,27 @@ export function edgesOf({ widthCells, heightCells, depthM }: Content, reachCells
   const depths = new Float64Array(widthCells * heightCells);
   for (let y = 0; y < heightCells; y += 1)
     for (let x = 0; x < widthCells; x += 1) depths[y * widthCells + x] = depthM(x, y);
-  const about = cellsWithin(reachCells);
+  const reach = Math.floor(reachCells);
+  const side = Array.from({ length: 2 * reach + 1 }, (_, k) => k - reach);
+  /** How far a window reaches to both sides of its middle in the row so far below it. */
+  const halfWidths = side.map((dy) => Math.floor(Math.sqrt(reachCells ** 2 - dy ** 2)));
   const edges = new Uint8Array(widthCells * heightCells);
   for (let y = 0; y < heightCells; y += 1)
     for (let x = 0; x < widthCells; x += 1) {
       const here = depths[y * widthCells + x];
-      const isEdge = about.some(([dx, dy]) => {
-        const [h, v] = [x + dx, y + dy];
-        if (h < 0 || v < 0 || h >= widthCells || v >= heightCells) return false;
-        const there = depths[v * widthCells + h];
-        return there > here * EDGE || there * EDGE < here;
-      });
-      if (isEdge) edges[y * widthCells + x] = 1;
+      let [nearest, farthest] = [here, here];
+      for (let k = 0; k < side.length; k += 1) {
+        const v = y + side[k];
+        if (v < 0 || v >= heightCells) continue;
+        const last = v * widthCells + Math.min(widthCells - 1, x + halfWidths[k]);
+        for (let cell = v * widthCells + Math.max(0, x - halfWidths[k]); cell <= last; cell += 1) {
+          if (depths[cell] < nearest) nearest = depths[cell];
+          else if (depths[cell] > farthest) farthest = depths[cell];
+        }
+      }
+      if (farthest > here * EDGE || nearest * EDGE < here) edges[y * widthCells + x] = 1;
     }
   return edges;
-}
-
-function cellsWithin(reachCells: number): [number, number][] {
-  const reach = Math.floor(reachCells);
-  const side = Array.from({ length: 2 * reach + 1 }, (_, k) => k - reach);
-  return side
-    .flatMap((dy) => side.map((dx): [number, number] => [dx, dy]))
-    .filter(([dx, dy]) => (dx !== 0 || dy !== 0) && dx ** 2 + dy ** 2 <= reachCells ** 2);
 }
 
 /** Each place is looked at so finely: no less than the cells are fine. */
@@ -115,21 +126,31 @@ export function flowsOfPlaces(
   return found;
 }
 
-const AXES = new Float64Array(9);
-const BASE = new Float64Array(3);
+/** Where a thing stands at a moment, and its own axes as columns: right, ahead, up. */
+interface Stands {
+  base: Float64Array;
+  axes: Float64Array;
+}
+/** Where it stands at the row, and at the rows before and after. */
+type Going = readonly Stands[];
 
-/** Writes where a place of a thing that goes about is at another moment; arms and legs go along with the rest. */
-function wentTo({ at, stanceAt }: Thing, place: Float64Array, fromS: number, toS: number, out: Float64Array): void {
+function standsAt({ at, stanceAt }: Thing, tS: number): Stands {
+  const [base, axes] = [new Float64Array(3), new Float64Array(9)];
   const stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
-  at(fromS, BASE);
-  stanceAt(fromS, stance);
-  turnedBy(stance, AXES);
-  const [x, y, z] = [place[0] - BASE[0], place[1] - BASE[1], place[2] - BASE[2]];
-  const own = [0, 3, 6].map((k) => AXES[k] * x + AXES[k + 1] * y + AXES[k + 2] * z);
-  at(toS, BASE);
-  stanceAt(toS, stance);
-  turnedBy(stance, AXES);
-  for (let i = 0; i < 3; i += 1) out[i] = BASE[i] + own[0] * AXES[i] + own[1] * AXES[3 + i] + own[2] * AXES[6 + i];
+  at(tS, base);
+  stanceAt(tS, stance);
+  turnedBy(stance, axes);
+  return { base, axes };
+}
+
+/** Writes where a place of a thing that goes about is when it stands elsewhere; arms and legs go along with the rest. */
+function wentTo(from: Stands, to: Stands, place: Float64Array, out: Float64Array): void {
+  const [x, y, z] = [place[0] - from.base[0], place[1] - from.base[1], place[2] - from.base[2]];
+  const right = from.axes[0] * x + from.axes[1] * y + from.axes[2] * z;
+  const ahead = from.axes[3] * x + from.axes[4] * y + from.axes[5] * z;
+  const up = from.axes[6] * x + from.axes[7] * y + from.axes[8] * z;
+  for (let i = 0; i < 3; i += 1)
+    out[i] = to.base[i] + right * to.axes[i] + ahead * to.axes[3 + i] + up * to.axes[6 + i];
 }
 
 /** Writes the site’s place that is seen at u and w of a camera, so deep along its axis. */

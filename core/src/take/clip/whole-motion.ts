@@ -36,39 +36,76 @@ const DOWN = PLACES.down / CELLS.down;
  * row: each place counts once, however much is to be seen in it, as in what is foretold.
  */
 export function cellFlows(flows: readonly Flow[], aspect: number): Map<number, Flow> {
-  const places = grouped(flows, ({ u, w }) => placeOf(u, w, aspect));
-  places.delete(-1);
-  const middles = [...places].map(([place, rows]) => ({ place, flow: middleFlow(rows) }));
-  const cells = grouped(middles, ({ place }) => {
-    const [x, y] = [place % PLACES.across, Math.floor(place / PLACES.across)];
-    return Math.floor(y / DOWN) * CELLS.across + Math.floor(x / ACROSS);
-  });
-  return new Map([...cells].map(([cell, rows]) => [cell, middleFlow(rows.map(({ flow }) => flow))]));
+  const places = middleFlows(
+    flows,
+    flows.map(({ u, w }) => placeOf(u, w, aspect)),
+    PLACES.across * PLACES.down,
+  );
+  const cells = middleFlows(
+    places.flows,
+    places.keys.map((place) => {
+      const [x, y] = [place % PLACES.across, Math.floor(place / PLACES.across)];
+      return Math.floor(y / DOWN) * CELLS.across + Math.floor(x / ACROSS);
+    }),
+    CELLS.across * CELLS.down,
+  );
+  return new Map(cells.keys.map((cell, i) => [cell, cells.flows[i]]));
 }
 
-function grouped<T>(rows: readonly T[], keyOf: (row: T) => number): Map<number, T[]> {
-  const groups = new Map<number, T[]>();
-  for (const row of rows) {
-    const key = keyOf(row);
-    const group = groups.get(key);
-    if (group) group.push(row);
-    else groups.set(key, [row]);
+/** The middle motion of those of each key, 0 to `count` − 1, in the order in which keys are first met; −1 is left out. */
+function middleFlows(
+  flows: readonly Flow[],
+  keyOf: readonly number[],
+  count: number,
+): { keys: number[]; flows: Flow[] } {
+  const ends = new Int32Array(count);
+  const keys: number[] = [];
+  for (const key of keyOf) {
+    if (key < 0) continue;
+    if (ends[key] === 0) keys.push(key);
+    ends[key] += 1;
   }
-  return groups;
+  let before = 0;
+  for (const key of keys) {
+    before += ends[key];
+    ends[key] = before - ends[key];
+  }
+  // Where each key's own begin, and, once they are put there, end.
+  const own = new Int32Array(before);
+  for (let i = 0; i < keyOf.length; i += 1) if (keyOf[i] >= 0) own[ends[keyOf[i]]++] = i;
+  const [du, dw] = [new Float64Array(before), new Float64Array(before)];
+  let from = 0;
+  const middles = keys.map((key) => {
+    const to = ends[key];
+    let [u, w] = [0, 0];
+    for (let k = from; k < to; k += 1) {
+      const flow = flows[own[k]];
+      u += flow.u;
+      w += flow.w;
+      du[k] = flow.du;
+      dw[k] = flow.dw;
+    }
+    const of = { u: u / (to - from), w: w / (to - from), du: middleOf(du, from, to), dw: middleOf(dw, from, to) };
+    from = to;
+    return of;
+  });
+  return { keys, flows: middles };
 }
 
-const middle = (values: number[]): number => {
-  values.sort((a, b) => a - b);
-  const half = values.length >> 1;
-  return values.length % 2 === 1 ? values[half] : (values[half - 1] + values[half]) / 2;
-};
+/** The middle one of `values` from one index to before another, which it puts in order. */
+function middleOf(values: Float64Array, from: number, to: number): number {
+  // A few at a time: putting each where it belongs is quicker than a call to sort.
+  for (let i = from + 1; i < to; i += 1) {
+    const value = values[i];
+    let k = i;
+    for (; k > from && values[k - 1] > value; k -= 1) values[k] = values[k - 1];
+    values[k] = value;
+  }
+  const half = (from + to) >> 1;
+  return (to - from) % 2 === 1 ? values[half] : (values[half - 1] + values[half]) / 2;
+}
 
-const middleFlow = (rows: readonly Flow[]): Flow => ({
-  u: rows.reduce((sum, { u }) => sum + u, 0) / rows.length,
-  w: rows.reduce((sum, { w }) => sum + w, 0) / rows.length,
-  du: middle(rows.map(({ du }) => du)),
-  dw: middle(rows.map(({ dw }) => dw)),
-});
+const middle = (values: number[]): number => middleOf(Float64Array.from(values), 0, values.length);
 
 const DEG = 180 / Math.PI;
 const PASSES = 12;
