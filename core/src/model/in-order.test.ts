@@ -64,7 +64,7 @@ describe('a changed shoot', () => {
           }
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
   it('is said by what people call its things', () => {
