@@ -36,8 +36,9 @@
     );
   });
 
-  const day = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short' });
-  const time = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' });
+  // Worked out when they are first read: it takes the browser as long as all else in the header.
+  const day = $derived(new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short' }));
+  const time = $derived(new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' }));
   const said = (atMs: number) =>
     new Date(atMs).toDateString() === new Date().toDateString()
       ? `today, ${time.format(atMs)}`

@@ -43,7 +43,11 @@
   // On a phone the screens scroll sideways: the one that is open is in sight.
   $effect(() => {
     void page.url.pathname;
-    tabs?.querySelector('[aria-current="page"]')?.scrollIntoView({ inline: 'center', block: 'nearest' });
+    // With the next frame, which lays the page out anyway.
+    const frame = requestAnimationFrame(() =>
+      tabs?.querySelector('[aria-current="page"]')?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+    );
+    return () => cancelAnimationFrame(frame);
   });
 
   function set(change: Partial<typeof preferences>) {
