@@ -10,6 +10,8 @@ const MOST_MS = 20_000;
 const MOST_HEAP_MB = 512;
 
 let pool: Piscina<ReadingTask, ReadingAnswer> | null = null;
+/** Readings that run or wait. */
+let inHand = 0;
 
 function threads(): Piscina<ReadingTask, ReadingAnswer> {
   pool ??= new Piscina({
@@ -29,19 +31,25 @@ function threads(): Piscina<ReadingTask, ReadingAnswer> {
  * sentence when that is not enough.
  */
 export async function readInPool(task: ReadingTask): Promise<ReadingAnswer> {
-  const signal = new AbortController();
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let late = false;
+  if (threads().queueSize >= MOST_WAITING) return busy();
+  inHand += 1;
   try {
-    const running = threads();
-    if (running.queueSize >= MOST_WAITING) return busy();
     // The time counts from when the work may begin, however long the line before it.
-    const limitMs = MOST_MS * (1 + Math.ceil((running.queueSize + 1) / THREADS));
-    timer = setTimeout(() => {
-      late = true;
-      signal.abort();
-    }, limitMs);
-    return await running.run(task, { signal: signal.signal });
+    return await readWithin(MOST_MS * Math.ceil(inHand / THREADS), task);
+  } finally {
+    inHand -= 1;
+  }
+}
+
+async function readWithin(limitMs: number, task: ReadingTask): Promise<ReadingAnswer> {
+  const signal = new AbortController();
+  let late = false;
+  const timer = setTimeout(() => {
+    late = true;
+    signal.abort();
+  }, limitMs);
+  try {
+    return await threads().run(task, { signal: signal.signal });
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
     if (late)
