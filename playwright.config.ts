@@ -2,7 +2,7 @@ import { defineConfig } from '@playwright/test';
 import { CHROMIUM, CHROMIUM_ARGS } from './scripts/prepare.mjs';
 
 const PORT = 4391;
-/** Nothing is drawn in 3D, and a new page of ours finds the process of the last one: starting it costs a fifth of opening. */
+/** Nothing is drawn in 3D, and a new page finds the process of the last one: starting that is a fifth of opening it. */
 const LIGHT = ['--disable-3d-apis', '--process-per-site'];
 
 export default defineConfig({

@@ -15,7 +15,6 @@ export const CHROMIUM_ARGS = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
-  ...(process.env.XARGS ?? '').split(' ').filter(Boolean),
 ];
 
 /**
