@@ -65,3 +65,18 @@ test('a word of Takes opens what lies under it; pressed again it folds it away, 
   await expect(page.getByRole('button', { name: 'Ghost of the plan' })).toBeInViewport();
   await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeInViewport();
 });
+
+test('why a number is refused can be read whole beside the edge of a phone', async ({ page }) => {
+  await page.goto('/shoot/first-flush/shot/shot-lane/rehearse');
+  await page
+    .getByRole('group', { name: /^More of/ })
+    .getByRole('button', { name: 'Count', exact: true })
+    .click();
+  const beats = page.getByLabel('Beats a minute (0: as the shot steps)');
+  await beats.fill('2.5');
+  await beats.press('Enter');
+  const why = page.getByText('“2.5” is not a whole number; type one from 0 to 240.');
+  await expect(why).toBeVisible();
+  const box = await why.boundingBox();
+  expect(box && box.x >= 0 && box.x + box.width <= 390 - 11).toBe(true);
+});

@@ -7,9 +7,9 @@ import * as z from 'zod';
 
 /**
  * How a number is said and typed. `m`, `mps`, `g`, `size`: lengths, speeds, masses and millimetres of a rig or a part,
- * in the person's own units; `mm`: of a lens, which nobody says in inches; `tenth`: degrees as fine as a tenth; `clock`: a time of
- * day, minutes after midnight; `share`:
- * a part of the whole, said in per cent; `fine`: as many digits as it has; `count`: what can be counted only; `shutter`: degrees, or a time such as 1/50.
+ * in the person's own units; `mm`: of a lens, which nobody says in inches; `tenth`: degrees as fine as a tenth;
+ * `clock`: a time of day, minutes after midnight; `share`: a part of the whole, said in per cent; `fine`: as many digits
+ * as it has; `count`: what can be counted only; `shutter`: degrees, or a time such as 1/50.
  */
 export const QUANTITIES = [
   'm',

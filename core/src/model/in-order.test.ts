@@ -88,7 +88,7 @@ describe('a changed shoot', () => {
       /^delivery\.widthPx must be at least/,
     );
   });
-  it('tells of every field that holds whole numbers only that it does', () => {
+  it('tells of what can be counted only that it is a whole number', () => {
     const told = ['tries', 'chargers', 'count', 'countIn', 'beatsPerMin', 'pictureWidthPx', 'bodySeed'];
     const fields = Object.values(FIELDS).flatMap((facts) => Object.entries(facts as Record<string, Fact>));
     for (const name of told) expect(fields.find(([key]) => key === name)?.[1], name).toMatchObject({ unit: 'count' });

@@ -59,6 +59,14 @@
     settle();
   }
 
+  /** From the window's edge, px: as far as a phone's page reaches. */
+  const EDGE_PX = 12;
+  /** Moves the sentence to the left as far as it would be cut off at the right. */
+  function inSight(node: HTMLElement) {
+    const overPx = node.getBoundingClientRect().right - (document.documentElement.clientWidth - EDGE_PX);
+    if (overPx > 0) node.style.left = `${-overPx}px`;
+  }
+
   function keys(event: KeyboardEvent) {
     // What is still being typed is taken back letter by letter; a number that is taken, by the shoot's own undo.
     if (event.ctrlKey || event.metaKey) {
@@ -102,7 +110,7 @@
     onblur={leave}
     onkeydown={keys}
   />
-  {#if problem}<span class="problem" role="alert">{problem}</span>{/if}
+  {#if problem}<span class="problem" role="alert" use:inSight>{problem}</span>{/if}
 </span>
 
 <style>

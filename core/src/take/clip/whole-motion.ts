@@ -105,7 +105,7 @@ function middleOf(values: Float64Array, from: number, to: number): number {
   return (to - from) % 2 === 1 ? values[half] : (values[half - 1] + values[half]) / 2;
 }
 
-const middle = (values: number[]): number => middleOf(Float64Array.from(values), 0, values.length);
+const middle = (values: number[]): number => middleOf(Float64Array.from(values).sort(), 0, values.length);
 
 const DEG = 180 / Math.PI;
 const PASSES = 12;
