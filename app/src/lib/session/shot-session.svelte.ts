@@ -6,6 +6,7 @@ import { LiveReading } from '$lib/workers/live-reading.svelte';
 import { Playhead } from './playhead.svelte';
 import { preferences } from '../ui/preferences.svelte';
 import type { ShootStore } from './store/shoot-store.svelte';
+import { Turns } from './turns.svelte';
 
 /** Changes what is worked out for a shot; changes that follow each other under one `join` name are one step of undo. */
 export type SetBench = (edit: Partial<Bench>, join?: string | null) => void;
@@ -48,10 +49,27 @@ export class ShotSession {
   readonly active = $derived.by(() => Math.min(this.chosenLeg, this.motion.legs.length - 1));
   readonly leg: Leg = $derived.by(() => this.scene.timeline[this.active].leg);
 
+  private readonly turns = new Turns(() => this.store.rushing);
+  private readonly calm = new Map<string, ShotSession>();
+
   constructor(
     readonly store: ShootStore,
     readonly shotId: string,
-  ) {}
+  ) {
+    $effect(() => (this.store.rushing ? this.turns.give() : undefined));
+  }
+
+  /** The same session for a part of the page that is read while something else is dragged: it comes in turns then. */
+  calmly(part: string, everyMs?: number): ShotSession {
+    const known = this.calm.get(part);
+    if (known) return known;
+    // What was read arrives by itself, and is shown in a turn of its own.
+    const live = this.turns.of(this.live, ['reading'], everyMs);
+    const shot = this.turns.of<ShotSession>(this, CALM, everyMs);
+    const calm = new Proxy(shot, { get: (from, key) => (key === 'live' ? live : Reflect.get(from, key)) });
+    this.calm.set(part, calm);
+    return calm;
+  }
 
   /** Everything follows the shot: the playhead stays inside it. */
   fit(): void {
@@ -81,6 +99,12 @@ export class ShotSession {
   }
 }
 
+/** What is worked out anew with each change. */
+const CALM = [
+  ...(['shoot', 'shot', 'scene', 'motion', 'film', 'samples', 'bodied', 'shown'] as const),
+  ...(['row', 'active', 'leg'] as const),
+];
+
 const KEY = Symbol('shot');
 
 /** Opens a shot for everything below; it is closed with the component that opened it. */
@@ -90,6 +114,9 @@ export function openShot(store: ShootStore, shotId: string): ShotSession {
   onDestroy(() => session.close());
   return session;
 }
+
+/** For everything below, the open shot comes in turns while something is dragged. */
+export const takeTurns = (part: string): void => void setContext(KEY, shotSession().calmly(part));
 
 /** The open shot. Screens of a shot are only drawn when there is one. */
 export function shotSession(): ShotSession {

@@ -18,6 +18,7 @@
   import { newId } from '$lib/session/store/new-id';
   import { playKeys } from '$lib/session/play-keys';
   import { preferences } from '$lib/ui/preferences.svelte';
+  import InTurns from '$lib/session/InTurns.svelte';
   import { shotSession } from '$lib/session/shot-session.svelte';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
   import TextField from '$lib/ui/TextField.svelte';
@@ -58,14 +59,26 @@
   /** Both ways to make the shot are shown beside each other. */
   let beside = $state(false);
 
+  /** The hand wants the processor more than half a reading. */
+  const READ_EVERY_MS = 450;
+  /** What is read in its turn while something is dragged. */
+  const strip = session.calmly('strip');
+  const words = session.calmly('words');
+  const asked = session.calmly('reading', READ_EVERY_MS);
+  const joinsS = $derived.by(() => {
+    const { screenAt } = playingOf(strip.shot, strip.motion.durationS);
+    return strip.motion.legs.slice(1).map(({ fromS }) => screenAt(fromS));
+  });
+
   const selected = $derived(shoot.site.pieces.find(({ id }) => id === selectedId) ?? null);
+  const described = $derived(words.shoot.site.pieces.find(({ id }) => id === selectedId) ?? null);
   const chosen = $derived(live.reading?.findings.find(({ id }) => id === chosenId) ?? null);
   const shownWord: Word = $derived(open === 'piece' && !selected ? 'reading' : open);
 
   $effect(() => {
     if (!beside) session.fit();
   });
-  $effect(() => live.ask(shoot, shot.id, preferences.units));
+  $effect(() => live.ask(asked.shoot, asked.shot.id, preferences.units));
   onDestroy(() => playhead.pause());
 
   function show(word: Word) {
@@ -187,92 +200,94 @@
     <h1 class="sr-only">Move: {shot.name}</h1>
     <div class="left">
       {#if swapped}{@render plan(true)}{:else}{@render picture()}{/if}
-      <div class="sentence"><ShotSentence onmove={chooseMoves} /></div>
+      <div class="sentence"><InTurns part="sentence"><ShotSentence onmove={chooseMoves} /></InTurns></div>
       <div class="strip">
         <Strip
-          {samples}
-          reading={live.reading}
+          samples={strip.samples}
+          reading={strip.live.reading}
           {playhead}
           {chosenId}
-          cut={shot.cut}
-          joinsS={motion.legs.slice(1).map(({ fromS }) => playingOf(shot, motion.durationS).screenAt(fromS))}
+          cut={strip.shot.cut}
+          {joinsS}
         />
       </div>
     </div>
 
     <div class="right">
       {#if swapped}{@render picture()}{:else}{@render plan(false)}{/if}
-      <div class="verdict"><Verdict onmore={() => show('reading')} /></div>
+      <div class="verdict"><InTurns part="verdict"><Verdict onmore={() => show('reading')} /></InTurns></div>
       <WordBar label="More of this shot" open={shownWord} words={wordsFor(selected !== null)} onopen={show} />
       <div class="words">
-        {#if shownWord === 'reading'}
-          {#if scene.pieces.length === 0}
-            <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
-              Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s
-              path, a post or a hedge row, so that the move shows depth.
-            </p>
+        <InTurns part="words">
+          {#if shownWord === 'reading'}
+            {#if words.scene.pieces.length === 0}
+              <p class="mb-2 border-l-4 border-subject px-3 py-1 leading-snug">
+                Empty ground. <b>Add a figure</b> on the plan: it becomes the subject. Then add something near the camera’s
+                path, a post or a hedge row, so that the move shows depth.
+              </p>
+            {/if}
+            <ReadingList
+              {chosenId}
+              limitsHref={limitsHref(shoot.id)}
+              onchoose={choose}
+              oncure={(cure) => session.change(takeCure(shoot, cure))}
+            />
+          {:else if shownWord === 'move'}
+            {#if choosing}
+              <MoveChooser
+                kind={words.leg.move.kind}
+                onchoose={(kind) => {
+                  drawing = null;
+                  changeShot((given) => chooseMove(given, session.active, kind, scene.subject));
+                }}
+                onclose={closeChooser}
+              />
+            {:else}
+              <LegBar
+                legs={words.motion.legs}
+                active={words.active}
+                onselect={(index) => (session.chosenLeg = index)}
+                onchange={() => (choosing = true)}
+                onadd={addMove}
+                onremove={(index) => {
+                  changeShot((given) => removeLeg(given, index));
+                  session.chosenLeg = Math.max(0, index - 1);
+                }}
+              />
+              <MoveWords drawing={drawing === 'path'} ondraw={() => (drawing = drawing === 'path' ? null : 'path')} />
+            {/if}
+          {:else if shownWord === 'time'}<TimingWords />
+          {:else if shownWord === 'aim'}{#await import('./AimWords.svelte') then { default: AimWords }}<AimWords
+              />{/await}
+          {:else if shownWord === 'camera'}{#await import('./CameraWords.svelte') then { default: CameraWords }}<CameraWords
+              />{/await}
+          {:else if shownWord === 'light'}{#await import('$lib/views/light/SunWords.svelte') then { default: SunWords }}<SunWords
+              />{/await}
+          {:else if shownWord === 'rig'}{#await import('./HandWords.svelte') then { default: HandWords }}<HandWords
+              />{/await}
+          {:else if shownWord === 'note'}
+            <TextField
+              class="note"
+              label="Note for this shot"
+              placeholder="A note for this shot"
+              most={2000}
+              blank
+              value={shot.note}
+              onchange={(note) => changeShot((given) => ({ ...given, note }))}
+            />
+            <span class="sm:hidden">{@render variants()}</span>
+          {:else if described}
+            {#await import('$lib/views/piece/PieceSentence.svelte') then { default: PieceSentence }}
+              <PieceSentence
+                piece={described}
+                drawingWalk={drawing === 'walk'}
+                ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
+                onselect={select}
+                onclose={unselect}
+              />
+            {/await}
           {/if}
-          <ReadingList
-            {chosenId}
-            limitsHref={limitsHref(shoot.id)}
-            onchoose={choose}
-            oncure={(cure) => session.change(takeCure(shoot, cure))}
-          />
-        {:else if shownWord === 'move'}
-          {#if choosing}
-            <MoveChooser
-              kind={session.leg.move.kind}
-              onchoose={(kind) => {
-                drawing = null;
-                changeShot((given) => chooseMove(given, session.active, kind, scene.subject));
-              }}
-              onclose={closeChooser}
-            />
-          {:else}
-            <LegBar
-              legs={motion.legs}
-              active={session.active}
-              onselect={(index) => (session.chosenLeg = index)}
-              onchange={() => (choosing = true)}
-              onadd={addMove}
-              onremove={(index) => {
-                changeShot((given) => removeLeg(given, index));
-                session.chosenLeg = Math.max(0, index - 1);
-              }}
-            />
-            <MoveWords drawing={drawing === 'path'} ondraw={() => (drawing = drawing === 'path' ? null : 'path')} />
-          {/if}
-        {:else if shownWord === 'time'}<TimingWords />
-        {:else if shownWord === 'aim'}{#await import('./AimWords.svelte') then { default: AimWords }}<AimWords
-            />{/await}
-        {:else if shownWord === 'camera'}{#await import('./CameraWords.svelte') then { default: CameraWords }}<CameraWords
-            />{/await}
-        {:else if shownWord === 'light'}{#await import('$lib/views/light/SunWords.svelte') then { default: SunWords }}<SunWords
-            />{/await}
-        {:else if shownWord === 'rig'}{#await import('./HandWords.svelte') then { default: HandWords }}<HandWords
-            />{/await}
-        {:else if shownWord === 'note'}
-          <TextField
-            class="note"
-            label="Note for this shot"
-            placeholder="A note for this shot"
-            most={2000}
-            blank
-            value={shot.note}
-            onchange={(note) => changeShot((given) => ({ ...given, note }))}
-          />
-          <span class="sm:hidden">{@render variants()}</span>
-        {:else if selected}
-          {#await import('$lib/views/piece/PieceSentence.svelte') then { default: PieceSentence }}
-            <PieceSentence
-              piece={selected}
-              drawingWalk={drawing === 'walk'}
-              ondrawwalk={() => (drawing = drawing === 'walk' ? null : 'walk')}
-              onselect={select}
-              onclose={unselect}
-            />
-          {/await}
-        {/if}
+        </InTurns>
       </div>
     </div>
   </main>

@@ -8,7 +8,7 @@ import { forgetUnsaved, putAway, type Unsaved } from './unsaved';
 /** From a change to its save: no later, however fast changes come. */
 const AUTOSAVE_MS = 100;
 /** While something is held it changes all the time, and each save takes the page's thread for some milliseconds. */
-const HELD_SAVE_MS = 400;
+const HELD_SAVE_MS = 800;
 const MOST_STEPS = 300;
 /** Presses of a key that follow each other this closely are one step of undo. */
 const RUN_MS = 1000;
@@ -31,6 +31,8 @@ export class ShootStore {
   /** Said when saving failed; null when all is kept. */
   saveProblem: string | null = $state(null);
   elsewhere: Elsewhere | null = $state.raw(null);
+  /** Something that a pointer holds changes the shoot with each of its moves: faster than words about it can be read. */
+  rushing = $state(false);
 
   private past: Shoot[] = $state.raw([]);
   private future: Shoot[] = $state.raw([]);
@@ -42,6 +44,7 @@ export class ShootStore {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private saving: Promise<void> | null = null;
   private held = false;
+  private pointed = false;
   private awaited = false;
   /** What is not saved yet was put away as the page was left. */
   private away = false;
@@ -78,6 +81,7 @@ export class ShootStore {
     const nowMs = performance.now();
     if (!this.held && nowMs - this.joinedMs > RUN_MS) this.joined = null;
     this.joinedMs = nowMs;
+    if (this.pointed && join !== null && join === this.joined) this.rushing = true;
     if (join === null || join !== this.joined) this.past = [...this.past.slice(1 - MOST_STEPS), this.shoot];
     this.joined = join;
     // One list as long as nothing changes in it: it is not written again with every save of a drag.
@@ -96,6 +100,7 @@ export class ShootStore {
   /** Ends a run of joined changes: the next one is a step of its own. */
   settle(): void {
     this.joined = null;
+    this.rushing = false;
   }
 
   undo(): void {
@@ -124,10 +129,12 @@ export class ShootStore {
     return this.future.some(has) ? 'Redo' : this.past.some(has) ? 'Undo' : null;
   }
 
-  /** Nothing of another tab comes in while something is typed or dragged here. */
-  hold(held: boolean): void {
+  /** Nothing of another tab comes in while something is typed or dragged here; `pointed`: a pointer holds it. */
+  hold(held: boolean, pointed = held): void {
     const letGo = this.held && !held;
     this.held = held;
+    this.pointed = pointed;
+    if (!pointed) this.rushing = false;
     if (letGo && this.timer !== undefined) {
       clearTimeout(this.timer);
       this.timer = undefined;

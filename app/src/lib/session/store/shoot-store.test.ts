@@ -78,6 +78,24 @@ describe('the open shoot', () => {
     expect(store.shoot.name).toBe('b');
     vi.useRealTimers();
   });
+  it('what a pointer drags is a rush from its second change until it lets go; what keys do is none', () => {
+    store.change(open('a'), 'drag');
+    store.change(open('b'), 'drag');
+    expect(store.rushing).toBe(false);
+    store.settle();
+    store.hold(true, false);
+    store.change(open('c'), 'typed');
+    store.change(open('d'), 'typed');
+    expect(store.rushing).toBe(false);
+    store.settle();
+    store.hold(true);
+    store.change(open('e'), 'drag');
+    expect(store.rushing).toBe(false);
+    store.change(open('f'), 'drag');
+    expect(store.rushing).toBe(true);
+    store.hold(false);
+    expect(store.rushing).toBe(false);
+  });
   it('changes of two shots under one name are two steps', () => {
     store.change({ ...store.shoot, shots: [...store.shoot.shots, { ...store.shoot.shots[0], id: 'two' }] });
     store.changeShot('one', (shot) => ({ ...shot, note: 'x' }), 'note');

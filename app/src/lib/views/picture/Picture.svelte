@@ -38,7 +38,9 @@
 
   const drawable = hasWebGl2();
   let Canvas3d: typeof PictureCanvas | null = $state.raw(null);
-  let sheet: { still: (widthPx: number) => Promise<Blob | null>; drawnCount: () => number } | undefined = $state();
+  let sheet: ReturnType<typeof PictureCanvas> | undefined = $state();
+  /** What lies over the picture goes with the one that is drawn. */
+  const seen = $derived(sheet?.drawn() ?? { scene, samples, row });
   let problem: string | null = $state(null);
   let taking = $state(false);
   /** A still is taken this large, whatever the screen. */
@@ -97,8 +99,12 @@
     <div class="bar top" style="height: {scene.shot.after.barsPercent}%"></div>
     <div class="bar bottom" style="height: {scene.shot.after.barsPercent}%"></div>
   {/if}
-  {#if preferences.guides && drawable && !problem}<Guides {samples} {row} alsoShape={scene.delivery.alsoShape} />{/if}
-  {#if about && drawable && !problem}<Highlight {scene} {samples} {row} {about} />{/if}
+  {#if preferences.guides && drawable && !problem}<Guides
+      samples={seen.samples}
+      row={Math.min(seen.row, seen.samples.count - 1)}
+      alsoShape={seen.scene.delivery.alsoShape}
+    />{/if}
+  {#if about && drawable && !problem}<Highlight scene={seen.scene} samples={seen.samples} row={seen.row} {about} />{/if}
 </figure>
 
 <style>

@@ -9,6 +9,8 @@
   export const still = (widthPx: number) => pictures.still('only', widthPx);
   /** How many pictures were drawn so far. */
   export const drawnCount = () => pictures.count;
+  /** What the picture on the sheet is of. */
+  export const drawn = () => pictures.drawn?.get('only') ?? null;
 
   const pictures = new Pictures(
     () => ({ only: { scene, samples, row, flown, live } }),

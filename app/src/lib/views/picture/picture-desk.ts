@@ -49,12 +49,14 @@ class Kept {
 
 /** At rest it is drawn finely after so long, ms; a few looks at a time, so that a new word is heard. */
 const REST_MS = 200;
-/** While it plays each frame may take so long, ms: sixteen a second. */
-const PLAYED_MS = 62;
-/** While something is dragged the page wants the processor, too: each may take so long, and the next waits, ms. */
-const DRAGGED_MS = 36;
-const DRAGGED_APART_MS = 50;
+/** While it plays or something is dragged each frame may take so long, ms: sixteen a second. */
+const MOVING_MS = 60;
+/** While something is dragged the page wants the processor, too: the next one waits as long. */
+const DRAGGED_APART_MS = 58;
 const COARSEST = 0.3;
+/** By so much coarser, and finer again where there is room. */
+const COARSER = 0.8;
+const FINER = 1.06;
 /** What comes sooner than this after the frame before is one of many, ms. */
 const HURRY_MS = 250;
 
@@ -112,7 +114,7 @@ export class PictureDesk {
     await film.drawn();
     this.lastMs = performance.now();
     const tookMs = this.lastMs - from;
-    if (moving) this.hold(tookMs, message.playing ? PLAYED_MS : DRAGGED_MS);
+    if (moving) this.hold(tookMs, message.pageWaits);
     if (hurried && !message.playing) await new Promise((resolve) => setTimeout(resolve, DRAGGED_APART_MS - tookMs));
     this.rest = setTimeout(() => (hurried ? this.settle() : this.refine(more)), REST_MS);
     return tookMs;
@@ -163,10 +165,10 @@ export class PictureDesk {
     return this.film;
   }
 
-  /** Coarser where a frame takes too long, finer again where there is room. */
-  private hold(tookMs: number, mostMs: number): void {
-    if (tookMs > mostMs) this.finest = Math.max(COARSEST, this.finest * 0.85);
-    else if (tookMs < mostMs * 0.8) this.finest = Math.min(1, this.finest * 1.06);
+  /** Coarser where a frame takes too long or the page waits for it, finer again where there is room. */
+  private hold(tookMs: number, pageWaits: boolean): void {
+    if (tookMs > MOVING_MS || pageWaits) this.finest = Math.max(COARSEST, this.finest * COARSER);
+    else if (tookMs < MOVING_MS * 0.8) this.finest = Math.min(1, this.finest * FINER);
   }
 
   /** A few looks more; when there are enough, time to get ready for what moves. */

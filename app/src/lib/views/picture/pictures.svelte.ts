@@ -5,6 +5,7 @@ import { preferences } from '$lib/ui/preferences.svelte';
 import { WorkerHost } from '$lib/workers/host';
 import type { View } from './film';
 import type { PageDrawing } from './page-drawing';
+import { PagePace } from './page-pace';
 import type { PictureWorker, SceneMessage, ShowMessage } from './picture-messages';
 
 interface Sheet {
@@ -12,6 +13,9 @@ interface Sheet {
   width: number;
   height: number;
 }
+
+type Shown = { name: string; view: View; sheet: Sheet };
+type Look = Omit<ShowMessage, 'views' | 'pageWaits'>;
 
 const NO_DRAWING = 'The picture cannot be drawn here.';
 
@@ -24,8 +28,8 @@ export class Pictures {
   problem: string | null = $state(null);
   /** How many pictures were drawn so far: what a hand that leads the camera sees in a second. */
   count = 0;
-  /** Something is on the sheets. */
-  drawn = $state(false);
+  /** What is on the sheets, by their names: what lies over a picture goes with it. Null: nothing is. */
+  drawn: ReadonlyMap<string, View> | null = $state.raw(null);
 
   private readonly sheets = new SvelteMap<string, Sheet>();
   private readonly host = new WorkerHost<PictureWorker>(
@@ -38,8 +42,9 @@ export class Pictures {
   private readonly off: Promise<boolean>;
   /** Drawn on the page; null: by the worker, or nobody knows yet. */
   private page: PageDrawing | null = null;
-  private next: { shown: { name: string; view: View; sheet: Sheet }[]; message: Omit<ShowMessage, 'views'> } | null =
-    null;
+  private next: { shown: Shown[]; message: Look } | null = null;
+  private readonly pace = new PagePace();
+  private pageWaits = false;
   private busy = false;
   private closed = false;
 
@@ -128,20 +133,18 @@ export class Pictures {
             message,
           );
         this.problem = null;
-        this.drawn ||= shown.length > 0;
+        if (shown.length > 0) this.drawn = new Map(shown.map(({ name, view }) => [name, view]));
       }
     } catch (error) {
       // The sheets went with the worker that had them.
+      this.drawn = null;
       if (!this.closed)
         this.problem = `${NO_DRAWING} ${(error as Error).message} Leave this screen and come back to have it drawn again.`;
     }
     this.busy = false;
   }
 
-  private async show(
-    shown: { name: string; view: View; sheet: Sheet }[],
-    message: Omit<ShowMessage, 'views'>,
-  ): Promise<void> {
+  private async show(shown: Shown[], message: Look): Promise<void> {
     for (const { name, sheet } of shown) {
       if (this.given.has(name)) continue;
       this.given.add(name);
@@ -156,8 +159,24 @@ export class Pictures {
       live: view.live ?? null,
       scene: this.changed(name, view),
     }));
-    await this.host.call((remote) => remote.show({ ...message, views }));
+    const told: ShowMessage = { ...message, views, pageWaits: this.pageWaits };
+    this.pace.begin();
+    try {
+      await this.tell(told);
+    } finally {
+      this.pageWaits = this.pace.end();
+    }
     this.count += 1;
+  }
+
+  private tell(message: ShowMessage): Promise<number> {
+    return this.host
+      .call((remote) => remote.show(message))
+      .catch((error: Error) => {
+        // What a component watches is copied for the worker: it takes plain data only.
+        if (error.name !== 'DataCloneError') throw error;
+        return this.host.call((remote) => remote.show($state.snapshot(message) as ShowMessage));
+      });
   }
 
   /** What a sheet has to be told anew of what it shows. */
@@ -168,12 +187,12 @@ export class Pictures {
     const { shot, camera, lens, rig, gait, filters, delivery, pieces, subject, place, limits } = view.scene;
     this.sent.set(name, { view, rows: new Set<object>(pieces) });
     const setup = { shot, camera, lens, rig, gait, filters, delivery, place, limits, subjectId: subject?.id ?? null };
-    return $state.snapshot({
+    return {
       setup,
       order: pieces.map(({ id }) => id),
       rows: pieces.filter((piece) => !before?.rows.has(piece)),
       flown: view.flown ?? null,
       body: view.samples.plain !== undefined,
-    }) as SceneMessage;
+    };
   }
 }

@@ -1,7 +1,7 @@
 import { Color, ShaderMaterial, Vector3 } from 'three';
 import type { PieceKind } from '@gentle-arc/core/model';
 import { GROUND_PAINT, LIGHT, paintOf } from './scene-look';
-import { grain, isSkin, SKIN } from './surfaces';
+import { isSkin, SKIN } from './surfaces';
 
 /**
  * The look of a frame that is drawn in a hurry without a graphics processor, where sun and sky are all the light there
@@ -69,22 +69,40 @@ void main() {
   vec3 fallen = mix(soilLight, skyLight, 0.5 + 0.5 * facing.y) + sunLight * max(0.0, dot(facing, sunFrom))
     + aboveLight * max(0.0, facing.y);
   lit = fallen * mix(paint * color, ${SKIN}, skinned * ${isSkin('color.r')});
-  onGrain = (position.xy + position.z * vec2(0.7, 0.3)) * 0.21;
+  onGrain = position.xy + position.z * vec2(0.7, 0.3);
   vec4 seen = modelViewMatrix * vec4(position, 1.0);
   deepM = -seen.z;
   gl_Position = projectionMatrix * seen;
 }
 `;
 
+/**
+ * Patches of light and dark about one, as grain has them, from waves that cross each other: looking a pattern up in a
+ * sheet costs half of a frame without a graphics processor. What is smaller than a pixel or two is left out with depth.
+ */
+const PATCHES = /* glsl */ `
+vec4 waves(vec4 at) {
+  vec4 up = 2.0 * abs(fract(at) - 0.5);
+  return up * up * (3.0 - 2.0 * up);
+}
+float patches(vec2 at, float deepM) {
+  vec4 broad = waves(at.x * vec4(0.49, -0.31, 0.83, 0.17) + at.y * vec4(0.27, 0.61, -0.43, 0.97));
+  vec4 fine = waves(at.x * vec4(3.1, -2.3, 4.7, 1.3) + at.y * vec4(1.7, 3.7, -2.9, 5.3));
+  float away = deepM * deepM;
+  return 1.0 + (broad.x * broad.y + broad.z * broad.w - 0.5) * 0.3 / (1.0 + 0.0006 * away)
+    + (fine.x * fine.y + fine.z * fine.w - 0.5) * 0.34 / (1.0 + 0.02 * away);
+}
+`;
+
 const FRAGMENT = /* glsl */ `
-uniform sampler2D grain;
 uniform vec3 haze;
 varying vec3 lit;
 varying vec2 onGrain;
 varying float deepM;
+${PATCHES}
 ${SHOWN_QUICKLY}
 void main() {
-  vec3 colour = lit * (0.6 + 0.4 * texture2D(grain, onGrain).r + 0.4 * texture2D(grain, onGrain.yx * 5.3).r);
+  vec3 colour = lit * patches(onGrain, deepM);
   float far = smoothstep(${LIGHT.hazeFromM.toFixed(1)}, ${LIGHT.hazeToM.toFixed(1)}, deepM);
   gl_FragColor = vec4(shown(mix(colour, haze, far)), 1.0);
 }
@@ -95,7 +113,7 @@ const made = (paint: string, skinned: boolean) =>
     vertexShader: VERTEX,
     fragmentShader: FRAGMENT,
     vertexColors: true,
-    uniforms: { ...light, grain, paint: { value: new Color(paint) }, skinned: { value: skinned ? 1 : 0 } },
+    uniforms: { ...light, paint: { value: new Color(paint) }, skinned: { value: skinned ? 1 : 0 } },
   });
 
 const materials = new Map<string, ShaderMaterial>();

@@ -7,11 +7,11 @@
 
   /** A long shot is drawn with as many points as can be told apart, its last among them. */
   const MOST_DRAWN = 3000;
+  // Tenths of a pixel are all that is seen, and soon read.
+  const tenth = (px: number) => Math.round(px * 10) / 10;
   const track = $derived.by(() => {
     const every = Math.ceil(samples.count / MOST_DRAWN);
     const rows = Array.from({ length: Math.ceil(samples.count / every) }, (_, k) => k * every);
-    // Tenths of a pixel are all that is seen, and soon read.
-    const tenth = (px: number) => Math.round(px * 10) / 10;
     const points = [...rows, samples.count - 1];
     return points.map((i) => `${tenth(view.x(samples.xM[i]))},${tenth(view.y(samples.yM[i]))}`).join(' ');
   });
@@ -21,7 +21,7 @@
   const MOST_TICKS = 240;
   const ticks = $derived.by(() => {
     const every = Math.max(1, Math.round(TICK_S * samples.frameRateHz), Math.ceil(samples.count / MOST_TICKS));
-    const marks: { x1: number; y1: number; x2: number; y2: number }[] = [];
+    let marks = '';
     for (let i = 0; i < samples.count; i += every) {
       const [a, b] = [Math.max(0, i - 1), Math.min(samples.count - 1, i + 1)];
       const dx = samples.xM[b] - samples.xM[a];
@@ -29,19 +29,15 @@
       const size = Math.hypot(dx, dy);
       if (size < 1e-7) continue;
       const [cx, cy] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
-      marks.push({
-        x1: cx + (5 * dy) / size,
-        y1: cy + (5 * dx) / size,
-        x2: cx - (5 * dy) / size,
-        y2: cy - (5 * dx) / size,
-      });
+      const [ax, ay] = [(5 * dy) / size, (5 * dx) / size];
+      marks += `M${tenth(cx + ax)} ${tenth(cy + ay)}L${tenth(cx - ax)} ${tenth(cy - ay)}`;
     }
     return marks;
   });
 </script>
 
 <polyline class="track" points={track} />
-{#each ticks as tick, i (i)}<line class="tick" {...tick} />{/each}
+<path class="tick" d={ticks} />
 
 <style>
   .track {

@@ -4,7 +4,7 @@
   import { extent } from 'd3-array';
   import { onMount, type Snippet, untrack } from 'svelte';
   import { type Piece, PIECE_KINDS } from '@gentle-arc/core/model';
-  import type { Scene, Stance } from '@gentle-arc/core/scene';
+  import type { Scene } from '@gentle-arc/core/scene';
   import type { Finding, Pass, Sweep } from '@gentle-arc/core/findings';
   import type { Samples, ShotMotion } from '@gentle-arc/core/motion';
   import { toSite } from '@gentle-arc/core/site';
@@ -15,6 +15,7 @@
   import PieceGrips from './PieceGrips.svelte';
   import PlanNames from './PlanNames.svelte';
   import PlanPieces from './PlanPieces.svelte';
+  import { type Place, type Placed, placedAt, placeOf } from './placed';
   import { PlanView } from './plan-view.svelte';
   import PlanZoom from './PlanZoom.svelte';
   import ScaleBar from './ScaleBar.svelte';
@@ -126,33 +127,31 @@
   const selected = $derived(scene.pieces.find((piece) => piece.id === selectedId) ?? null);
   const last = $derived(Math.min(row, samples.count - 1));
 
-  const spot = new Float64Array(3);
-  const stance: Stance = { headingDeg: 0, leanDeg: 0, pitchDeg: 0 };
+  const tS = $derived(samples.tS[last]);
+  const sun = $derived(scene.sunAt?.(tS) ?? null);
 
-  const sun = $derived(scene.sunAt?.(samples.tS[last]) ?? null);
-
-  /** Where a piece is at the playhead: walkers are drawn where they are then. */
-  function shownPlace(piece: Piece): { xM: number; yM: number; headingDeg: number } {
-    const thing = scene.things.find((row) => row.piece === piece);
-    if (!thing?.walks) return piece;
-    thing.at(samples.tS[last], spot);
-    thing.stanceAt(samples.tS[last], stance);
-    return { xM: spot[0], yM: spot[1], headingDeg: stance.headingDeg };
-  }
+  let before: readonly Placed[] = [];
+  const pieces = $derived((before = placedAt(scene, tS, before)));
+  /** A chosen piece, where it is at the playhead. */
+  const selectedThere = $derived.by(() => {
+    const { xM, yM } = pieces.find(({ piece }) => piece === selected)?.at ?? selected ?? { xM: 0, yM: 0 };
+    return selected && { ...selected, xM, yM };
+  });
 
   function placeAt(pieceId: string, screenS: number) {
     const thing = scene.things.find((row) => row.piece.id === pieceId);
     const at = Math.min(samples.count - 1, Math.max(0, Math.round(screenS * samples.frameRateHz)));
-    thing?.at(samples.tS[at], spot);
-    return thing ? { xM: spot[0], yM: spot[1] } : null;
+    return thing ? placeOf(thing, samples.tS[at]) : null;
   }
 
   type Grab = (xM: number, yM: number) => void;
   let held: { move: Grab; dx: number; dy: number } | null = null;
 
+  /** Where the plan lies on the page, while something is held: looking it up costs a layout. */
+  let box: DOMRect | null = null;
   const under = (event: PointerEvent | MouseEvent) => {
-    const box = svg.getBoundingClientRect();
-    return view.toSite(event.clientX - box.left, event.clientY - box.top);
+    const { left, top } = box ?? svg.getBoundingClientRect();
+    return view.toSite(event.clientX - left, event.clientY - top);
   };
 
   /**
@@ -161,6 +160,7 @@
    */
   const grab = (at: { xM: number; yM: number }, move: Grab, over = true): Drag => ({
     take: (event) => {
+      box = svg.getBoundingClientRect();
       const { xM, yM } = under(event);
       held = { move, dx: at.xM - xM, dy: at.yM - yM };
     },
@@ -170,6 +170,7 @@
     },
     drop: (event, moved) => {
       held = null;
+      box = null;
       if (moved) settle();
       else if (over) chooseUnder(event);
     },
@@ -180,11 +181,19 @@
     !piece.locked &&
     piece.kind !== 'ridge' &&
     (!PIECE_KINDS[piece.kind].ground || piece.id === selectedId || chosenIds.includes(piece.id));
+  const startOf = (piece: Piece) => scene.shot.walks.find(({ pieceId }) => pieceId === piece.id)?.points[0] ?? piece;
   /** A walker is taken hold of where it is, and its walk goes along from where it starts. */
-  function grabPiece(piece: Piece, at: { xM: number; yM: number }): Drag {
-    const from = scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece;
+  function grabPiece(piece: Piece, at: Place): Drag {
+    let from: { xM: number; yM: number } = piece;
     const move: Grab = (xM, yM) => props.onmovepiece(piece.id, from.xM + xM - at.xM, from.yM + yM - at.yM);
-    return grab(at, move, false);
+    const drag = grab(at, move, false);
+    return {
+      ...drag,
+      take: (event) => {
+        from = startOf(piece);
+        return drag.take?.(event);
+      },
+    };
   }
 
   /** Chooses the piece that lies under a pointer, whatever grips lie over it. */
@@ -216,31 +225,32 @@
     else props.onselect(null);
   }
 
-  const placeOnly = ({ xM, yM }: { xM: number; yM: number }) => ({ xM, yM });
-
   $effect(() => {
     if (width && height) untrack(fit);
   });
 </script>
 
+<svelte:window
+  onscrollcapture={() => {
+    if (held) box = svg.getBoundingClientRect();
+  }}
+/>
 <div class="plan on-plan" class:drawing class:spotting bind:clientWidth={width} bind:clientHeight={height}>
   <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
   <svg bind:this={svg} {width} {height} role="application" aria-label="Plan from above" onclick={press}>
     <Underlays underlays={scene.underlays} {view} />
-    {#if sun}<Shadows {sun} pieces={scene.pieces} {shownPlace} {view} />{/if}
+    {#if sun}<Shadows {sun} {pieces} {view} />{/if}
     <SweepMarks {sweeps} {passes} {placeAt} {view} />
     <PlanPieces
-      {scene}
+      {pieces}
       {view}
       {selectedId}
       {chosenIds}
       {drawing}
-      {shownPlace}
       grab={(piece, at) => (drawing || !grabbable(piece) ? null : grabPiece(piece, at))}
       {grabbable}
-      {nudge}
+      onnudge={(event, piece) => nudge(event, startOf(piece), (xM, yM) => props.onmovepiece(piece.id, xM, yM))}
       onselect={(id, event) => props.onselect(id, isMore(event))}
-      onmove={props.onmovepiece}
     />
     <PathWedge {samples} row={last} {view} />
     <WalkMarks
@@ -287,11 +297,11 @@
       <path d="M-5 6H5V-3H-5ZM-3.4 -3L-5.6 -9H5.6L3.4 -3Z" />
     </g>
 
-    {#if roomy}<PlanNames {scene} {shownPlace} {view} />{/if}
+    {#if roomy}<PlanNames {pieces} {view} />{/if}
     {@render over?.(view)}
-    {#if selected && !selected.locked && !drawing}
+    {#if selectedThere && !selectedThere.locked && !drawing}
       <PieceGrips
-        piece={{ ...selected, ...placeOnly(shownPlace(selected)) }}
+        piece={selectedThere}
         {view}
         {grab}
         {nudge}

@@ -1,37 +1,31 @@
 <script lang="ts">
   import type { Piece } from '@gentle-arc/core/model';
-  import type { Scene } from '@gentle-arc/core/scene';
   import { drag, type Drag } from '$lib/ui/drag';
-  import { drawingOrder, outline, placed } from '@gentle-arc/core/site';
+  import { outline, placed } from '@gentle-arc/core/site';
+  import type { Place, Placed } from './placed';
   import type { PlanView } from './plan-view.svelte';
 
   /** The pieces of a site from above, walkers where they are at the playhead; each can be chosen, dragged and nudged. */
   interface Props {
-    scene: Scene;
+    pieces: readonly Placed[];
     view: PlanView;
     selectedId: string | null;
     chosenIds: readonly string[];
     /** A press puts a point where it is, whatever lies there. */
     drawing: boolean;
-    shownPlace: (piece: Piece) => { xM: number; yM: number; headingDeg: number };
     grabbable: (piece: Piece) => boolean;
-    grab: (piece: Piece, at: { xM: number; yM: number }) => Drag | null;
-    nudge: (event: KeyboardEvent, at: { xM: number; yM: number }, move: (xM: number, yM: number) => void) => void;
+    grab: (piece: Piece, at: Place) => Drag | null;
+    onnudge: (event: KeyboardEvent, piece: Piece) => void;
     onselect: (id: string, event: MouseEvent | KeyboardEvent) => void;
-    onmove: (id: string, xM: number, yM: number) => void;
   }
-  let { scene, view, selectedId, chosenIds, drawing, shownPlace, grabbable, grab, nudge, onselect, onmove }: Props =
-    $props();
-
-  const pieces = $derived(drawingOrder(scene.pieces.filter(({ hidden }) => !hidden)));
+  let { pieces, view, selectedId, chosenIds, drawing, grabbable, grab, onnudge, onselect }: Props = $props();
 </script>
 
 <g transform="translate({view.originX} {view.originY}) scale({view.scale} {-view.scale})">
-  {#each pieces as piece (piece.id)}
-    {@const at = shownPlace(piece)}
+  {#each pieces as { piece, at, isSubject } (piece.id)}
     <path
       class="piece {piece.kind}"
-      class:subject={piece.id === scene.subject?.id}
+      class:subject={isSubject}
       class:selected={piece.id === selectedId || chosenIds.includes(piece.id)}
       class:locked={piece.locked}
       d={outline(piece)}
@@ -53,10 +47,7 @@
           event.stopPropagation();
           onselect(piece.id, event);
         }
-        if (!piece.locked)
-          nudge(event, scene.shot.walks.find((walk) => walk.pieceId === piece.id)?.points[0] ?? piece, (xM, yM) =>
-            onmove(piece.id, xM, yM),
-          );
+        if (!piece.locked) onnudge(event, piece);
       }}
     >
       <title>{piece.name}</title>

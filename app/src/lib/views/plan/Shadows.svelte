@@ -1,22 +1,21 @@
 <script lang="ts">
-  import type { Piece } from '@gentle-arc/core/model';
   import type { Sun } from '@gentle-arc/core/light';
   import { shadowOf } from '@gentle-arc/core/site';
+  import type { Placed } from './placed';
   import type { PlanView } from './plan-view.svelte';
 
   /** Where shadows lie on level ground. */
   interface Props {
     sun: Sun;
-    pieces: readonly Piece[];
-    shownPlace: (piece: Piece) => { xM: number; yM: number; headingDeg: number };
+    pieces: readonly Placed[];
     view: PlanView;
   }
-  let { sun, pieces, shownPlace, view }: Props = $props();
+  let { sun, pieces, view }: Props = $props();
 
   const shadows = $derived(
-    pieces.flatMap((piece) => {
-      if (piece.kind === 'ridge' || piece.kind === 'terrain' || piece.hidden) return [];
-      const outline = shadowOf({ ...piece, ...shownPlace(piece) }, sun);
+    pieces.flatMap(({ piece, at: { xM, yM, headingDeg } }) => {
+      if (piece.kind === 'ridge' || piece.kind === 'terrain') return [];
+      const outline = shadowOf({ ...piece, xM, yM, headingDeg }, sun);
       if (!outline) return [];
       const points = outline.map(([xM, yM]) => `${view.x(xM).toFixed(1)},${view.y(yM).toFixed(1)}`).join(' ');
       return [{ id: piece.id, points }];

@@ -90,7 +90,7 @@
   /** What is typed and not taken yet, and what a pointer holds: nothing of another tab comes in meanwhile. */
   let typing = false;
   let holding = false;
-  const tell = () => holder.store?.hold(typing || holding);
+  const tell = () => holder.store?.hold(typing || holding, holding);
   function type(now: boolean) {
     typing = now;
     tell();

@@ -1,0 +1,11 @@
+<script lang="ts">
+  import { type Snippet, untrack } from 'svelte';
+  import { takeTurns } from './shot-session.svelte';
+
+  /** A part of the page that is read: while something is dragged elsewhere, it follows a few times a second. */
+  let { part, children }: { part: string; children: Snippet } = $props();
+
+  untrack(() => takeTurns(part));
+</script>
+
+{@render children()}
