@@ -72,7 +72,13 @@ async function measured(threeD, manyPieces) {
   const scriptS = async () =>
     (await session.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'ScriptDuration').value;
   const counts = () =>
-    page.evaluate(() => ({ pictures: window.pictures, long: window.longTasks, ms: performance.now() }));
+    page.evaluate(() => ({
+      pictures: window.pictures,
+      // As wide as the last one was drawn.
+      widthPx: document.querySelector('figure canvas')?.width ?? 0,
+      long: window.longTasks,
+      ms: performance.now(),
+    }));
 
   async function over(work) {
     await page.evaluate(() => (window.longTasks.length = 0));
@@ -83,6 +89,7 @@ async function measured(threeD, manyPieces) {
     return {
       scriptMs: ((toS - fromS) * 1000) / frames,
       long: to.long,
+      widthPx: to.widthPx,
       picturesHz: (to.pictures - from.pictures) / seconds,
       framesHz: frames / seconds,
     };
@@ -106,11 +113,11 @@ async function measured(threeD, manyPieces) {
         }),
       [from, FRAMES],
     );
-  const say = (what, { scriptMs, long, picturesHz, framesHz }) =>
+  const say = (what, { scriptMs, long, picturesHz, widthPx, framesHz }) =>
     console.log(
       `${what.padEnd(58)} ${scriptMs.toFixed(2).padStart(7)} ms script a frame  ` +
         `${framesHz.toFixed(0).padStart(3)} of 60 frames a second  ` +
-        (threeD ? `${picturesHz.toFixed(1).padStart(5)} pictures a second  ` : '') +
+        (threeD ? `${picturesHz.toFixed(1).padStart(5)} pictures a second, ${widthPx} px wide  ` : '') +
         `${long.length} tasks over 50 ms${long.length ? `, the longest ${Math.max(...long).toFixed(0)} ms` : ''}`,
     );
   const how = `${manyPieces ? '300 pieces' : 'demo'}, ${threeD ? 'with' : 'without'} 3D`;
