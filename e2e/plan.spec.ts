@@ -51,6 +51,46 @@ test('the path’s ends move with the arrow keys', async ({ page }) => {
   await expect(to).toHaveValue('2.4 m');
 });
 
+test('what is said follows while something is still held, and says what is there once it is let go', async ({
+  page,
+}) => {
+  await openShot(page, 'shot-leaves');
+  const to = page.getByLabel('to', { exact: true });
+  const east = page.getByLabel('East', { exact: true });
+  const said = async (field: typeof to) => field.inputValue();
+  const end = await middleOf(page.getByRole('button', { name: 'Path end' }));
+  await page.mouse.move(end.x, end.y);
+  await page.mouse.down();
+  for (let k = 1; k <= 8; k += 1) await page.mouse.move(end.x, end.y + 3 * k);
+  await expect(to).not.toHaveValue('2.2 m');
+  // Held still, the last of it is said.
+  await page.waitForTimeout(400);
+  const held = await said(to);
+  await page.mouse.up();
+  await expect(to).toHaveValue(held);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(to).toHaveValue('2.2 m');
+
+  // So do the words of a piece, on the Scout screen, too.
+  await page.getByRole('link', { name: 'Scout' }).click();
+  await page.getByRole('button', { name: 'Ground' }).click();
+  const piece = page.getByRole('button', { name: 'Sorting table', exact: true });
+  await piece.focus();
+  await page.keyboard.press('Enter');
+  const before = await said(east);
+  const from = await middleOf(piece);
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let k = 1; k <= 8; k += 1) await page.mouse.move(from.x + 4 * k, from.y);
+  await expect(east).not.toHaveValue(before);
+  await page.waitForTimeout(400);
+  const there = await said(east);
+  await page.mouse.up();
+  await expect(east).toHaveValue(there);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(east).toHaveValue(before);
+});
+
 test('an upright delivery turns the picture and the reading with it', async ({ page }) => {
   await openShot(page, 'shot-sorting');
   const frame = page.getByRole('figure', { name: 'Picture through the lens' });

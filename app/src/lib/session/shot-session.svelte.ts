@@ -59,8 +59,11 @@ export class ShotSession {
     $effect(() => (this.store.rushing ? this.turns.give() : undefined));
   }
 
-  /** The same session for a part of the page that is read while something else is dragged: it comes in turns then. */
-  calmly(part: string, everyMs?: number): ShotSession {
+  /**
+   * The same session for a part of the page that is read while something else is dragged: it comes in turns then, each
+   * so many ms.
+   */
+  calmly = (part: string, everyMs?: number): ShotSession => {
     const known = this.calm.get(part);
     if (known) return known;
     // What was read arrives by itself, and is shown in a turn of its own.
@@ -69,7 +72,7 @@ export class ShotSession {
     const calm = new Proxy(shot, { get: (from, key) => (key === 'live' ? live : Reflect.get(from, key)) });
     this.calm.set(part, calm);
     return calm;
-  }
+  };
 
   /** Everything follows the shot: the playhead stays inside it. */
   fit(): void {
@@ -115,8 +118,12 @@ export function openShot(store: ShootStore, shotId: string): ShotSession {
   return session;
 }
 
+/** What is worked out anew for this long, ms, leaves the processor to the hand meanwhile. */
+export const WORKED_OUT_MS = 450;
+
 /** For everything below, the open shot comes in turns while something is dragged. */
-export const takeTurns = (part: string): void => void setContext(KEY, shotSession().calmly(part));
+export const takeTurns = (part: string, everyMs?: number): void =>
+  void setContext(KEY, shotSession().calmly(part, everyMs));
 
 /** The open shot. Screens of a shot are only drawn when there is one. */
 export function shotSession(): ShotSession {

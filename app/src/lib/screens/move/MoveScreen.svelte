@@ -19,7 +19,7 @@
   import { playKeys } from '$lib/session/play-keys';
   import { preferences } from '$lib/ui/preferences.svelte';
   import InTurns from '$lib/session/InTurns.svelte';
-  import { shotSession } from '$lib/session/shot-session.svelte';
+  import { shotSession, WORKED_OUT_MS } from '$lib/session/shot-session.svelte';
   import { shortcuts } from '$lib/ui/shortcuts.svelte';
   import TextField from '$lib/ui/TextField.svelte';
   import Picture from '$lib/views/picture/Picture.svelte';
@@ -59,12 +59,10 @@
   /** Both ways to make the shot are shown beside each other. */
   let beside = $state(false);
 
-  /** The hand wants the processor more than half a reading. */
-  const READ_EVERY_MS = 450;
   /** What is read in its turn while something is dragged. */
   const strip = session.calmly('strip');
   const words = session.calmly('words');
-  const asked = session.calmly('reading', READ_EVERY_MS);
+  const asked = session.calmly('reading', WORKED_OUT_MS);
   const joinsS = $derived.by(() => {
     const { screenAt } = playingOf(strip.shot, strip.motion.durationS);
     return strip.motion.legs.slice(1).map(({ fromS }) => screenAt(fromS));
@@ -261,8 +259,10 @@
               />{/await}
           {:else if shownWord === 'camera'}{#await import('./CameraWords.svelte') then { default: CameraWords }}<CameraWords
               />{/await}
-          {:else if shownWord === 'light'}{#await import('$lib/views/light/SunWords.svelte') then { default: SunWords }}<SunWords
-              />{/await}
+          {:else if shownWord === 'light'}<InTurns part="light" everyMs={WORKED_OUT_MS}
+              >{#await import('$lib/views/light/SunWords.svelte') then { default: SunWords }}<SunWords
+                />{/await}</InTurns
+            >
           {:else if shownWord === 'rig'}{#await import('./HandWords.svelte') then { default: HandWords }}<HandWords
               />{/await}
           {:else if shownWord === 'note'}

@@ -5,7 +5,8 @@
   import { pieceAtPoint } from '@gentle-arc/core/image';
   import { scoutHref } from '$lib/session/links';
   import { playKeys } from '$lib/session/play-keys';
-  import { shotSession } from '$lib/session/shot-session.svelte';
+  import InTurns from '$lib/session/InTurns.svelte';
+  import { shotSession, WORKED_OUT_MS } from '$lib/session/shot-session.svelte';
   import { takeDropped } from '$lib/session/files/takers.svelte';
   import { newId } from '$lib/session/store/new-id';
   import Choice from '$lib/ui/Choice.svelte';
@@ -55,6 +56,8 @@
 
   const there = $derived(chosenIds.filter((id) => shoot.site.pieces.some((piece) => piece.id === id)));
   const selected = $derived(shoot.site.pieces.find(({ id }) => id === there.at(-1)) ?? null);
+  const words = session.calmly('words');
+  const described = $derived(words.shoot.site.pieces.find(({ id }) => id === there.at(-1)) ?? null);
   const shown: Word = $derived(open === 'piece' && !selected ? 'here' : open);
   const drawing = $derived(measuring.asks ? 'spot' : drawingWalk && selected ? 'walk' : null);
   const WORDS = $derived([
@@ -222,7 +225,9 @@
     <WordBar label="More of this place" words={WORDS} open={shown} onopen={(word) => (open = word)} />
     <div class="words">
       {#if measuring.asks || measuring.spots.length > 0}<TapeWords {measuring} />{/if}
-      {#if shown === 'here'}<FromHere onchoose={(ids) => (chosenIds = ids)} onput={(id) => select(id)} />
+      {#if shown === 'here'}<InTurns part="here" everyMs={WORKED_OUT_MS}
+          ><FromHere onchoose={(ids) => (chosenIds = ids)} onput={(id) => select(id)} /></InTurns
+        >
       {:else if shown === 'ground'}<GroundWords
           {notes}
           {chosenIds}
@@ -232,16 +237,18 @@
           ontrouble={(said) => (trouble = said)}
           onselect={select}
         />
-      {:else if shown === 'light'}<SunWords />
-      {:else if selected}<ChosenWords
-          {selected}
-          chosenIds={there}
-          {drawingWalk}
-          ondrawwalk={() => (drawingWalk = !drawingWalk)}
-          oncopy={copy}
-          onselect={select}
-          onchosen={(ids) => (chosenIds = ids)}
-        />
+      {:else if shown === 'light'}<InTurns part="light" everyMs={WORKED_OUT_MS}><SunWords /></InTurns>
+      {:else if described}<InTurns part="words"
+          ><ChosenWords
+            selected={described}
+            chosenIds={there}
+            {drawingWalk}
+            ondrawwalk={() => (drawingWalk = !drawingWalk)}
+            oncopy={copy}
+            onselect={select}
+            onchosen={(ids) => (chosenIds = ids)}
+          /></InTurns
+        >
       {/if}
     </div>
   </div>

@@ -104,6 +104,8 @@
    * several lines Enter is typing.
    */
   function ended(event: KeyboardEvent) {
+    // What a key does beside a drag, it does to what there is now, not to what was shown at the last turn.
+    if (holder.store) holder.store.rushing = false;
     if (event.key === 'Escape' || (event.key === 'Enter' && !(event.target instanceof HTMLTextAreaElement)))
       type(false);
   }
