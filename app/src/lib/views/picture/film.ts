@@ -75,6 +75,9 @@ const LOOKS_SMOOTH = 4;
 /** At rest a few at a time: the page answers in between. */
 const LOOKS_AT_ONCE = 2;
 
+/** Whether all is drawn is asked so often, ms: asking stops whoever draws. */
+const ASKED_MS = 4;
+
 /** Pixels drawn for each of the page while several pictures play without a graphics processor. */
 const PLAYED_DPR = 0.45;
 
@@ -224,7 +227,7 @@ export class Film {
     const fence = gl.fenceSync(gl.SYNC_GPU_COMMANDS_COMPLETE, 0);
     gl.flush();
     while (fence && gl.clientWaitSync(fence, 0, 0) === gl.TIMEOUT_EXPIRED)
-      await new Promise((resolve) => setTimeout(resolve, 1));
+      await new Promise((resolve) => setTimeout(resolve, ASKED_MS));
     gl.deleteSync(fence);
   }
 

@@ -322,8 +322,17 @@
     height: 100%;
     min-height: 12rem;
     overflow: hidden;
-    border-radius: 10px;
     background: var(--sun);
+    /* Painted by itself, for it changes with every frame of a drag; its round corners are laid over it: cut off they cost. */
+    will-change: transform;
+  }
+  .plan::after {
+    content: '';
+    position: absolute;
+    inset: 0;
+    border-radius: 10px;
+    box-shadow: 0 0 0 10px var(--paper);
+    pointer-events: none;
   }
   svg {
     display: block;
