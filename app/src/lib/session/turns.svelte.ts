@@ -32,7 +32,10 @@ export class Turns {
       frame = requestAnimationFrame(next);
     };
     if (this.parts.length > 0) frame = requestAnimationFrame(next);
-    return () => cancelAnimationFrame(frame);
+    return () => {
+      cancelAnimationFrame(frame);
+      for (const part of this.parts) part.forget();
+    };
   }
 }
 
@@ -63,6 +66,10 @@ class Part {
     this.dueMs = nowMs + this.everyMs;
     this.kept = this.now();
     this.turn += 1;
+  }
+
+  forget(): void {
+    this.kept = null;
   }
 
   private now(): Map<PropertyKey, unknown> {

@@ -1,27 +1,19 @@
 import { afterEach, expect, it, vi } from 'vitest';
+import { stubFrames } from '$lib/ui/testing';
 import { PagePace } from './page-pace';
 
 afterEach(() => vi.unstubAllGlobals());
 
 /** A page whose frames come so far apart, ms: whether it waits. */
 function paceOf() {
-  let next: ((nowMs: number) => void) | null = null;
-  let nowMs = 500;
-  vi.stubGlobal('requestAnimationFrame', (call: (nowMs: number) => void) => {
-    next = call;
-    return 1;
-  });
-  vi.stubGlobal('cancelAnimationFrame', () => (next = null));
+  const { frame, asked } = stubFrames();
   const pace = new PagePace();
   return (...apartMs: number[]) => {
     pace.begin();
-    next?.(nowMs);
-    for (const ms of apartMs) {
-      nowMs += ms;
-      next?.(nowMs);
-    }
+    frame(0);
+    for (const ms of apartMs) frame(ms);
     const waits = pace.end();
-    expect(next).toBeNull();
+    expect(asked()).toBe(false);
     return waits;
   };
 }

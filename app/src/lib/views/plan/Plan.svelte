@@ -145,14 +145,11 @@
   }
 
   type Grab = (xM: number, yM: number) => void;
-  let held: { move: Grab; dx: number; dy: number } | null = null;
+  /** What is held, and where the plan lies on the page meanwhile: looking that up costs a layout. */
+  let held: { move: Grab; dx: number; dy: number; box: DOMRect } | null = null;
 
-  /** Where the plan lies on the page, while something is held: looking it up costs a layout. */
-  let box: DOMRect | null = null;
-  const under = (event: PointerEvent | MouseEvent) => {
-    const { left, top } = box ?? svg.getBoundingClientRect();
-    return view.toSite(event.clientX - left, event.clientY - top);
-  };
+  const under = (event: PointerEvent | MouseEvent, { left, top } = svg.getBoundingClientRect()) =>
+    view.toSite(event.clientX - left, event.clientY - top);
 
   /**
    * Takes hold of something at a site point; it keeps its distance from the finger. A grip that is only pressed lets
@@ -160,17 +157,17 @@
    */
   const grab = (at: { xM: number; yM: number }, move: Grab, over = true): Drag => ({
     take: (event) => {
-      box = svg.getBoundingClientRect();
-      const { xM, yM } = under(event);
-      held = { move, dx: at.xM - xM, dy: at.yM - yM };
+      const box = svg.getBoundingClientRect();
+      const { xM, yM } = under(event, box);
+      held = { move, dx: at.xM - xM, dy: at.yM - yM, box };
     },
     move: (event) => {
-      const { xM, yM } = under(event);
-      held?.move(xM + held.dx, yM + held.dy);
+      if (!held) return;
+      const { xM, yM } = under(event, held.box);
+      held.move(xM + held.dx, yM + held.dy);
     },
     drop: (event, moved) => {
       held = null;
-      box = null;
       if (moved) settle();
       else if (over) chooseUnder(event);
     },
@@ -232,7 +229,7 @@
 
 <svelte:window
   onscrollcapture={() => {
-    if (held) box = svg.getBoundingClientRect();
+    if (held) held.box = svg.getBoundingClientRect();
   }}
 />
 <div class="plan on-plan" class:drawing class:spotting bind:clientWidth={width} bind:clientHeight={height}>
@@ -323,7 +320,7 @@
     min-height: 12rem;
     overflow: hidden;
     background: var(--sun);
-    /* Painted by itself, for it changes with every frame of a drag; its round corners are laid over it: cut off they cost. */
+    /* Painted by itself, for it changes with every frame of a drag; round corners are laid over it: cut off they cost. */
     will-change: transform;
   }
   .plan::after {
