@@ -37,6 +37,13 @@ export class MeshBuilder {
   /** Where the points that follow come to lie: a rotation and a move, no mirror. */
   place: (point: Point) => Point = (point) => point;
 
+  /** `coarse`: what is round has half of its sides, at least four, as is enough from afar. */
+  constructor(private readonly coarse = false) {}
+
+  private sides(fine: number): number {
+    return this.coarse ? Math.max(4, Math.round(fine / 2)) : fine;
+  }
+
   /** A flat convex face, corners counter-clockwise seen from outside. */
   face(...given: Point[]): void {
     const points = given.map(this.place);
@@ -76,7 +83,8 @@ export class MeshBuilder {
   }
 
   /** A turned body: rings of half-widths (across, along) at heights, closed at both ends. */
-  turned(rings: readonly Ring[], sides: number): void {
+  turned(rings: readonly Ring[], fineSides: number): void {
+    const sides = this.sides(fineSides);
     const at = (row: Ring, k: number): Point => {
       const angle = (k / sides) * 2 * Math.PI;
       return [(row.xM ?? 0) + row.acrossM * Math.cos(angle), (row.yM ?? 0) + row.alongM * Math.sin(angle), row.zM];
@@ -99,11 +107,12 @@ export class MeshBuilder {
       const wide = Math.sqrt(1 - share * share);
       return { zM: z + share * upM, acrossM: wide * acrossM, alongM: wide * alongM, xM: x, yM: y };
     };
-    this.turned([-1, -0.75, -0.25, 0.3, 0.75, 1].map(level), sides);
+    this.turned((this.coarse ? [-1, -0.5, 0.5, 1] : [-1, -0.75, -0.25, 0.3, 0.75, 1]).map(level), sides);
   }
 
   /** A round limb from one point to another, as thick as two radii. */
-  limb(a: Point, b: Point, fromM: number, toM: number, sides = 7): void {
+  limb(a: Point, b: Point, fromM: number, toM: number, fineSides = 7): void {
+    const sides = this.sides(fineSides);
     const d = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
     const length = Math.hypot(d[0], d[1], d[2]);
     if (length < 1e-9) return;
@@ -128,7 +137,7 @@ export class MeshBuilder {
 
   /** A wheel on an axle across: tyre, and a bar over the hub that shows how far it has turned (share of a turn). */
   wheel([x, y, z]: Point, radiusM: number, widthM: number, turned: number, open = false): void {
-    const sides = 14;
+    const sides = this.sides(14);
     const tone = this.tone;
     const on = (share: number, k: number, side: number): Point => {
       const angle = (k / sides) * 2 * Math.PI;

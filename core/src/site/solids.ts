@@ -17,10 +17,10 @@ export interface Going {
 
 /**
  * The solid of a piece. Every kind fills its bounding size exactly, standing on z = 0; of who goes feet and hands may
- * reach out of it.
+ * reach out of it. `coarse`: as is enough from afar, where what is round may fall short of its size.
  */
-export function solidOf(piece: Piece, going?: Going): Solid {
-  const build = new MeshBuilder();
+export function solidOf(piece: Piece, going?: Going, coarse = false): Solid {
+  const build = new MeshBuilder(coarse);
   const [x, y, h] = [piece.depthM / 2, piece.lengthM / 2, piece.heightM];
   const box = { x, y, h, turned: going?.turned ?? 0 };
   switch (piece.kind) {

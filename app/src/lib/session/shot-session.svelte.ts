@@ -18,7 +18,7 @@ export type SetBench = (edit: Partial<Bench>, join?: string | null) => void;
 export class ShotSession {
   readonly playhead = new Playhead();
   /** The reading of the shot; it is asked for by the screens that show one. */
-  readonly live = new LiveReading();
+  readonly live = new LiveReading(true, () => this.store.rushing);
   /** Which move of the shot is being shaped, as it was chosen. */
   chosenLeg = $state(0);
   /** Pieces are moved, turned and posed in this shot only, and not on the site of all shots. */
@@ -119,7 +119,7 @@ export function openShot(store: ShootStore, shotId: string): ShotSession {
 }
 
 /** What is worked out anew for this long, ms, leaves the processor to the hand meanwhile. */
-export const WORKED_OUT_MS = 450;
+export const WORKED_OUT_MS = 900;
 
 /** For everything below, the open shot comes in turns while something is dragged. */
 export const takeTurns = (part: string, everyMs?: number): void =>

@@ -41,8 +41,11 @@ export class LiveReading {
   private askedDrifts = 0;
   private rest: ReturnType<typeof setTimeout> | undefined;
 
-  /** `withCures`: changes that help are looked for whenever the shot rests. */
-  constructor(withCures = true) {
+  /** `withCures`: changes that help are looked for whenever the shot rests, and nobody is at it (`isHeld`). */
+  constructor(
+    withCures = true,
+    private readonly isHeld = () => false,
+  ) {
     this.searcher = withCures ? start('The search for changes that help') : null;
   }
 
@@ -62,8 +65,7 @@ export class LiveReading {
     this.calledOff = false;
     const request = { shoot, shotId, units };
     void this.latest.ask(request).then((answered) => {
-      if (answered && number === this.asked && this.searcher)
-        this.rest = setTimeout(() => void this.search(request, number), REST_MS);
+      if (answered && number === this.asked && this.searcher) this.searchAtRest(request, number);
     });
   }
 
@@ -101,6 +103,13 @@ export class LiveReading {
     if (!this.latest.question || this.searching) return;
     this.calledOff = false;
     void this.search(this.latest.question, this.asked);
+  }
+
+  private searchAtRest(request: Asked, number: number): void {
+    this.rest = setTimeout(() => {
+      if (this.isHeld()) this.searchAtRest(request, number);
+      else void this.search(request, number);
+    }, REST_MS);
   }
 
   private stop(): void {

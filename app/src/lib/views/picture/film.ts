@@ -123,7 +123,10 @@ export class Film {
     private readonly options: FilmOptions,
   ) {
     const { simple, shadows, software } = options;
-    this.renderer = new WebGLRenderer({ canvas, antialias: !software, powerPreference: 'high-performance' });
+    // Nothing is seen through a picture: laying it on the page is cheaper then. three.js would ask for one that is.
+    const asked = { alpha: false, antialias: !software, powerPreference: 'high-performance' } as const;
+    const context = (canvas as OffscreenCanvas).getContext('webgl2', asked) ?? undefined;
+    this.renderer = new WebGLRenderer({ canvas, context });
     this.paper = new PaperScene(simple);
     // The simple look mixes colours as they are shown.
     if (simple) this.renderer.outputColorSpace = LinearSRGBColorSpace;
@@ -177,7 +180,7 @@ export class Film {
     this.renderer.setRenderTarget(null);
     views.forEach((view, i) => {
       this.placeAt(i);
-      this.draw(view, null);
+      this.draw(view, this.places[i].height, null);
     });
     this.hand();
     return this.wanted > 1;
@@ -195,7 +198,7 @@ export class Film {
       mean.setSize(this.look.width, this.look.height);
       for (let k = this.laid; k < to; k += 1) {
         renderer.setRenderTarget(this.look);
-        this.draw(view, k);
+        this.draw(view, height, k);
         renderer.autoClear = false;
         renderer.setRenderTarget(mean);
         (this.lay.material as MeshBasicMaterial).opacity = 1 / (k + 1);
@@ -272,7 +275,7 @@ export class Film {
   }
 
   /** One view as it is, or as one of the looks that it is laid together from. */
-  private draw({ scene, samples, row }: View, k: number | null): void {
+  private draw({ scene, samples, row }: View, heightPx: number, k: number | null): void {
     const { camera, renderer, blur } = this;
     const look = k === null ? null : lookOfMany(k, this.wanted);
     const at = look && blur.motion ? row + look.share * openRows(scene, samples, row) : row;
@@ -298,6 +301,7 @@ export class Film {
     const confusionMm = (scene.limits.confusionShare * samples.frameWidthMm) / samples.crop[row];
     const sharp = depthOfField(opticalMm, scene.shot.fNumber, confusionMm, planeM);
     focusTone.value.set(blur.tone ? 1 : 0, sharp.nearM, Math.min(1e6, sharp.farM));
+    this.paper.lookFrom(camera, heightPx);
     renderer.render(this.paper.scene, camera);
   }
 }

@@ -57,6 +57,9 @@ const COARSEST = 0.3;
 /** By so much coarser, and finer again where there is room. */
 const COARSER = 0.8;
 const FINER = 1.06;
+/** It is drawn in steps of as much: another size costs about a picture. */
+const stepOf = (scale: number): number =>
+  Math.max(COARSEST, COARSER ** Math.ceil(Math.log(scale) / Math.log(COARSER) - 1e-9));
 /** What comes sooner than this after the frame before is one of many, ms. */
 const HURRY_MS = 250;
 
@@ -110,7 +113,7 @@ export class PictureDesk {
     const film = this.filmFor(papers);
     film.setLook(message.dim, message.tint);
     const moving = message.playing || hurried;
-    const more = film.show(views, papers, message.blur, message.playing, moving ? this.finest : 1, hurried);
+    const more = film.show(views, papers, message.blur, message.playing, moving ? stepOf(this.finest) : 1, hurried);
     await film.drawn();
     this.lastMs = performance.now();
     const tookMs = this.lastMs - from;

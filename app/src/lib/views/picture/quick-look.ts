@@ -1,7 +1,5 @@
 import { Color, ShaderMaterial, Vector3 } from 'three';
-import type { PieceKind } from '@gentle-arc/core/model';
-import { GROUND_PAINT, LIGHT, paintOf } from './scene-look';
-import { isSkin, SKIN } from './surfaces';
+import { GROUND_PAINT, LIGHT } from './scene-look';
 
 /**
  * The look of a frame that is drawn in a hurry without a graphics processor, where sun and sky are all the light there
@@ -53,26 +51,21 @@ vec3 shown(vec3 colour) {
 }
 `;
 
-const VERTEX = /* glsl */ `
+const vertex = (paint: string) => /* glsl */ `
 uniform vec3 sunFrom;
 uniform vec3 sunLight;
 uniform vec3 skyLight;
 uniform vec3 soilLight;
 uniform vec3 aboveLight;
-uniform vec3 paint;
-uniform float skinned;
 varying vec3 lit;
 varying vec2 onGrain;
-varying float deepM;
 void main() {
   vec3 facing = normalize(mat3(modelMatrix) * normal);
   vec3 fallen = mix(soilLight, skyLight, 0.5 + 0.5 * facing.y) + sunLight * max(0.0, dot(facing, sunFrom))
     + aboveLight * max(0.0, facing.y);
-  lit = fallen * mix(paint * color, ${SKIN}, skinned * ${isSkin('color.r')});
+  lit = fallen * ${paint};
   onGrain = position.xy + position.z * vec2(0.7, 0.3);
-  vec4 seen = modelViewMatrix * vec4(position, 1.0);
-  deepM = -seen.z;
-  gl_Position = projectionMatrix * seen;
+  gl_Position = projectionMatrix * (modelViewMatrix * vec4(position, 1.0));
 }
 `;
 
@@ -82,48 +75,56 @@ void main() {
  */
 const PATCHES = /* glsl */ `
 vec4 waves(vec4 at) {
-  vec4 up = 2.0 * abs(fract(at) - 0.5);
-  return up * up * (3.0 - 2.0 * up);
+  vec4 off = fract(at) - 0.5;
+  vec4 up = 1.0 - 4.0 * off * off;
+  return up * up;
 }
-float patches(vec2 at, float deepM) {
-  vec4 broad = waves(at.x * vec4(0.49, -0.31, 0.83, 0.17) + at.y * vec4(0.27, 0.61, -0.43, 0.97));
-  vec4 fine = waves(at.x * vec4(3.1, -2.3, 4.7, 1.3) + at.y * vec4(1.7, 3.7, -2.9, 5.3));
-  float away = deepM * deepM;
-  return 1.0 + (broad.x * broad.y + broad.z * broad.w - 0.5) * 0.3 / (1.0 + 0.0006 * away)
-    + (fine.x * fine.y + fine.z * fine.w - 0.5) * 0.34 / (1.0 + 0.02 * away);
+float crossing(vec4 wave) { return wave.x * wave.y + wave.z * wave.w - 0.57; }
+float broad(vec2 at) {
+  return 0.3 * crossing(waves(at.x * vec4(0.49, -0.31, 0.83, 0.17) + at.y * vec4(0.27, 0.61, -0.43, 0.97)));
+}
+float fine(vec2 at) {
+  return 0.34 * crossing(waves(at.x * vec4(3.1, -2.3, 4.7, 1.3) + at.y * vec4(1.7, 3.7, -2.9, 5.3)));
 }
 `;
 
-const FRAGMENT = /* glsl */ `
+const PICTURE = /* glsl */ `
 uniform vec3 haze;
 varying vec3 lit;
 varying vec2 onGrain;
-varying float deepM;
 ${PATCHES}
 ${SHOWN_QUICKLY}
+`;
+
+/** Nearer than this there is no haze, and farther no fine grain, m: no pixel pays for both. */
+export const NEAR_M = LIGHT.hazeFromM;
+
+// What a pixel has of depth for nothing is one over it.
+const NEAR = /* glsl */ `${PICTURE}
 void main() {
-  vec3 colour = lit * patches(onGrain, deepM);
-  float far = smoothstep(${LIGHT.hazeFromM.toFixed(1)}, ${LIGHT.hazeToM.toFixed(1)}, deepM);
-  gl_FragColor = vec4(shown(mix(colour, haze, far)), 1.0);
+  float close = gl_FragCoord.w * gl_FragCoord.w;
+  float patches = 1.0 + broad(onGrain) * min(1.0, 1000.0 * close) + fine(onGrain) * min(1.0, 40.0 * close);
+  gl_FragColor = vec4(shown(lit * patches), 1.0);
+}
+`;
+const FAR = /* glsl */ `${PICTURE}
+void main() {
+  float close = gl_FragCoord.w * gl_FragCoord.w;
+  float away = smoothstep(${LIGHT.hazeFromM.toFixed(1)}, ${LIGHT.hazeToM.toFixed(1)}, 1.0 / gl_FragCoord.w);
+  vec3 colour = lit * (1.0 + broad(onGrain) * min(1.0, 1000.0 * close));
+  gl_FragColor = vec4(shown(mix(colour, haze, away)), 1.0);
 }
 `;
 
-const made = (paint: string, skinned: boolean) =>
-  new ShaderMaterial({
-    vertexShader: VERTEX,
-    fragmentShader: FRAGMENT,
-    vertexColors: true,
-    uniforms: { ...light, paint: { value: new Color(paint) }, skinned: { value: skinned ? 1 : 0 } },
-  });
+const painted = (paint: string) => {
+  const made = (fragmentShader: string) =>
+    new ShaderMaterial({ vertexShader: vertex(paint), fragmentShader, vertexColors: true, uniforms: light });
+  return { near: made(NEAR), far: made(FAR) };
+};
 
-const materials = new Map<string, ShaderMaterial>();
+/** What pieces are drawn with in such a frame, near and far: their paint is on their corners. */
+export const quickPiece = painted('color');
 
-/** What a piece is drawn with in such a frame. */
-export function quickMaterialOf(kind: PieceKind, isSubject: boolean): ShaderMaterial {
-  const key = `${kind} ${isSubject}`;
-  const known = materials.get(key) ?? made(paintOf(kind, isSubject).colour, kind === 'figure');
-  materials.set(key, known);
-  return known;
-}
-
-export const quickGround = made(GROUND_PAINT.colour, false);
+const { r, g, b } = new Color(GROUND_PAINT.colour);
+/** What the ground is drawn with: its corners have one tone. */
+export const quickGround = painted(`vec3(${r}, ${g}, ${b})`);

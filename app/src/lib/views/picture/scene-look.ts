@@ -68,16 +68,16 @@ const STILL = 'still';
 
 /**
  * The solid of a piece as a geometry, or of who goes as it is caught in a step or a turn of wheels; made once for each
- * state of a piece.
+ * state of a piece. `coarse`: as is enough from afar.
  */
-export function geometryOf(piece: Piece, going?: Going): BufferGeometry {
+export function geometryOf(piece: Piece, going?: Going, coarse = false): BufferGeometry {
   const states = geometries.get(piece) ?? new Map<string, BufferGeometry>();
   geometries.set(piece, states);
   const caught = going && caughtIn(going, piece.kind === 'figure' || piece.kind === 'dog');
-  const key = caught ? JSON.stringify(caught) : STILL;
+  const key = `${caught ? JSON.stringify(caught) : STILL} ${coarse}`;
   const known = states.get(key);
   if (known) return known;
-  const solid = solidOf(piece, caught);
+  const solid = solidOf(piece, caught, coarse);
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(solid.positions, 3));
   geometry.setAttribute('normal', new BufferAttribute(solid.normals, 3));

@@ -54,9 +54,12 @@ function grainSheet(): DataTexture {
 }
 export const grain = { value: grainSheet() };
 
-/** Faces and hands are lighter than cloth by a known tone, in GLSL: their colour, and whether a tone is theirs (1 or 0). */
-export const SKIN = 'vec3(0.46, 0.24, 0.14)';
-export const isSkin = (tone: string) => `(step(1.44, ${tone}) * step(${tone}, 1.56))`;
+/** Faces and hands are lighter than cloth by a known tone: their colour, and whether a tone is theirs; in GLSL 1 or 0. */
+export const SKIN_COLOUR = [0.46, 0.24, 0.14];
+const SKIN = `vec3(${SKIN_COLOUR.join(', ')})`;
+const SKIN_TONES = [1.44, 1.56];
+export const isSkinTone = (tone: number) => tone >= SKIN_TONES[0] && tone <= SKIN_TONES[1];
+const isSkin = (tone: string) => `(step(${SKIN_TONES[0]}, ${tone}) * step(${tone}, ${SKIN_TONES[1]}))`;
 
 export const SURFACE_FUNCTIONS = /* glsl */ `
 uniform sampler2D grain;
