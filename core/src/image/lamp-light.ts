@@ -7,6 +7,9 @@ import { visibleShare } from './visible-share';
 
 const RAD = Math.PI / 180;
 
+/** About what a clear night without a moon has, lux (from memory): less is no light. */
+const DARK_LUX = 0.001;
+
 /** What one lamp does over a shot. */
 export interface LampLight {
   lamp: Lamp;
@@ -65,11 +68,9 @@ function lightOf(scene: Scene, samples: Samples, thing: Thing, lamp: Lamp): Lamp
     yM[row] = spot[1] + dy * out;
     zM[row] = spot[2] + dz * out;
   }
+  const toldOf = { lamp, azimuthDeg, altitudeDeg };
+  // Most lamps of a shoot are far from most of its shots, or turned away: what is not lit need not be looked for.
+  if (lux.every((value) => value < DARK_LUX)) return { ...toldOf, lux: new Float64Array(count) };
   const seen = visibleShare(scene, { ...samples, xM, yM, zM });
-  return {
-    lamp,
-    lux: lux.map((value, row) => value * (Number.isNaN(seen[row]) ? 1 : seen[row])),
-    azimuthDeg,
-    altitudeDeg,
-  };
+  return { ...toldOf, lux: lux.map((value, row) => value * (Number.isNaN(seen[row]) ? 1 : seen[row])) };
 }

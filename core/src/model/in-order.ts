@@ -72,8 +72,11 @@ function shellInOrder(shoot: Shoot): boolean {
   });
 }
 
-/** Every problem of a shoot, in sentences that name the field; empty when it can be kept. */
-export function problemsIn(shoot: Shoot): Problem[] {
+/**
+ * Every problem of a shoot, in sentences that name the field; empty when it can be kept. `before`: one in order that it
+ * was made from, of which what is the same object is not looked at again.
+ */
+export function problemsIn(shoot: Shoot, before: Shoot | null = null): Problem[] {
   if (!shellInOrder(shoot)) {
     const shell = ShellSchema.safeParse(shoot);
     if (!shell.success) return problemsOf(shell.error, shoot);
@@ -90,9 +93,9 @@ export function problemsIn(shoot: Shoot): Problem[] {
       inOrder.add(row);
     }
   const found: Problem[] = [];
-  checkReferences(shoot, (path, message) =>
-    found.push({ path: pathText(path), sentence: `${pathText(path)} ${message}.` }),
-  );
+  const refuse = (path: (string | number)[], message: string) =>
+    found.push({ path: pathText(path), sentence: `${pathText(path)} ${message}.` });
+  checkReferences(shoot, refuse, before);
   return found;
 }
 

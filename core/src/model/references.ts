@@ -13,9 +13,17 @@ const LARGE_IN_LOG = [
   ['clip', 120, 'clips'],
 ] as const;
 
-/** Tells everything of a shoot that names what is not there, or is told twice, by its path and why. */
-export function checkReferences(shoot: Shoot, refuse: (path: Path, message: string) => void): void {
+/**
+ * Tells everything of a shoot that names what is not there, or is told twice, by its path and why. `before`: one in
+ * which nothing was; with the same site and kit, what it has of shots need not be looked at again.
+ */
+export function checkReferences(
+  shoot: Shoot,
+  refuse: (path: Path, message: string) => void,
+  before: Shoot | null = null,
+): void {
   const { kit, site } = shoot;
+  const sound = before?.site === site && before.kit === kit ? new Set(before.shots) : null;
   const uniqueIds = (rows: readonly { id: string }[], path: Path): Set<string> => {
     const seen = new Set<string>();
     rows.forEach(({ id }, i) => {
@@ -65,28 +73,30 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
   const known = (ids: Set<string>, id: string, path: Path, where: string) => {
     if (!ids.has(id)) refuse(path, `names "${clipped(id)}", which is not in ${where}; choose one that is`);
   };
-  kit.parts.forEach(({ of }, i) => {
-    if (of !== null && ![cameras, lenses, filters].some((ids) => ids.has(of)))
-      refuse(
-        ['kit', 'parts', i, 'of'],
-        `names "${clipped(of)}", which is no camera, lens or filter of the kit; choose one that is, or null`,
-      );
-  });
-  kit.builds.forEach((build, i) => {
-    const path = ['kit', 'builds', i];
-    known(rigs, build.rigId, [...path, 'rigId'], 'kit.rigs');
-    build.parts.forEach(({ partId }, k) => known(parts, partId, [...path, 'parts', k, 'partId'], 'kit.parts'));
-    uniqueIds(build.ownChecks, [...path, 'ownChecks']);
-  });
+  if (!sound) {
+    kit.parts.forEach(({ of }, i) => {
+      if (of !== null && ![cameras, lenses, filters].some((ids) => ids.has(of)))
+        refuse(
+          ['kit', 'parts', i, 'of'],
+          `names "${clipped(of)}", which is no camera, lens or filter of the kit; choose one that is, or null`,
+        );
+    });
+    kit.builds.forEach((build, i) => {
+      const path = ['kit', 'builds', i];
+      known(rigs, build.rigId, [...path, 'rigId'], 'kit.rigs');
+      build.parts.forEach(({ partId }, k) => known(parts, partId, [...path, 'parts', k, 'partId'], 'kit.parts'));
+      uniqueIds(build.ownChecks, [...path, 'ownChecks']);
+    });
 
-  site.pieces.forEach(({ on, id, ownParts }, i) => {
-    const path = ['site', 'pieces', i];
-    uniqueIds(ownParts, [...path, 'ownParts']);
-    if (on === null) return;
-    known(pieces, on, [...path, 'on'], 'site.pieces');
-    if (standsOnItself(site.pieces, id))
-      refuse([...path, 'on'], 'stands on itself in the end; put one of them on the ground');
-  });
+    site.pieces.forEach(({ on, id, ownParts }, i) => {
+      const path = ['site', 'pieces', i];
+      uniqueIds(ownParts, [...path, 'ownParts']);
+      if (on === null) return;
+      known(pieces, on, [...path, 'on'], 'site.pieces');
+      if (standsOnItself(site.pieces, id))
+        refuse([...path, 'on'], 'stands on itself in the end; put one of them on the ground');
+    });
+  }
 
   const checkWay = (way: Way, path: Path) => {
     known(cameras, way.cameraId, [...path, 'cameraId'], 'kit.cameras');
@@ -131,6 +141,7 @@ export function checkReferences(shoot: Shoot, refuse: (path: Path, message: stri
     });
   };
   shoot.shots.forEach((shot, i) => {
+    if (sound?.has(shot)) return;
     checkWay(shot, ['shots', i]);
     if (shot.other) checkWay(shot.other, ['shots', i, 'other']);
   });

@@ -317,7 +317,16 @@
     flex-direction: column;
     gap: 0.4rem;
   }
+  /* Each is painted by itself: what is dragged on the plan asks only for what is there to be painted. */
+  .picture {
+    z-index: 2;
+  }
+  .strip,
+  .words {
+    isolation: isolate;
+  }
   .sentence {
+    z-index: 1;
     padding: 0.2rem 0 0.4rem;
     font-size: 1.1rem;
   }

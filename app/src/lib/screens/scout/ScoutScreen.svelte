@@ -307,6 +307,8 @@
     min-height: 0;
     overflow-y: auto;
     padding-right: 0.3rem;
+    /* Painted by themselves, not with what is dragged. */
+    isolation: isolate;
   }
   @media (max-width: 799px) {
     .screen {

@@ -13,6 +13,9 @@ const MOST_STEPS = 300;
 /** Presses of a key that follow each other this closely are one step of undo. */
 const RUN_MS = 1000;
 
+/** So long after its last change a hand that holds something rests, ms. */
+const HAND_RESTS_MS = 250;
+
 /** What another tab did to the shoot that is open here. */
 export type Elsewhere =
   /**
@@ -51,6 +54,7 @@ export class ShootStore {
   /** While a drag or a run of key presses goes on, changes with the same name are one step. */
   private joined: string | null = null;
   private joinedMs = 0;
+  private rest: ReturnType<typeof setTimeout> | undefined;
 
   canUndo = $derived(this.past.length > 0);
   canRedo = $derived(this.future.length > 0);
@@ -70,7 +74,7 @@ export class ShootStore {
    */
   change(next: Shoot, join: string | null = null): boolean {
     if (next === this.shoot) return true;
-    const [problem] = problemsIn(next);
+    const [problem] = problemsIn(next, this.shoot);
     const reason = problem ? saidOf(next, problem) : tooLarge(next, this.shoot);
     if (reason !== null) {
       this.refusal = `This was not changed. ${reason}`;
@@ -81,7 +85,7 @@ export class ShootStore {
     const nowMs = performance.now();
     if (!this.held && nowMs - this.joinedMs > RUN_MS) this.joined = null;
     this.joinedMs = nowMs;
-    if (this.pointed && join !== null && join === this.joined) this.rushing = true;
+    if (this.pointed && join !== null && join === this.joined) this.rush();
     if (join === null || join !== this.joined) this.past = [...this.past.slice(1 - MOST_STEPS), this.shoot];
     this.joined = join;
     // One list as long as nothing changes in it: it is not written again with every save of a drag.
@@ -95,6 +99,13 @@ export class ShootStore {
       { ...this.shoot, shots: this.shoot.shots.map((shot) => (shot.id === id ? edit(shot) : shot)) },
       join && `${id}.${join}`,
     );
+  }
+
+  /** There is a rush for as long as one change follows the other: a hand that rests wants to read. */
+  private rush(): void {
+    this.rushing = true;
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => (this.rushing = false), HAND_RESTS_MS);
   }
 
   /** Ends a run of joined changes: the next one is a step of its own. */

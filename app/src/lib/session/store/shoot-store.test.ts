@@ -96,6 +96,22 @@ describe('the open shoot', () => {
     store.hold(false);
     expect(store.rushing).toBe(false);
   });
+  it('a hand that rests while it holds something is in no rush until it goes on', () => {
+    vi.useFakeTimers();
+    store.hold(true);
+    store.change(open('a'), 'drag');
+    store.change(open('b'), 'drag');
+    vi.advanceTimersByTime(200);
+    store.change(open('c'), 'drag');
+    vi.advanceTimersByTime(200);
+    expect(store.rushing).toBe(true);
+    vi.advanceTimersByTime(100);
+    expect(store.rushing).toBe(false);
+    store.change(open('d'), 'drag');
+    expect(store.rushing).toBe(true);
+    store.hold(false);
+    vi.useRealTimers();
+  });
   it('changes of two shots under one name are two steps', () => {
     store.change({ ...store.shoot, shots: [...store.shoot.shots, { ...store.shoot.shots[0], id: 'two' }] });
     store.changeShot('one', (shot) => ({ ...shot, note: 'x' }), 'note');

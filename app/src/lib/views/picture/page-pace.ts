@@ -1,35 +1,39 @@
 /** A page shows sixty frames a second where it can. */
 const FRAME_MS = 1000 / 60;
-/** It waits for the processor when its frames come so many times as far apart, one with another. */
-const LATE = 1.12;
+/** It waits for the processor when its frames come so many times as far apart, on the whole. */
+const LATE = 1.15;
+/** What the last frame counts in that: about half a second is looked back on. */
+const LAST = 1 / 24;
 
 /** Watches how often the page gets to show a frame while something else goes on. */
 export class PagePace {
   private frame = 0;
-  private frames = 0;
-  private fromMs = 0;
-  private lastMs = 0;
-  /** The least that frames of this page came apart, ms: some screens are slower than others. */
+  private lastMs: number | null = null;
+  /** How far apart frames have come lately, ms; null: none came yet. */
+  private apartMs: number | null = null;
+  /** The least of that: some screens are slower than others. */
   private quickestMs = Infinity;
 
   begin(): void {
-    this.frames = 0;
-    this.fromMs = 0;
+    this.lastMs = null;
     const next = (nowMs: number) => {
-      if (this.fromMs === 0) this.fromMs = nowMs;
-      else this.frames += 1;
+      if (this.lastMs !== null) {
+        const gapMs = nowMs - this.lastMs;
+        this.apartMs = (this.apartMs ?? gapMs) + LAST * (gapMs - (this.apartMs ?? gapMs));
+      }
       this.lastMs = nowMs;
       this.frame = requestAnimationFrame(next);
     };
     this.frame = requestAnimationFrame(next);
   }
 
-  /** Whether frames came late since it began; not where there were too few to tell. */
+  /** Whether frames have come late; then it begins anew, for that will be changed. Not where too few came to tell. */
   end(): boolean {
     cancelAnimationFrame(this.frame);
-    if (this.frames < 2) return false;
-    const apartMs = (this.lastMs - this.fromMs) / this.frames;
-    this.quickestMs = Math.max(FRAME_MS, Math.min(this.quickestMs, apartMs));
-    return apartMs > LATE * this.quickestMs;
+    if (this.apartMs === null) return false;
+    this.quickestMs = Math.max(FRAME_MS, Math.min(this.quickestMs, this.apartMs));
+    if (this.apartMs <= LATE * this.quickestMs) return false;
+    this.apartMs = this.quickestMs;
+    return true;
   }
 }

@@ -51,7 +51,8 @@ vec3 shown(vec3 colour) {
 }
 `;
 
-const vertex = (paint: string) => /* glsl */ `
+/** `given`: how the light at a corner is handed on. */
+const vertex = (paint: string, given: string) => /* glsl */ `
 uniform vec3 sunFrom;
 uniform vec3 sunLight;
 uniform vec3 skyLight;
@@ -59,67 +60,57 @@ uniform vec3 soilLight;
 uniform vec3 aboveLight;
 varying vec3 lit;
 varying vec2 onGrain;
+${SHOWN_QUICKLY}
 void main() {
   vec3 facing = normalize(mat3(modelMatrix) * normal);
   vec3 fallen = mix(soilLight, skyLight, 0.5 + 0.5 * facing.y) + sunLight * max(0.0, dot(facing, sunFrom))
     + aboveLight * max(0.0, facing.y);
-  lit = fallen * ${paint};
+  lit = ${given}(fallen * ${paint});
   onGrain = position.xy + position.z * vec2(0.7, 0.3);
   gl_Position = projectionMatrix * (modelViewMatrix * vec4(position, 1.0));
 }
 `;
 
+/** Nearer than this there is no haze, and farther no grain, m: no pixel pays for both. */
+export const NEAR_M = LIGHT.hazeFromM;
+
 /**
- * Patches of light and dark about one, as grain has them, from waves that cross each other: looking a pattern up in a
- * sheet costs half of a frame without a graphics processor. What is smaller than a pixel or two is left out with depth.
+ * Light and dark about one, as grain has them, from waves that cross each other: looking a pattern up in a sheet costs
+ * half of a frame without a graphics processor. What is smaller than a pixel or two is left out with depth. A face has
+ * one light all over, so that it is made a colour of the screen at its corners.
  */
-const PATCHES = /* glsl */ `
+const NEAR = /* glsl */ `
+varying vec3 lit;
+varying vec2 onGrain;
 vec4 waves(vec4 at) {
   vec4 off = fract(at) - 0.5;
   vec4 up = 1.0 - 4.0 * off * off;
-  return up * up;
+  return up * up - 0.53;
 }
-float crossing(vec4 wave) { return wave.x * wave.y + wave.z * wave.w - 0.57; }
-float broad(vec2 at) {
-  return 0.3 * crossing(waves(at.x * vec4(0.49, -0.31, 0.83, 0.17) + at.y * vec4(0.27, 0.61, -0.43, 0.97)));
-}
-float fine(vec2 at) {
-  return 0.34 * crossing(waves(at.x * vec4(3.1, -2.3, 4.7, 1.3) + at.y * vec4(1.7, 3.7, -2.9, 5.3)));
+void main() {
+  vec4 wave = waves(onGrain.x * vec4(1.3, -0.55, 3.9, -2.3) + onGrain.y * vec4(0.5, 1.1, -1.3, 4.7));
+  // What a pixel has of depth for nothing is one over it.
+  float close = gl_FragCoord.w * gl_FragCoord.w;
+  float broad = 0.09 * (wave.x + wave.y) * clamp(600.0 * (close - ${(1 / NEAR_M ** 2).toFixed(6)}), 0.0, 1.0);
+  float fine = wave.z * (0.2 * wave.w + 0.1 * wave.y) * min(1.0, 25.0 * close);
+  gl_FragColor = vec4(lit * (1.0 + broad + fine), 1.0);
 }
 `;
 
-const PICTURE = /* glsl */ `
+const FAR = /* glsl */ `
 uniform vec3 haze;
 varying vec3 lit;
-varying vec2 onGrain;
-${PATCHES}
 ${SHOWN_QUICKLY}
-`;
-
-/** Nearer than this there is no haze, and farther no fine grain, m: no pixel pays for both. */
-export const NEAR_M = LIGHT.hazeFromM;
-
-// What a pixel has of depth for nothing is one over it.
-const NEAR = /* glsl */ `${PICTURE}
 void main() {
-  float close = gl_FragCoord.w * gl_FragCoord.w;
-  float patches = 1.0 + broad(onGrain) * min(1.0, 1000.0 * close) + fine(onGrain) * min(1.0, 40.0 * close);
-  gl_FragColor = vec4(shown(lit * patches), 1.0);
-}
-`;
-const FAR = /* glsl */ `${PICTURE}
-void main() {
-  float close = gl_FragCoord.w * gl_FragCoord.w;
   float away = smoothstep(${LIGHT.hazeFromM.toFixed(1)}, ${LIGHT.hazeToM.toFixed(1)}, 1.0 / gl_FragCoord.w);
-  vec3 colour = lit * (1.0 + broad(onGrain) * min(1.0, 1000.0 * close));
-  gl_FragColor = vec4(shown(mix(colour, haze, away)), 1.0);
+  gl_FragColor = vec4(shown(mix(lit, haze, away)), 1.0);
 }
 `;
 
 const painted = (paint: string) => {
-  const made = (fragmentShader: string) =>
-    new ShaderMaterial({ vertexShader: vertex(paint), fragmentShader, vertexColors: true, uniforms: light });
-  return { near: made(NEAR), far: made(FAR) };
+  const made = (vertexShader: string, fragmentShader: string) =>
+    new ShaderMaterial({ vertexShader, fragmentShader, vertexColors: true, uniforms: light });
+  return { near: made(vertex(paint, 'shown'), NEAR), far: made(vertex(paint, ''), FAR) };
 };
 
 /** What pieces are drawn with in such a frame, near and far: their paint is on their corners. */
