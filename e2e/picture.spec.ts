@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './fixtures';
 import { openShot, reading } from './helpers';
 
@@ -63,4 +64,47 @@ test('where sheets cannot be given away the page draws the picture itself', asyn
       return seen.size;
     });
   await expect.poll(colours).toBeGreaterThan(50);
+});
+
+/** What a part of the page looks like: the mean colour of each cell of a grid over it. */
+async function cellsOf(page: Page, part: Locator): Promise<number[][]> {
+  const png = (await part.screenshot()).toString('base64');
+  return page.evaluate(async (data) => {
+    const bytes = Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0));
+    const bitmap = await createImageBitmap(new Blob([bytes]));
+    // A small sheet takes the mean of what it covers.
+    const sheet = new OffscreenCanvas(16, 9);
+    const context = sheet.getContext('2d');
+    if (!context) return [];
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(bitmap, 0, 0, 16, 9);
+    const { data: rgba } = context.getImageData(0, 0, 16, 9);
+    return Array.from({ length: 16 * 9 }, (_, i) => [...rgba.slice(4 * i, 4 * i + 3)]);
+  }, png);
+}
+
+test('a picture that is drawn in a hurry looks like the one at rest, but for shadows and surfaces', async ({
+  page,
+}) => {
+  await openShot(page, 'shot-sorting');
+  const canvas = page.locator('figure canvas');
+  const end = page.getByRole('button', { name: 'Path end', exact: true });
+  const box = await end.boundingBox();
+  if (!box) throw new Error('The end of the path is not on the plan.');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  // Held, and never still for as long as a picture needs to be drawn as it should be.
+  for (let i = 0; i < 12; i += 1) await page.mouse.move(x + 12 + (i % 2), y);
+  const hurried = await cellsOf(page, canvas);
+  await page.mouse.move(x + 12, y);
+  await page.waitForTimeout(2500);
+  const resting = await cellsOf(page, canvas);
+  await page.mouse.up();
+  const apart = hurried.map((cell, i) => Math.max(...cell.map((value, k) => Math.abs(value - resting[i][k]))));
+  const mean = apart.reduce((a, b) => a + b, 0) / apart.length;
+  // The same places have the same colours, and there are shadows at rest.
+  expect(mean).toBeLessThan(12);
+  expect(Math.max(...apart)).toBeLessThan(110);
+  expect(mean).toBeGreaterThan(0.3);
 });

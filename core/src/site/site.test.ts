@@ -41,6 +41,27 @@ describe('solids', () => {
       area.forEach((value) => expect(Math.abs(value)).toBeLessThan(1e-3));
     },
   );
+  it.each(KINDS)('%s seen from afar has no more faces, and about the size that it is', (kind) => {
+    const piece = newPiece(kind, 'p', 'P', 0, 0, 0);
+    const sizes = (coarse: boolean) => {
+      const { positions } = solidOf(piece, undefined, coarse);
+      const span = (axis: number) => {
+        const values = positions.filter((_, i) => i % 3 === axis);
+        return Math.max(...values) - Math.min(...values);
+      };
+      return { faces: positions.length / 9, spans: [span(0), span(1), span(2)] };
+    };
+    const [fine, coarse] = [sizes(false), sizes(true)];
+    expect(coarse.faces).toBeLessThanOrEqual(fine.faces);
+    coarse.spans.forEach((span, axis) => {
+      expect(span / fine.spans[axis]).toBeGreaterThan(0.85);
+      expect(span / fine.spans[axis]).toBeLessThan(1.1);
+    });
+  });
+  it('somebody seen from afar has less than half of the faces', () => {
+    const person = newPiece('figure', 'p', 'P', 0, 0, 0);
+    expect(solidOf(person, undefined, true).positions.length).toBeLessThan(0.5 * solidOf(person).positions.length);
+  });
   it('a wall’s opening takes its volume out', () => {
     const wall = newPiece('wall', 'w', 'W', 0, 0, 0);
     const volume = (piece: typeof wall) => {

@@ -215,13 +215,22 @@ export class Film {
     return this.laid < this.wanted;
   }
 
-  /** Makes what a hurried frame is drawn with: for when nobody waits for a picture. */
+  /**
+   * Draws a hurried frame that nobody sees, for when nobody waits for a picture: what draws it is made with its first
+   * use, and that takes as long as several pictures.
+   */
   getReady(): void {
-    if (this.ready || !this.options.software || this.options.simple) return;
+    const [mean] = this.means;
+    if (this.ready || !mean || !this.options.software || this.options.simple) return;
     this.ready = true;
     this.paper.hurry({ toned: false, blurred: false });
     this.renderer.compile(this.paper.scene, this.camera);
+    this.renderer.setRenderTarget(null);
+    this.placeAt(0);
+    this.draw(this.views[0], this.places[0].height, null);
     this.paper.hurry(null);
+    this.printed.map = mean.texture;
+    this.print.render(this.renderer);
   }
 
   /** Resolves when everything that was asked of the graphics is drawn: only then is known what a frame costs. */

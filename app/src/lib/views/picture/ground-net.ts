@@ -7,7 +7,7 @@ const BOTH_WAYS_M = [...LINES_M.toReversed().map((at) => -at), ...LINES_M];
 /**
  * Level ground, 3 km across, in a net that goes with the camera, its tiles small where it stands: drawn as two
  * triangles, what is painted on it is found to some centimetres only, and swims by pixels from frame to frame. Few
- * tiles: without a graphics processor each triangle that is seen costs as much as a thousand pixels of its inside.
+ * tiles: without a graphics processor each triangle that is seen costs as much as a hundred pixels.
  */
 export class GroundNet {
   readonly geometry = new BufferGeometry();

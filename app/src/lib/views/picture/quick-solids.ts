@@ -6,7 +6,7 @@ import { isSkinTone, SKIN_COLOUR } from './surfaces';
 
 const RAD = Math.PI / 180;
 
-/** What is drawn of something in a hurry: its solid with its paint on its corners, finely, or coarsely from afar. */
+/** What is drawn of something in a hurry: its solid with its paint on its corners, finely, and coarsely from afar. */
 export interface QuickSolid {
   fine: BufferGeometry;
   coarse: BufferGeometry;
@@ -30,35 +30,40 @@ function paintedQuickly(solid: BufferGeometry, piece: Piece, isSubject: boolean)
   return made;
 }
 
-const of = (piece: Piece, isSubject: boolean, going?: Going): QuickSolid => ({
-  fine: paintedQuickly(geometryOf(piece, going), piece, isSubject),
-  coarse: paintedQuickly(geometryOf(piece, going, true), piece, isSubject),
-});
+/** Made once for each look of a thing: as the subject and not. */
+class Once<Of extends object, Made> {
+  private readonly made = new WeakMap<Of, [Made?, Made?]>();
 
-/** Made once for each look of a piece. */
-class Once<Of extends object> {
-  private readonly made = new WeakMap<Of, [QuickSolid?, QuickSolid?]>();
-
-  get(key: Of, isSubject: boolean, make: () => QuickSolid): QuickSolid {
+  get(key: Of, isSubject: boolean, make: () => Made): Made {
     const looks = this.made.get(key) ?? [];
     this.made.set(key, looks);
     return (looks[Number(isSubject)] ??= make());
   }
 }
-const still = new Once<Piece>();
-const caught = new Once<BufferGeometry>();
+const still = new Once<Piece, QuickSolid>();
+const caught = new Once<BufferGeometry, BufferGeometry>();
 
 /** Of what stands still, where it stands on the site. */
 export const standingQuickly = (piece: Piece, isSubject: boolean): QuickSolid =>
   still.get(piece, isSubject, () => {
     const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
-    const { fine, coarse } = of(piece, isSubject);
-    return { fine: fine.clone().applyMatrix4(placed), coarse: coarse.clone().applyMatrix4(placed) };
+    const made = (coarse: boolean) =>
+      paintedQuickly(geometryOf(piece, undefined, coarse), piece, isSubject)
+        .clone()
+        .applyMatrix4(placed);
+    return { fine: made(false), coarse: made(true) };
   });
 
 /** Of who goes, as caught in a step or a turn of wheels, about its own middle. */
-export const goingQuickly = (piece: Piece, isSubject: boolean, going?: Going): QuickSolid =>
-  caught.get(geometryOf(piece, going), isSubject, () => of(piece, isSubject, going));
+export function goingQuickly(
+  piece: Piece,
+  isSubject: boolean,
+  going: Going | undefined,
+  coarse: boolean,
+): BufferGeometry {
+  const solid = geometryOf(piece, going, coarse);
+  return caught.get(solid, isSubject, () => paintedQuickly(solid, piece, isSubject));
+}
 
 /** A solid is drawn finely where the ball about it is wider than so many pixels of the picture, from middle to rim. */
 const FINE_FROM_PX = 180;

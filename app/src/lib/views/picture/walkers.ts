@@ -6,7 +6,7 @@ import { contactOf } from './contact';
 import { type Looks, looksOf, type Pace, SIMPLE } from './looks';
 import type { PlacedSolids } from './placed-solids';
 import { NEAR_M, quickPiece } from './quick-look';
-import { ballOf, goingQuickly, isSmall, pixelsOfMetre } from './quick-solids';
+import { goingQuickly, isSmall, pixelsOfMetre } from './quick-solids';
 
 /** Half of what who goes stands on, beside its size. */
 const WALKER_FOOT = 0.2;
@@ -88,12 +88,14 @@ export class Walkers {
         mesh.geometry = this.solids.caught(thing.piece, isSubject, going);
         continue;
       }
-      const { fine, coarse } = goingQuickly(thing.piece, isSubject, going);
+      const { piece } = thing;
       // The site has z up; three.js has y up and south towards the viewer.
       const [x, y, z] = [mesh.matrix.elements[12], mesh.matrix.elements[14], -mesh.matrix.elements[13]];
       const awayM = Math.hypot(camera.position.x - x, camera.position.y - y, camera.position.z - z);
+      const radiusM = Math.hypot(piece.heightM, piece.lengthM, piece.depthM) / 2;
+      const coarse = isSmall(radiusM, awayM, pixelsOfMetre(camera, heightPx));
       mesh.material = awayM < NEAR_M ? quickPiece.near : quickPiece.far;
-      mesh.geometry = isSmall(ballOf(fine).radius, awayM, pixelsOfMetre(camera, heightPx)) ? coarse : fine;
+      mesh.geometry = goingQuickly(piece, isSubject, going, coarse);
     }
   }
 

@@ -5,15 +5,21 @@
   /** The way of the camera, with its speed as spacing. */
   let { samples, view }: { samples: Samples; view: PlanView } = $props();
 
-  /** A long shot is drawn with as many points as can be told apart, its last among them. */
-  const MOST_DRAWN = 3000;
+  /** Points of the line are so far apart, pixels: no curve of a camera is so tight that more can be seen. */
+  const APART_PX = 2;
   // Tenths of a pixel are all that is seen, and soon read.
   const tenth = (px: number) => Math.round(px * 10) / 10;
   const track = $derived.by(() => {
-    const every = Math.ceil(samples.count / MOST_DRAWN);
-    const rows = Array.from({ length: Math.ceil(samples.count / every) }, (_, k) => k * every);
-    const points = [...rows, samples.count - 1];
-    return points.map((i) => `${tenth(view.x(samples.xM[i]))},${tenth(view.y(samples.yM[i]))}`).join(' ');
+    let [x, y] = [Infinity, Infinity];
+    let points = '';
+    const last = samples.count - 1;
+    for (let i = 0; i <= last; i += 1) {
+      const [nextX, nextY] = [view.x(samples.xM[i]), view.y(samples.yM[i])];
+      if (i < last && Math.hypot(nextX - x, nextY - y) < APART_PX) continue;
+      [x, y] = [nextX, nextY];
+      points += `${tenth(x)},${tenth(y)} `;
+    }
+    return points;
   });
 
   /** Ticks at even times, square to the path: close together where the camera is slow; of a long shot so many. */
