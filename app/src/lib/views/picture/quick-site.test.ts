@@ -65,11 +65,16 @@ describe('all that stands still, in a hurry', () => {
     const moved = { ...close, yM: 9 };
     site.place(still(moved, beyond));
     expect(site.mesh.geometry).toBe(geometry);
-    const touched = position.updateRanges.reduce((sum, { count }) => sum + count / 3, 0);
-    expect(touched).toBe(corners(close, 'fine') + corners(close, 'coarse'));
+    const touched = () => position.updateRanges.reduce((sum, { count }) => sum + count / 3, 0);
+    const size = (piece: Piece) => corners(piece, 'fine') + corners(piece, 'coarse');
+    expect(touched()).toBe(size(close));
+    // Another that is moved before anything was drawn: both are told.
+    const also = { ...beyond, yM: 25 };
+    site.place(still(moved, also));
+    expect(touched()).toBe(size(close) + size(beyond));
     site.lookFrom(camera(), HEIGHT_PX);
     expect(Math.abs(drawn(site).at(0) - 9)).toBeLessThan(1);
-    site.place(still(moved, beyond, hill));
+    site.place(still(moved, also, hill));
     expect(site.mesh.geometry).not.toBe(geometry);
   });
 });

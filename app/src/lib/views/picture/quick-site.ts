@@ -45,8 +45,6 @@ export class QuickSite {
         ({ fine, coarse }, i) => size(fine) === this.slots[i].fine.count && size(coarse) === this.slots[i].coarse.count,
       );
     if (!alike) this.makeRoom(solids);
-    const { geometry } = this.mesh;
-    for (const name of NAMES) (geometry.getAttribute(name) as BufferAttribute).clearUpdateRanges();
     solids.forEach((solid, i) => {
       const slot = this.slots[i];
       if (slot.solid !== solid || !alike) this.write(slot, solid, alike);
