@@ -1,8 +1,7 @@
-import { BufferAttribute, BufferGeometry, type Color, DoubleSide, Matrix4, Mesh, ShaderMaterial, Vector3 } from 'three';
+import { BufferAttribute, BufferGeometry, type Color, DoubleSide, Mesh, ShaderMaterial, Vector3 } from 'three';
 import type { Piece } from '@gentle-arc/core/model';
 import { panesOf } from '@gentle-arc/core/site';
-
-const RAD = Math.PI / 180;
+import { placeOnSite } from './placed-solids';
 
 /** What is mirrored: the colour of the sky near the ground. */
 const mirrored = { value: new Vector3(0.8, 0.85, 0.9) };
@@ -59,6 +58,5 @@ export function glassOf(piece: Piece): Mesh | null {
       3,
     ),
   );
-  const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
-  return new Mesh(geometry.applyMatrix4(placed), MATERIAL);
+  return new Mesh(geometry.applyMatrix4(placeOnSite(piece)), MATERIAL);
 }

@@ -6,6 +6,10 @@ import { painted } from './simple-look';
 
 const RAD = Math.PI / 180;
 
+/** From a piece's own frame to the site's. */
+export const placeOnSite = ({ headingDeg, xM, yM, zM }: Piece): Matrix4 =>
+  new Matrix4().makeRotationZ(-headingDeg * RAD).setPosition(xM, yM, zM);
+
 /**
  * Pieces as solids, painted for the simple look: kept as long as their piece is, for most shots of a shoot have most of
  * their pieces in common.
@@ -19,8 +23,7 @@ export class PlacedSolids {
   /** What stands still, where it stands. */
   of(piece: Piece, isSubject: boolean): BufferGeometry {
     return this.once(this.standing, piece, isSubject, () => {
-      const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
-      const solid = geometryOf(piece).clone().applyMatrix4(placed);
+      const solid = geometryOf(piece).clone().applyMatrix4(placeOnSite(piece));
       return this.simple ? painted(solid, paintOf(piece.kind, isSubject)) : solid;
     });
   }

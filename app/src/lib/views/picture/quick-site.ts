@@ -77,10 +77,6 @@ export class QuickSite {
     geometry.addGroup(near, n - near, 1);
   }
 
-  dispose(): void {
-    this.mesh.geometry.dispose();
-  }
-
   private makeRoom(solids: readonly QuickSolid[]): void {
     let end = 0;
     const run = (solid: BufferGeometry): Run => {

@@ -1,10 +1,9 @@
-import { BufferAttribute, BufferGeometry, Color, Matrix4, type PerspectiveCamera, type Sphere } from 'three';
+import { BufferAttribute, BufferGeometry, Color, type PerspectiveCamera, type Sphere } from 'three';
 import type { Piece } from '@gentle-arc/core/model';
 import type { Going } from '@gentle-arc/core/site';
+import { placeOnSite } from './placed-solids';
 import { geometryOf, paintOf } from './scene-look';
 import { isSkinTone, SKIN_COLOUR } from './surfaces';
-
-const RAD = Math.PI / 180;
 
 /** What is drawn of something in a hurry: its solid with its paint on its corners, finely, and coarsely from afar. */
 export interface QuickSolid {
@@ -46,7 +45,7 @@ const caught = new Once<BufferGeometry, BufferGeometry>();
 /** Of what stands still, where it stands on the site. */
 export const standingQuickly = (piece: Piece, isSubject: boolean): QuickSolid =>
   still.get(piece, isSubject, () => {
-    const placed = new Matrix4().makeRotationZ(-piece.headingDeg * RAD).setPosition(piece.xM, piece.yM, piece.zM);
+    const placed = placeOnSite(piece);
     const made = (coarse: boolean) =>
       paintedQuickly(geometryOf(piece, undefined, coarse), piece, isSubject)
         .clone()
