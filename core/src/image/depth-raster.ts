@@ -124,17 +124,34 @@ export function depthRasterOf(
       }
       const [x, y, z] = place;
       const middle = z + piece.heightM / 2;
-      const depth = cameras[c + 8] * x + cameras[c + 9] * y + cameras[c + 10] * middle + cameras[c + 11];
-      if (depth < -piece.radiusM) continue;
-      const across = cameras[c] * x + cameras[c + 1] * y + cameras[c + 2] * middle + cameras[c + 3];
-      const up = cameras[c + 4] * x + cameras[c + 5] * y + cameras[c + 6] * middle + cameras[c + 7];
-      // The corner of the frame is the farthest anything can stand from the axis and still be seen.
-      if (Math.hypot(across, up) - depth * reach > piece.radiusM * Math.hypot(scale, reach)) continue;
+      if (!isWithin(cameras, c, x, y, middle, piece.radiusM, scale, reach)) continue;
       throughPiece(cameras, c, piece, x, y, z, through);
       drawPiece(raster, piece.mesh(), through, piece.index, aspect);
     }
     return raster;
   };
+}
+
+/**
+ * Whether any of a ball can be in the picture of camera `c` of `cameras`. `scale`: focal length over the frame's width;
+ * `reach`: from the middle of what is looked at to its corner, in frame widths.
+ */
+export function isWithin(
+  cameras: Float64Array,
+  c: number,
+  x: number,
+  y: number,
+  z: number,
+  radiusM: number,
+  scale: number,
+  reach: number,
+): boolean {
+  const depth = cameras[c + 8] * x + cameras[c + 9] * y + cameras[c + 10] * z + cameras[c + 11];
+  if (depth < -radiusM) return false;
+  const across = cameras[c] * x + cameras[c + 1] * y + cameras[c + 2] * z + cameras[c + 3];
+  const up = cameras[c + 4] * x + cameras[c + 5] * y + cameras[c + 6] * z + cameras[c + 7];
+  // The corner of the frame is the farthest anything can stand from the axis and still be seen.
+  return Math.hypot(across, up) - depth * reach <= radiusM * Math.hypot(scale, reach);
 }
 
 /** The camera for points given in a piece's own frame (across, along, up). */
@@ -157,9 +174,10 @@ function throughPiece(
 }
 
 const MOST_CORNERS = 4;
-/** All corners of a piece before the near plane: across, up, depth. */
+/** All corners of a piece before the near plane: across, up, depth; and as column, line and nearness in the raster. */
 let seen = new Float64Array(3 * 512);
-/** A triangle of them. */
+let shown = new Float64Array(3 * 512);
+/** A triangle that comes through the near plane. */
 const corner = new Float64Array(3 * 3);
 /** What is left of it, as column, line and nearness in the raster. */
 const clipped = new Float64Array(MOST_CORNERS * 3);
@@ -183,48 +201,55 @@ function drawPiece(
     c1 = through[9],
     c2 = through[10],
     c3 = through[11];
-  if (seen.length < corners.length) seen = new Float64Array(corners.length);
+  if (seen.length < corners.length)
+    [seen, shown] = [new Float64Array(corners.length), new Float64Array(corners.length)];
+  let nearest = Infinity;
   for (let i = 0; i < corners.length; i += 3) {
     const x = corners[i];
     const y = corners[i + 1];
     const z = corners[i + 2];
+    const depth = c0 * x + c1 * y + c2 * z + c3;
     seen[i] = a0 * x + a1 * y + a2 * z + a3;
     seen[i + 1] = b0 * x + b1 * y + b2 * z + b3;
-    seen[i + 2] = c0 * x + c1 * y + c2 * z + c3;
+    seen[i + 2] = depth;
+    if (depth < nearest) nearest = depth;
+  }
+  show(raster, seen, shown, corners.length, aspect);
+  if (nearest >= NEAR_PLANE_M) {
+    for (let i = 0; i < triangles.length; i += 3)
+      drawTriangle(raster, shown, 3 * triangles[i], 3 * triangles[i + 1], 3 * triangles[i + 2], index);
+    return;
   }
   for (let i = 0; i < triangles.length; i += 3) {
-    const a = 3 * triangles[i];
-    const b = 3 * triangles[i + 1];
-    const c = 3 * triangles[i + 2];
-    const ax = seen[a],
-      ay = seen[a + 1],
-      az = seen[a + 2];
-    const bx = seen[b],
-      by = seen[b + 1],
-      bz = seen[b + 2];
-    const cx = seen[c],
-      cy = seen[c + 1],
-      cz = seen[c + 2];
-    // Solids are closed: what faces away is covered by what faces here.
-    if (ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx) <= 0) continue;
-    const target = az >= NEAR_PLANE_M && bz >= NEAR_PLANE_M && cz >= NEAR_PLANE_M ? clipped : corner;
-    target[0] = ax;
-    target[1] = ay;
-    target[2] = az;
-    target[3] = bx;
-    target[4] = by;
-    target[5] = bz;
-    target[6] = cx;
-    target[7] = cy;
-    target[8] = cz;
-    const count = target === clipped ? 3 : clipNear();
-    for (let k = 0; k < 3 * count; k += 3) {
-      const nearness = 1 / clipped[k + 2];
-      clipped[k] = (clipped[k] * nearness + 0.5) * raster.frameWidthCells + raster.marginCells;
-      clipped[k + 1] = (0.5 - clipped[k + 1] * nearness * aspect) * raster.frameHeightCells + raster.marginCells;
-      clipped[k + 2] = nearness;
+    const [a, b, c] = [3 * triangles[i], 3 * triangles[i + 1], 3 * triangles[i + 2]];
+    if (seen[a + 2] >= NEAR_PLANE_M && seen[b + 2] >= NEAR_PLANE_M && seen[c + 2] >= NEAR_PLANE_M) {
+      drawTriangle(raster, shown, a, b, c, index);
+      continue;
     }
-    for (let k = 1; k + 1 < count; k += 1) drawTriangle(raster, 0, 3 * k, 3 * k + 3, index);
+    for (let axis = 0; axis < 3; axis += 1) {
+      corner[axis] = seen[a + axis];
+      corner[3 + axis] = seen[b + axis];
+      corner[6 + axis] = seen[c + axis];
+    }
+    const count = clipNear();
+    show(raster, clipped, clipped, 3 * count, aspect);
+    for (let k = 1; k + 1 < count; k += 1) drawTriangle(raster, clipped, 0, 3 * k, 3 * k + 3, index);
+  }
+}
+
+/** Turns `size` numbers, points before the camera (across, up, depth), into column, line and nearness in the raster. */
+function show(
+  { frameWidthCells, frameHeightCells, marginCells }: DepthRaster,
+  from: Float64Array,
+  to: Float64Array,
+  size: number,
+  aspect: number,
+): void {
+  for (let k = 0; k < size; k += 3) {
+    const nearness = 1 / from[k + 2];
+    to[k] = (from[k] * nearness + 0.5) * frameWidthCells + marginCells;
+    to[k + 1] = (0.5 - from[k + 1] * nearness * aspect) * frameHeightCells + marginCells;
+    to[k + 2] = nearness;
   }
 }
 
@@ -251,19 +276,20 @@ function clipNear(): number {
   return count;
 }
 
-/** Fills the cells whose middle a triangle of `clipped` covers; nearness runs evenly over the picture. */
-function drawTriangle(raster: DepthRaster, a: number, b: number, c: number, index: number): void {
+/** Fills the cells whose middle a triangle covers, of `points` as they are shown; nearness runs evenly over the picture. */
+function drawTriangle(raster: DepthRaster, points: Float64Array, a: number, b: number, c: number, index: number): void {
   const { widthCells, heightCells, pieceAt, nearness } = raster;
-  const ax = clipped[a],
-    ay = clipped[a + 1],
-    an = clipped[a + 2];
-  const bx = clipped[b],
-    by = clipped[b + 1],
-    bn = clipped[b + 2];
-  const cx = clipped[c],
-    cy = clipped[c + 1],
-    cn = clipped[c + 2];
+  const ax = points[a],
+    ay = points[a + 1],
+    an = points[a + 2];
+  const bx = points[b],
+    by = points[b + 1],
+    bn = points[b + 2];
+  const cx = points[c],
+    cy = points[c + 1],
+    cn = points[c + 2];
   const area = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+  // Solids are closed: what faces away is covered by what faces here.
   if (area > -1e-12) return;
   const top = Math.max(0, Math.ceil(Math.min(ay, by, cy) - 0.5));
   const bottom = Math.min(heightCells - 1, Math.floor(Math.max(ay, by, cy) - 0.5));

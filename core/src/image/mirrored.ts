@@ -3,7 +3,7 @@ import type { Scene, Thing } from '../scene';
 import type { Samples } from '../motion';
 import { CAMERA_SIZE, type InPicture, project } from '../optics';
 import { groundHeightM, panesOf, toLocal, toSite } from '../site';
-import { type DepthRaster, depthRasterOf } from './depth-raster';
+import { type DepthRaster, depthRasterOf, isWithin } from './depth-raster';
 
 /** A flat side in its piece's own frame, m: which way it faces, how far out it lies, and how far it reaches. */
 interface Side {
@@ -43,11 +43,14 @@ interface Local {
   up: number;
 }
 
-/** Somebody or something seen in a flat side: where on the site, and how steeply it is looked at, degrees from its normal. */
-export interface Reflected {
+interface Spot {
   xM: number;
   yM: number;
   zM: number;
+}
+
+/** Somebody or something seen in a flat side: where on the site, and how steeply it is looked at, degrees from its normal. */
+export interface Reflected extends Spot {
   angleDeg: number;
 }
 
@@ -55,18 +58,13 @@ export interface Reflected {
  * Where on a piece's flat sides, or on the glass in it, a camera sees a point mirrored; null where it does not. Both
  * must be before the side, and the line to the point's mirror image must go through it.
  */
-export function mirroredIn(
-  piece: Piece,
-  camera: { xM: number; yM: number; zM: number },
-  point: { xM: number; yM: number; zM: number },
-  glass = false,
-): Reflected | null {
-  const own = ({ xM, yM, zM }: { xM: number; yM: number; zM: number }): Local => ({
-    ...toLocal(piece, xM, yM),
-    up: zM - piece.zM,
-  });
+export const mirroredIn = (piece: Piece, camera: Spot, point: Spot, glass = false): Reflected | null =>
+  mirroredOn(glass ? glassOf(piece) : sidesOf(piece), piece, camera, point);
+
+function mirroredOn(sides: readonly Side[], piece: Piece, camera: Spot, point: Spot): Reflected | null {
+  const own = ({ xM, yM, zM }: Spot): Local => ({ ...toLocal(piece, xM, yM), up: zM - piece.zM });
   const [c, p] = [own(camera), own(point)];
-  for (const { axis, sign, at, reach } of glass ? glassOf(piece) : sidesOf(piece)) {
+  for (const { axis, sign, at, reach } of sides) {
     const [cameraOff, pointOff] = [sign * (c[axis] - at), sign * (p[axis] - at)];
     if (cameraOff <= 0.01 || pointOff <= 0.01) continue;
     // On the way to the mirror image the side lies at the share of both distances.
@@ -116,7 +114,10 @@ export function mirrored(scene: Scene, samples: Samples, operated: boolean): Mir
     const { piece } = thing;
     const flat = shines(piece) && !PIECE_KINDS[piece.kind].round && piece.kind !== 'model';
     const glazed = piece.kind === 'wall' && panesOf(piece).length > 0;
-    return [...(flat ? [{ thing, glass: false }] : []), ...(glazed ? [{ thing, glass: true }] : [])];
+    return [
+      ...(flat ? [{ thing, glass: false, sides: sidesOf(piece) }] : []),
+      ...(glazed ? [{ thing, glass: true, sides: glassOf(piece) }] : []),
+    ];
   });
   if (mirrors.length === 0) return [];
   const lamps = scene.pieces.filter(({ kind }) => kind === 'lamp');
@@ -133,6 +134,7 @@ export function mirrored(scene: Scene, samples: Samples, operated: boolean): Mir
   };
   const out: InPicture = { u: 0, w: 0, depthM: 0 };
   const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const reach = Math.hypot(0.5, 0.5 / aspect);
   for (let row = 0; row < samples.count; row += stride) {
     const camera = { xM: samples.xM[row], yM: samples.yM[row], zM: samples.zM[row] };
     const pan = (samples.panDeg[row] * Math.PI) / 180;
@@ -152,17 +154,31 @@ export function mirrored(scene: Scene, samples: Samples, operated: boolean): Mir
       const index = pieceAt[cell];
       return index >= 0 && scene.things[index] === thing;
     };
-    for (const { thing, glass } of mirrors) {
+    for (const { thing, glass, sides } of mirrors) {
       const piece = standing(thing, samples.tS[row]);
       if (Math.hypot(piece.xM - camera.xM, piece.yM - camera.yM) > FAR_M + piece.lengthM) continue;
-      const look = (who: Mirrored['who'], points: { xM: number; yM: number; zM: number }[]) => {
-        const hits = points.flatMap((point) => mirroredIn(piece, camera, point, glass) ?? []);
-        const hit = hits.find((reflected) => isSeen(thing, glass, reflected));
+      const shows = isWithin(
+        samples.cameras,
+        row * CAMERA_SIZE,
+        piece.xM,
+        piece.yM,
+        piece.zM + piece.heightM / 2,
+        Math.hypot(piece.lengthM, piece.depthM, piece.heightM) / 2,
+        samples.focalLengthMm[row] / samples.frameWidthMm,
+        reach,
+      );
+      const look = (who: Mirrored['who'], points: Spot[]) => {
+        let hit: Reflected | null = null;
+        for (const point of shows ? points : []) {
+          hit = mirroredOn(sides, piece, camera, point);
+          if (hit && isSeen(thing, glass, hit)) break;
+          hit = null;
+        }
         const key = `${thing.piece.id} ${glass} ${who}`;
         const entry = found.get(key) ?? { piece: thing.piece, glass, who, rows: [], seen: [], angleDeg: NaN };
         found.set(key, entry);
         entry.rows.push(row);
-        entry.seen.push(hit !== undefined);
+        entry.seen.push(hit !== null);
         if (hit && Number.isNaN(entry.angleDeg)) entry.angleDeg = hit.angleDeg;
       };
       look('camera', [camera]);

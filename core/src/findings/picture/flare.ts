@@ -90,6 +90,9 @@ function flareFindings({ scene, samples, edgeV }: Picture): Found[] {
   const [spot, at] = [new Float64Array(3), { u: 0, w: 0, depthM: 0 }];
   const found = lights.map(({ name, lamp }): Seen => ({ name, lamp, outsideDeg: Infinity, fromS: NaN, toS: NaN }));
   for (let row = 0; row < samples.count; row += stride) {
+    // Several lights are looked for in one raster, where any has to be.
+    let looked: DepthRaster | null = null;
+    const rowAt = () => (looked ??= look(row));
     lights.forEach(({ index, placeAt }, k) => {
       if (!placeAt(row, spot)) return;
       project(samples.cameras, row * CAMERA_SIZE, spot[0], spot[1], spot[2], at);
@@ -100,7 +103,7 @@ function flareFindings({ scene, samples, edgeV }: Picture): Found[] {
         (Math.atan(Math.abs(share) * perSide) - Math.atan(edge * perSide)) * DEG;
       const outsideDeg = Math.max(0, beyond(at.u, 0.5, perWidth), beyond(v, edgeV, perWidth / aspect));
       // What stands before it is only looked for where it matters.
-      if (outsideDeg > limit || isCovered(look(row), index, at.u, v, at.depthM)) return;
+      if (outsideDeg > limit || isCovered(rowAt, index, at.u, v, at.depthM)) return;
       const seen = found[k];
       const screenS = samples.screenS[row];
       seen.fromS = Number.isNaN(seen.fromS) ? screenS : seen.fromS;
@@ -112,11 +115,12 @@ function flareFindings({ scene, samples, edgeV }: Picture): Found[] {
 }
 
 /** Whether something stands before a light at a point of the picture; beyond the raster's margin nothing does. */
-function isCovered(raster: DepthRaster, index: number, u: number, v: number, depthM: number): boolean {
-  const { pieceAt, nearness, widthCells, heightCells, frameHeightCells } = raster;
+function isCovered(look: () => DepthRaster, index: number, u: number, v: number, depthM: number): boolean {
   const x = Math.floor((u + 0.5) * WIDTH_CELLS) + MARGIN_CELLS;
+  if (x < 0 || x >= WIDTH_CELLS + 2 * MARGIN_CELLS) return false;
+  const { pieceAt, nearness, widthCells, heightCells, frameHeightCells } = look();
   const y = Math.floor((0.5 - v) * frameHeightCells) + MARGIN_CELLS;
-  if (x < 0 || y < 0 || x >= widthCells || y >= heightCells) return false;
+  if (y < 0 || y >= heightCells) return false;
   const cell = y * widthCells + x;
   return pieceAt[cell] !== index && nearness[cell] > 1 / depthM;
 }
