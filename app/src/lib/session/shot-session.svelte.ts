@@ -50,12 +50,14 @@ export class ShotSession {
   readonly leg: Leg = $derived.by(() => this.scene.timeline[this.active].leg);
 
   private readonly turns = new Turns(() => this.store.rushing);
+  private readonly noRush: () => void;
   private readonly calm = new Map<string, ShotSession>();
 
   constructor(
     readonly store: ShootStore,
     readonly shotId: string,
   ) {
+    this.noRush = this.store.onRush(() => this.turns.keep());
     $effect(() => (this.store.rushing ? this.turns.give() : undefined));
   }
 
@@ -97,6 +99,7 @@ export class ShotSession {
   };
 
   close(): void {
+    this.noRush();
     this.playhead.pause();
     this.live.close();
   }

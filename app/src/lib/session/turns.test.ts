@@ -19,6 +19,7 @@ describe('turns', () => {
     const part = turns.of(whole, ['words']);
     whole.words = 'b';
     expect(part.words).toBe('b');
+    turns.keep();
     rush = true;
     expect(part.words).toBe('b');
     whole.words = 'c';
@@ -28,28 +29,33 @@ describe('turns', () => {
     expect(whole.place).toBe(3);
     const go = frames();
     const stop = turns.give();
-    go(1);
+    // A turn is a tenth of a second after the rush began, not in its first frames.
+    go(5);
+    expect(part.words).toBe('b');
+    go(3);
     expect(part.words).toBe('c');
     whole.words = 'd';
     expect(part.words).toBe('c');
     stop();
     // Nobody looked since: the next rush does not begin with what this one kept.
     expect(part.words).toBe('d');
+    // No turn comes any more, and nothing is kept from whoever looks.
     whole.words = 'e';
     go(100);
-    expect(part.words).toBe('d');
-    rush = false;
     expect(part.words).toBe('e');
   });
 
   it('a second rush begins with what is there then, not with what the first one kept', () => {
     const whole = { words: 'a' };
     let rush = true;
-    const part = new Turns(() => rush).of(whole, ['words']);
+    const turns = new Turns(() => rush);
+    const part = turns.of(whole, ['words']);
+    turns.keep();
     expect(part.words).toBe('a');
     rush = false;
     whole.words = 'b';
     expect(part.words).toBe('b');
+    turns.keep();
     rush = true;
     expect(part.words).toBe('b');
   });
@@ -60,6 +66,7 @@ describe('turns', () => {
     const often = [turns.of(whole, ['n']), turns.of(whole, ['n'])];
     const seldom = turns.of(whole, ['n'], 500);
     const all = [...often, seldom];
+    turns.keep();
     const go = frames();
     const stop = turns.give();
     const turnsOf = all.map(() => 0);

@@ -55,6 +55,7 @@ export class ShootStore {
   private joined: string | null = null;
   private joinedMs = 0;
   private rest: ReturnType<typeof setTimeout> | undefined;
+  private readonly beforeRush = new Set<() => void>();
 
   canUndo = $derived(this.past.length > 0);
   canRedo = $derived(this.future.length > 0);
@@ -85,7 +86,7 @@ export class ShootStore {
     const nowMs = performance.now();
     if (!this.held && nowMs - this.joinedMs > RUN_MS) this.joined = null;
     this.joinedMs = nowMs;
-    if (this.pointed && join !== null && join === this.joined) this.rush();
+    if (this.pointed && join !== null) this.rush();
     if (join === null || join !== this.joined) this.past = [...this.past.slice(1 - MOST_STEPS), this.shoot];
     this.joined = join;
     // One list as long as nothing changes in it: it is not written again with every save of a drag.
@@ -103,9 +104,16 @@ export class ShootStore {
 
   /** There is a rush for as long as one change follows the other: a hand that rests wants to read. */
   private rush(): void {
+    if (!this.rushing) for (const tell of this.beforeRush) tell();
     this.rushing = true;
     clearTimeout(this.rest);
     this.rest = setTimeout(() => (this.rushing = false), HAND_RESTS_MS);
+  }
+
+  /** `tell` is called whenever a rush is about to begin, before its first change; returns what ends that. */
+  onRush(tell: () => void): () => void {
+    this.beforeRush.add(tell);
+    return () => this.beforeRush.delete(tell);
   }
 
   /** Ends a run of joined changes: the next one is a step of its own. */

@@ -78,7 +78,7 @@ describe('the open shoot', () => {
     expect(store.shoot.name).toBe('b');
     vi.useRealTimers();
   });
-  it('what a pointer drags is a rush from its second change until it lets go; what keys do is none', () => {
+  it('what a pointer drags is a rush from its first change until it lets go; what keys do is none', () => {
     store.change(open('a'), 'drag');
     store.change(open('b'), 'drag');
     expect(store.rushing).toBe(false);
@@ -89,12 +89,30 @@ describe('the open shoot', () => {
     expect(store.rushing).toBe(false);
     store.settle();
     store.hold(true);
-    store.change(open('e'), 'drag');
+    store.change(open('e'));
     expect(store.rushing).toBe(false);
     store.change(open('f'), 'drag');
     expect(store.rushing).toBe(true);
     store.hold(false);
     expect(store.rushing).toBe(false);
+  });
+  it('whoever wants to know is told of a rush before its first change, once, until they do not', () => {
+    const told: string[] = [];
+    const end = store.onRush(() => told.push(store.shoot.name));
+    store.hold(true);
+    store.change(open('a'), 'drag');
+    store.change(open('b'), 'drag');
+    expect(told).toEqual(['First']);
+    store.hold(false);
+    store.hold(true);
+    store.change(open('c'), 'drag');
+    expect(told).toEqual(['First', 'b']);
+    store.hold(false);
+    end();
+    store.hold(true);
+    store.change(open('d'), 'drag');
+    expect(told).toEqual(['First', 'b']);
+    store.hold(false);
   });
   it('a hand that rests while it holds something is in no rush until it goes on', () => {
     vi.useFakeTimers();
