@@ -35,6 +35,17 @@
     shotId ?? (scout || takes ? (page.url.searchParams.get('shot') ?? undefined) : undefined),
   );
   const limits = $derived(page.route.id?.endsWith('/limits') ?? false);
+  // Addresses stay the same while the shoot is dragged about.
+  const shootId = $derived(store.shoot.id);
+  const ofShot = $derived(
+    shotId === undefined
+      ? []
+      : [
+          { name: 'Move', href: moveHref(shootId, shotId), here: !bench && !rehearse },
+          { name: 'Lens', href: lensHref(shootId, shotId), here: bench },
+          { name: 'Rehearse', href: rehearseHref(shootId, shotId), here: rehearse },
+        ],
+  );
   const number = $derived(store.shoot.shots.findIndex((shot) => shot.id === shotId) + 1);
   const shot = $derived(store.shoot.shots.find((row) => row.id === shotId));
 
@@ -72,17 +83,17 @@
     size={Math.max(6, store.shoot.name.length)}
   />
   <nav class="screens flex items-center gap-0.5" aria-label="Screens" bind:this={tabs}>
-    <a class="quiet-button tab" href={scoutHref(store.shoot.id, seenThrough)} aria-current={scout ? 'page' : undefined}
+    <a class="quiet-button tab" href={scoutHref(shootId, seenThrough)} aria-current={scout ? 'page' : undefined}
       >Scout</a
     >
     <a
       class="quiet-button tab"
-      href={shotsHref(store.shoot.id)}
+      href={shotsHref(shootId)}
       aria-current={shotId || limits || kit || day || scout || takes ? undefined : 'page'}>Shots</a
     >
-    <a class="quiet-button tab" href={kitHref(store.shoot.id)} aria-current={kit ? 'page' : undefined}>Kit</a>
-    <a class="quiet-button tab" href={dayHref(store.shoot.id)} aria-current={day ? 'page' : undefined}>Day</a>
-    <a class="quiet-button tab" href={takesHref(store.shoot.id, seenThrough)} aria-current={takes ? 'page' : undefined}
+    <a class="quiet-button tab" href={kitHref(shootId)} aria-current={kit ? 'page' : undefined}>Kit</a>
+    <a class="quiet-button tab" href={dayHref(shootId)} aria-current={day ? 'page' : undefined}>Day</a>
+    <a class="quiet-button tab" href={takesHref(shootId, seenThrough)} aria-current={takes ? 'page' : undefined}
       >Takes</a
     >
     {#if limits}<span class="text-soft" aria-hidden="true">›</span>
@@ -91,7 +102,7 @@
       <span class="hidden min-w-0 truncate sm:inline"
         ><span class="text-soft" aria-hidden="true">›&nbsp;</span><b>{number} {shot.name}</b></span
       >
-      {#each [{ name: 'Move', href: moveHref(store.shoot.id, shotId), here: !bench && !rehearse }, { name: 'Lens', href: lensHref(store.shoot.id, shotId), here: bench }, { name: 'Rehearse', href: rehearseHref(store.shoot.id, shotId), here: rehearse }] as tab (tab.name)}
+      {#each ofShot as tab (tab.name)}
         <a class="quiet-button tab" href={tab.href} aria-current={tab.here ? 'page' : undefined}>{tab.name}</a>
       {/each}
     {/if}
@@ -143,7 +154,7 @@
         onpress: () => set({ guides: !preferences.guides }),
       },
       { name: 'Go back to…', onpress: () => (goingBack = true) },
-      { name: 'Limits of the reading', href: limitsHref(store.shoot.id) },
+      { name: 'Limits of the reading', href: limitsHref(shootId) },
     ]}><AdjustmentsHorizontalOutline class="h-5 w-5" /></Menu
   >
 </header>

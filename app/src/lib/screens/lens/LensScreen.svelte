@@ -68,6 +68,7 @@
             ),
           ),
         () => playhead.playing,
+        () => session.store.rushing,
         true,
       )
     : null;

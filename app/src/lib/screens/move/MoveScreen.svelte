@@ -63,6 +63,8 @@
   const strip = session.calmly('strip');
   const words = session.calmly('words');
   const asked = session.calmly('reading', WORKED_OUT_MS);
+  // The same reading is not drawn anew because a rush begins or ends.
+  const drawn = $derived(strip.live.reading);
   const joinsS = $derived.by(() => {
     const { screenAt } = playingOf(strip.shot, strip.motion.durationS);
     return strip.motion.legs.slice(1).map(({ fromS }) => screenAt(fromS));
@@ -76,7 +78,10 @@
   $effect(() => {
     if (!beside) session.fit();
   });
-  $effect(() => live.ask(asked.shoot, asked.shot.id, preferences.units));
+  // A rush that begins or ends asks nothing by itself.
+  const askedShoot = $derived(asked.shoot);
+  const askedId = $derived(asked.shot.id);
+  $effect(() => live.ask(askedShoot, askedId, preferences.units));
   onDestroy(() => playhead.pause());
 
   function show(word: Word) {
@@ -170,6 +175,7 @@
       {row}
       about={chosen?.about ?? null}
       playing={playhead.playing}
+      held={session.store.rushing}
       onpick={pick}
     />
     <div class="flex flex-wrap items-center justify-between gap-x-3 py-1">
@@ -200,14 +206,7 @@
       {#if swapped}{@render plan(true)}{:else}{@render picture()}{/if}
       <div class="sentence"><InTurns part="sentence"><ShotSentence onmove={chooseMoves} /></InTurns></div>
       <div class="strip">
-        <Strip
-          samples={strip.samples}
-          reading={strip.live.reading}
-          {playhead}
-          {chosenId}
-          cut={strip.shot.cut}
-          {joinsS}
-        />
+        <Strip samples={strip.samples} reading={drawn} {playhead} {chosenId} cut={strip.shot.cut} {joinsS} />
       </div>
     </div>
 
@@ -226,7 +225,7 @@
             {/if}
             <ReadingList
               {chosenId}
-              limitsHref={limitsHref(shoot.id)}
+              limitsHref={limitsHref(words.shoot.id)}
               onchoose={choose}
               oncure={(cure) => session.change(takeCure(shoot, cure))}
             />

@@ -180,6 +180,7 @@
       samples={session.shown}
       {row}
       playing={playhead.playing}
+      held={session.store.rushing}
       onpick={(across, down) => select(pieceAtPoint(scene, samples, row, across, down), several)}
     />
     {#if shoot.shots.length > 0}<Transport {playhead} {samples} bodied={session.bodied} />{/if}

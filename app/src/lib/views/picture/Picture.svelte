@@ -23,6 +23,8 @@
     about?: About | null;
     /** It plays: drawn quickly rather than finely. */
     playing?: boolean;
+    /** A hand is changing what is drawn: quickly from its first move on. */
+    held?: boolean;
     /** A way that was flown, in the plan's place; a camera that is led by hand. */
     flown?: Flown | null;
     live?: LivePose | null;
@@ -31,7 +33,18 @@
     /** Somebody presses on it: where, as shares of its width and height from the upper left corner. */
     onpick?: (across: number, down: number) => void;
   }
-  let { scene, samples, row, about = null, playing = false, flown = null, live = null, over, onpick }: Props = $props();
+  let {
+    scene,
+    samples,
+    row,
+    about = null,
+    playing = false,
+    held = false,
+    flown = null,
+    live = null,
+    over,
+    onpick,
+  }: Props = $props();
 
   /** How many pictures were drawn so far. */
   export const drawnCount = (): number => sheet?.drawnCount() ?? 0;
@@ -83,7 +96,7 @@
         'This browser cannot draw the picture through the lens: WebGL 2 is missing or switched off. The plan, the strip and the reading work without it.'}
     </p>
   {:else if Canvas3d}
-    <Canvas3d bind:this={sheet} {scene} {samples} {row} {playing} {flown} {live} />
+    <Canvas3d bind:this={sheet} {scene} {samples} {row} {playing} {held} {flown} {live} />
   {:else}
     <p class="why">Setting up the picture…</p>
   {/if}

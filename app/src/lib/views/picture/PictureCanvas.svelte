@@ -3,7 +3,15 @@
   import { Pictures } from './pictures.svelte';
 
   /** The sheet of one picture. It fills what it lies in. */
-  let { scene, samples, row, playing, flown = null, live = null }: View & { playing: boolean } = $props();
+  let {
+    scene,
+    samples,
+    row,
+    playing,
+    held,
+    flown = null,
+    live = null,
+  }: View & { playing: boolean; held: boolean } = $props();
 
   /** The picture as it is now, as a PNG. */
   export const still = (widthPx: number) => pictures.still('only', widthPx);
@@ -15,6 +23,7 @@
   const pictures = new Pictures(
     () => ({ only: { scene, samples, row, flown, live } }),
     () => playing,
+    () => held,
   );
 </script>
 

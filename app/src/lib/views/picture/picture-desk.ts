@@ -108,8 +108,8 @@ export class PictureDesk {
     }
     this.shown = { names, views, papers, message };
     if (views.length === 0) return 0;
-    // What follows at once upon another one is one of a drag or of a film.
-    const hurried = this.options.software && (message.playing || from - this.lastMs < HURRY_MS);
+    // What follows at once upon another one is one of a drag or of a film, too.
+    const hurried = this.options.software && (message.playing || message.held || from - this.lastMs < HURRY_MS);
     const film = this.filmFor(papers);
     film.setLook(message.dim, message.tint);
     const moving = message.playing || hurried;

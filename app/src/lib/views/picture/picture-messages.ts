@@ -51,6 +51,8 @@ export const ShowMessageSchema = z.object({
   dim: z.boolean(),
   tint: z.boolean(),
   playing: z.boolean(),
+  /** A hand is changing what is drawn. */
+  held: z.boolean(),
   /** While the picture before was drawn the page did not get the processor as often as it wants to. */
   pageWaits: z.boolean(),
 });

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import { onDestroy } from 'svelte';
+import { onDestroy, untrack } from 'svelte';
 import { SvelteMap } from 'svelte/reactivity';
 import { preferences } from '$lib/ui/preferences.svelte';
 import { WorkerHost } from '$lib/workers/host';
@@ -48,10 +48,13 @@ export class Pictures {
   private busy = false;
   private closed = false;
 
-  /** Call while a component is being set up. `views`: what each sheet shows, by its name. */
+  /**
+   * Call while a component is being set up. `views`: what each sheet shows, by its name. `held`: a hand is changing it.
+   */
   constructor(
     views: () => Record<string, View>,
     playing: () => boolean,
+    held: () => boolean,
     private readonly many = false,
   ) {
     this.off = this.startWorker();
@@ -63,7 +66,7 @@ export class Pictures {
       const { lensBlur: lens, motionBlur: motion, sharpTone: tone, light, depthTint: tint } = preferences;
       this.next = {
         shown,
-        message: { blur: { lens, motion, tone }, dim: light === 'dim', tint, playing: playing() },
+        message: { blur: { lens, motion, tone }, dim: light === 'dim', tint, playing: playing(), held: untrack(held) },
       };
       void this.draw();
     });
