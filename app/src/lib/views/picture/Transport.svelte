@@ -86,7 +86,7 @@
   <span class="ml-2 whitespace-nowrap text-sm" aria-live="off"
     ><b>{tS.toFixed(2)} s</b>
     <span class="text-soft"
-      ><span class="hidden sm:inline">of {samples.screenS[samples.count - 1].toFixed(1)} s</span>{slow === 1
+      >of {samples.screenS[samples.count - 1].toFixed(1)} s{slow === 1
         ? ''
         : ` · ${slow > 1 ? `${trim(slow, 1)} times slower` : `${trim(1 / slow, 1)} times faster`} than life`}</span
     >
