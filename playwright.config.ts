@@ -17,7 +17,8 @@ export default defineConfig({
   globalTimeout: 30 * 60_000,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   projects: [
-    // What is drawn through the lens is drawn, in software, which takes most of a test's time; the other screens' tests do without.
+    // What is drawn through the lens is drawn, in software, which takes most of a test's time; the other screens' tests
+    // do without.
     { name: 'picture', workers: 1, testMatch: /(move|lens|picture|film)\.spec\.ts/ },
     {
       name: 'screens',

@@ -18,8 +18,11 @@ const rows = Object.entries(shipped)
   .map(([key, license]) => `| ${key.split(' ')[0]} | ${license} |`);
 const text = `# Licences of what ships
 
-Packages of which something is in the pages, their workers, the server or its threads. Written by \`node scripts/write-licences.mjs\` from what the build took in; a test holds the two together. Each package's own text is in its folder of \`node_modules\`.
-The component library names a chart package (apexcharts) that is not free for all; \`overrides\` in \`package.json\` keeps it out of the install, and nothing of it is built in.
+Packages of which something is in the pages, their workers, the server or its threads. Written by
+\`node scripts/write-licences.mjs\` from what the build took in; a test holds the two together. Each package's own
+text is in its folder of \`node_modules\`.
+The component library names a chart package (apexcharts) that is not free for all; \`overrides\` in \`package.json\`
+keeps it out of the install, and nothing of it is built in.
 
 | package | licence |
 | --- | --- |

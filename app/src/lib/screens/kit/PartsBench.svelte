@@ -27,6 +27,17 @@
     { value: '', name: 'nothing of the kit' },
     ...[...kit.cameras, ...kit.lenses, ...kit.filters].map(({ id, name }) => ({ value: id, name })),
   ]);
+  const SIZES = [
+    { key: 'lengthMm', said: 'long' },
+    { key: 'widthMm', said: 'wide' },
+    { key: 'heightMm', said: 'high' },
+  ] as const;
+  /** Where the weight lies from the middle. */
+  const CENTRES = [
+    { key: 'centreForeMm', said: 'forward' },
+    { key: 'centreSideMm', said: 'right' },
+    { key: 'centreUpMm', said: 'up' },
+  ] as const;
   const KIND_NAMES: Record<PartKind, string> = {
     camera: 'a camera',
     lens: 'a lens',
@@ -117,7 +128,7 @@
               items={things}
               onchange={(of) => put({ ...part, of: of === '' ? null : of })}
             />.
-            {#each [{ key: 'lengthMm', said: 'long' }, { key: 'widthMm', said: 'wide' }, { key: 'heightMm', said: 'high' }] as const as { key, said } (key)}<Hole
+            {#each SIZES as { key, said } (key)}<Hole
                 fact={FIELDS.part[key]}
                 value={part[key]}
                 label="{part.name} {said}"
@@ -126,7 +137,7 @@
               {said},
             {/each}
             its weight
-            {#each [{ key: 'centreForeMm', said: 'forward' }, { key: 'centreSideMm', said: 'right' }, { key: 'centreUpMm', said: 'up' }] as const as { key, said } (key)}<Hole
+            {#each CENTRES as { key, said } (key)}<Hole
                 fact={FIELDS.part[key]}
                 value={part[key]}
                 label="Weight of {part.name} {said}"

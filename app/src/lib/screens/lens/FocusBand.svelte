@@ -45,6 +45,14 @@
       .defined((value) => Number.isFinite(value))
       .x((_, i) => at(i))
       .y((value) => y(Math.min(farthest, value)))(column as unknown as number[]) ?? '';
+  const leastS = $derived(plan.band.atS.toFixed(1));
+  const far = (m: number) => (Number.isFinite(m) ? length(m) : 'the horizon');
+  const pulled = $derived(
+    plan.marksSharpShare >= 0.995
+      ? 'Pulled evenly from one to the next it stays sharp.'
+      : `Pulled evenly from one to the next, ${Math.round(plan.marksSharpShare * 100)}% of the shot stays sharp: ` +
+          'more marks nobody keeps in mind.',
+  );
   const row = $derived(Math.min(playhead.row, samples.count - 1));
   const read = $derived(Math.min(playhead.readRow, samples.count - 1));
 
@@ -141,11 +149,10 @@
   </div>
   <p class="fact">
     <b class="band-word">Shaded</b> is sharp: now
-    {length(plan.nearM[read])} to {Number.isFinite(plan.farM[read]) ? length(plan.farM[read]) : 'the horizon'}. At {plan.band.atS.toFixed(
-      1,
-    )} s, where it is least, {scene.subject?.name ?? 'the subject'} may come and go between {length(plan.band.nearM)} and
-    {Number.isFinite(plan.band.farM) ? length(plan.band.farM) : 'the horizon'}. From {length(plan.hyperfocalM)} on (hyperfocal,
-    at the moment that asks most) everything behind is sharp. What blurs by up to
+    {length(plan.nearM[read])} to {far(plan.farM[read])}. At {leastS} s, where it is least, {scene.subject?.name ??
+      'the subject'} may come and go between {length(plan.band.nearM)} and
+    {far(plan.band.farM)}. From {length(plan.hyperfocalM)} on (hyperfocal, at the moment that asks most) everything behind
+    is sharp. What blurs by up to
     <Choice
       label="Circle of confusion"
       value={confusion}
@@ -193,9 +200,7 @@
     {#each plan.marks as mark, i (i)}{i > 0 ? ', ' : ' '}<button class="link" onclick={() => playhead.toTime(mark.atS)}
         >{length(mark.distanceM)} at {mark.actionS.toFixed(1)} s</button
       >{/each}.
-    {plan.marksSharpShare >= 0.995
-      ? 'Pulled evenly from one to the next it stays sharp.'
-      : `Pulled evenly from one to the next, ${Math.round(plan.marksSharpShare * 100)}% of the shot stays sharp: more marks nobody keeps in mind.`}
+    {pulled}
     <a class="link font-semibold" href={marksHref(shoot.id, shot.id)}>Print them</a>
   </p>
   <p class="fact flex flex-wrap gap-x-4">

@@ -21,6 +21,17 @@
     bearingDeg: { type: 'number', label: 'Runs towards', unit: 'tenth', step: 1, min: 0, max: 360 },
   };
   const measured = $derived(to ? tapeBetween(scene.ground, from, to) : null);
+  const wanted = $derived.by(() => {
+    const isFirst = measuring.spots.length === 0;
+    if (!underlay) return `Press on ${isFirst ? 'the first' : 'the second'} point.`;
+    const end = isFirst ? 'one end' : 'the other end';
+    return `Press on ${end} of something in “${underlay.name}” whose length you know: a wall, a drawn scale, a kerb.`;
+  });
+  const rise = $derived.by(() => {
+    if (!measured || Math.abs(measured.riseM) < 0.005) return 'level';
+    const way = measured.riseM > 0 ? 'up' : 'down';
+    return `${long(Math.abs(measured.riseM))} ${way} (${trim(Math.abs(measured.slopePercent), 1)}%)`;
+  });
 
   function set(key: string, value: number | string) {
     if (!underlay || !measured || !to) return;
@@ -39,9 +50,7 @@
 <section class="said" aria-label="Tape">
   {#if measuring.asks}
     <p role="status">
-      {underlay
-        ? `Press on ${measuring.spots.length === 0 ? 'one end' : 'the other end'} of something in “${underlay.name}” whose length you know: a wall, a drawn scale, a kerb.`
-        : `Press on ${measuring.spots.length === 0 ? 'the first' : 'the second'} point.`}
+      {wanted}
       <button class="link" onclick={() => measuring.end()}>Leave it</button>
     </p>
   {:else if measured}
@@ -56,11 +65,8 @@
           onchange={set}
         />
       {:else}
-        <b>{long(measured.lengthM)}</b>, towards {trim(measured.bearingDeg, 1)}° from north{Math.abs(measured.riseM) <
-        0.005
-          ? ', level'
-          : `, ${long(Math.abs(measured.riseM))} ${measured.riseM > 0 ? 'up' : 'down'} (${trim(Math.abs(measured.slopePercent), 1)}%)`}.
-        Straight through the air {long(measured.airM)}.
+        <b>{long(measured.lengthM)}</b>, towards {trim(measured.bearingDeg, 1)}° from north, {rise}. Straight through
+        the air {long(measured.airM)}.
       {/if}
       <button class="link" onclick={() => measuring.end()}>{underlay ? 'It fits' : 'Roll it up'}</button>
     </p>
