@@ -1,3 +1,4 @@
+import { fieldUnit } from './field-unit';
 import type { Shoot } from './shoot';
 import { clipped } from './text';
 import { trim } from './units';
@@ -13,30 +14,9 @@ interface Row {
   name: string;
 }
 
-const UNITS: [RegExp, string][] = [
-  [/Mps2$/, ' m/s²'],
-  [/Degps$/, '°/s'],
-  [/Mps$/, ' m/s'],
-  [/Mbps$/, ' Mb/s'],
-  [/Percent$/, '%'],
-  [/Deg$/, '°'],
-  [/Hz$/, ' Hz'],
-  [/Mm$/, ' mm'],
-  [/Px$/, ' px'],
-  [/Kg$/, ' kg'],
-  [/Nm$/, ' N m'],
-  [/Min$/, ''],
-  [/M$/, ' m'],
-  [/S$/, ' s'],
-  [/G$/, ' g'],
-  [/N$/, ' N'],
-  [/W$/, ' W'],
-];
-
 /** `holdStartS` as `hold start` with its unit ` s`. */
 function fieldWords(key: string): { words: string; unit: string } {
-  const [ending, unit] = UNITS.find(([test]) => test.test(key)) ?? [/$^/, ''];
-  const bare = /Min$/.test(key) ? key : key.replace(ending, '');
+  const { bare, unit } = fieldUnit(key);
   return {
     words: bare.replace(/Id$/, '').replace(/([a-z\d])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`),
     unit,

@@ -74,7 +74,7 @@ describe('a changed shoot', () => {
     const [shot] = demo.shots;
     const longer = { ...demo, shots: [{ ...shot, timing: { ...shot.timing, durationS: 90_000 } }] };
     expect(saidOf(longer, problemsIn(longer)[0])).toBe(
-      '“First light along the rows”: Duration must be at most 86400; it is 90000.',
+      '“First light along the rows”: Duration must be at most 86400 s; it is 90000 s.',
     );
     const many = { ...demo, shots: Array.from({ length: 501 }, (_, i) => ({ ...shot, id: `s${i}` })) };
     expect(saidOf(many, problemsIn(many)[0])).toBe('shots must have at most 500 entries; it has 501.');
@@ -85,6 +85,17 @@ describe('a changed shoot', () => {
     const said = (next: Shoot) => saidOf(next, problemsIn(next)[0]);
     expect(said({ ...demo, practice: { ...demo.practice, countIn: 2.5 } })).toBe(
       'Beats counted in must be a whole number; it is 2.5.',
+    );
+    // Numbers have their unit: a share's is per cent, a clock's are hours and minutes.
+    expect(said({ ...demo, kit: { ...demo.kit, lenses: [{ ...demo.kit.lenses[0], breathingShare: 0.45 }] } })).toMatch(
+      /Narrower when focused near must be at most 30%; it is 45%\.$/,
+    );
+    const wraps = (wrapMin: number) => said({ ...demo, day: { ...demo.day, wrapMin } });
+    expect(wraps(2170)).toBe('Everybody gone by must be at most 12:00 +1; it is 12:10 +1.');
+    expect(wraps(600.5)).toBe('Everybody gone by must be a whole number; it is 600.5.');
+    const [cloud] = demo.day.weather;
+    expect(said({ ...demo, day: { ...demo.day, weather: [{ ...cloud, windMps: -3 }] } })).toBe(
+      'Wind must be at least 0 m/s; it is −3 m/s.',
     );
     // Nothing is told of it: it stays as a file calls it.
     expect(said({ ...demo, delivery: { ...demo.delivery, widthPx: 7 } })).toMatch(

@@ -1,5 +1,8 @@
 import * as z from 'zod';
+import { sayClock } from './day';
 import { factAt, keysOf } from './fact-at';
+import type { Quantity } from './facts';
+import { fieldUnit } from './field-unit';
 import { KitSchema } from './kit';
 import { pathText, problemsOf, type Problem } from './problems';
 import { checkReferences } from './references';
@@ -7,6 +10,7 @@ import { LogSchema } from './log';
 import { PracticeSchema } from './practice';
 import { ShootSchema, SiteSchema, type Shoot } from './shoot';
 import { clipped } from './text';
+import { trim } from './units';
 
 /**
  * Whether a shoot that the app has changed is still one that can be read back. The same rules as `ShootSchema`, but
@@ -99,13 +103,33 @@ export function problemsIn(shoot: Shoot, before: Shoot | null = null): Problem[]
   return found;
 }
 
+/** What a number must at least or at most be, as a person reads it: with its unit, a share in per cent, by the clock. */
+function withUnits(sentence: string, key: string, unit: Quantity): string {
+  const said = (digits: string) =>
+    unit === 'clock'
+      ? sayClock(Number(digits))
+      : unit === 'share'
+        ? `${trim(100 * Number(digits), 4)}%`
+        : digits.replace('-', '−') + fieldUnit(key).unit;
+  if (!/ at (least|most) /.test(sentence)) return sentence;
+  return sentence.replace(
+    /(at least |at most |it is )(-?\d+(?:\.\d+)?(?:e[+-]\d+)?)(?=; |\.$)/g,
+    (_, words: string, digits: string) => words + said(digits),
+  );
+}
+
 /**
  * A problem by what a person calls its field and the thing it belongs to: `shots[2].timing.durationS must …` is
- * `“The stair”: Duration must …`. As it is where nothing is told of the field.
+ * `“The stair”: Duration must be at least 0.2 s; …`. As it is where nothing is told of the field.
  */
 export function saidOf(shoot: Shoot, { path, sentence }: Problem): string {
-  const label = factAt(ShootSchema, keysOf(path))?.label;
-  const rest = label && sentence.startsWith(path) ? label + sentence.slice(path.length) : null;
+  const keys = keysOf(path);
+  const fact = factAt(ShootSchema, keys);
+  const told = fact && sentence.startsWith(path) ? fact.label + sentence.slice(path.length) : null;
+  const rest =
+    told && fact?.type === 'number'
+      ? withUnits(told, keys.findLast((key) => !/^\d+$/.test(key)) ?? '', fact.unit)
+      : told;
   for (const { path: list, rowsOf } of LISTS) {
     const start = `${list.join('.')}[`;
     if (!path.startsWith(start)) continue;

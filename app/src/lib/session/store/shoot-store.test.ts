@@ -144,7 +144,7 @@ describe('the open shoot', () => {
     expect(store.changeShot('one', (shot) => ({ ...shot, timing }))).toBe(false);
     expect(store.shoot).toBe(before);
     expect(store.canUndo).toBe(false);
-    expect(store.refusal).toBe('This was not changed. “First shot”: Duration must be at most 86400; it is 90000.');
+    expect(store.refusal).toBe('This was not changed. “First shot”: Duration must be at most 86400 s; it is 90000 s.');
     expect(
       store.change({ ...before, shots: Array.from({ length: 501 }, (_, i) => ({ ...before.shots[0], id: `${i}` })) }),
     ).toBe(false);
