@@ -1,6 +1,7 @@
 import { type BufferGeometry, Matrix4 } from 'three';
 import type { Piece } from '@gentle-arc/core/model';
 import type { Going } from '@gentle-arc/core/site';
+import { Once } from './once';
 import { geometryOf, paintOf } from './scene-look';
 import { painted } from './simple-look';
 
@@ -15,14 +16,15 @@ export const placeOnSite = ({ headingDeg, xM, yM, zM }: Piece): Matrix4 =>
  * their pieces in common.
  */
 export class PlacedSolids {
-  private readonly standing = new WeakMap<Piece, Map<boolean, BufferGeometry>>();
-  private readonly going = new WeakMap<BufferGeometry, Map<boolean, BufferGeometry>>();
+  private readonly standing = new Once<Piece, BufferGeometry>();
+  private readonly going = new Once<BufferGeometry, BufferGeometry>();
 
   constructor(private readonly simple: boolean) {}
 
   /** What stands still, where it stands. */
   of(piece: Piece, isSubject: boolean): BufferGeometry {
-    return this.once(this.standing, piece, isSubject, () => {
+    // Only paint tells the subject from the rest.
+    return this.standing.get(piece, this.simple && isSubject, () => {
       const solid = geometryOf(piece).clone().applyMatrix4(placeOnSite(piece));
       return this.simple ? painted(solid, paintOf(piece.kind, isSubject)) : solid;
     });
@@ -31,23 +33,6 @@ export class PlacedSolids {
   /** Who goes, as caught in a step or a turn of wheels, about its own middle. */
   caught(piece: Piece, isSubject: boolean, going?: Going): BufferGeometry {
     const solid = geometryOf(piece, going);
-    return this.simple
-      ? this.once(this.going, solid, isSubject, () => painted(solid, paintOf(piece.kind, isSubject)))
-      : solid;
-  }
-
-  private once<Of extends object>(
-    kept: WeakMap<Of, Map<boolean, BufferGeometry>>,
-    of: Of,
-    isSubject: boolean,
-    make: () => BufferGeometry,
-  ): BufferGeometry {
-    const looks = kept.get(of) ?? new Map<boolean, BufferGeometry>();
-    kept.set(of, looks);
-    // Only paint tells the subject from the rest.
-    const look = this.simple && isSubject;
-    const made = looks.get(look) ?? make();
-    looks.set(look, made);
-    return made;
+    return this.simple ? this.going.get(solid, isSubject, () => painted(solid, paintOf(piece.kind, isSubject))) : solid;
   }
 }

@@ -1,6 +1,7 @@
 import { BufferAttribute, BufferGeometry, Color, type PerspectiveCamera, type Sphere } from 'three';
 import type { Piece } from '@gentle-arc/core/model';
 import type { Going } from '@gentle-arc/core/site';
+import { Once } from './once';
 import { placeOnSite } from './placed-solids';
 import { geometryOf, paintOf } from './scene-look';
 import { isSkinTone, SKIN_COLOUR } from './surfaces';
@@ -29,16 +30,6 @@ function paintedQuickly(solid: BufferGeometry, piece: Piece, isSubject: boolean)
   return made;
 }
 
-/** Made once for each look of a thing: as the subject and not. */
-class Once<Of extends object, Made> {
-  private readonly made = new WeakMap<Of, [Made?, Made?]>();
-
-  get(key: Of, isSubject: boolean, make: () => Made): Made {
-    const looks = this.made.get(key) ?? [];
-    this.made.set(key, looks);
-    return (looks[Number(isSubject)] ??= make());
-  }
-}
 const still = new Once<Piece, QuickSolid>();
 const caught = new Once<BufferGeometry, BufferGeometry>();
 
