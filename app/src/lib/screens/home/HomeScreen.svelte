@@ -85,6 +85,8 @@
   const seconds = (shoot: Shoot) => Math.round(shoot.shots.reduce((sum, shot) => sum + lengthOnScreenS(shot), 0));
 </script>
 
+{#snippet notDrawn()}<p class="p-6">Its plan cannot be drawn.</p>{/snippet}
+
 {#snippet counts(shoot: Shoot)}
   <span class="text-soft">
     · {shoot.shots.length} {shoot.shots.length === 1 ? 'shot' : 'shots'}, {seconds(shoot)} s</span
@@ -118,10 +120,16 @@
           class="block overflow-hidden rounded-2xl"
           aria-label="Open the demo shoot {shoot.name}"
         >
-          <div class="h-56 md:h-72">
+          <div class="h-56 bg-sun md:h-72">
             <svelte:boundary>
-              {#await import('./PlanThumb.svelte') then { default: PlanThumb }}<PlanThumb {shoot} />{/await}
-              {#snippet failed()}<p class="p-6 text-soft">Its plan cannot be drawn.</p>{/snippet}
+              {#await import('./PlanThumb.svelte')}
+                <p class="p-6">Drawing its plan…</p>
+              {:then { default: PlanThumb }}
+                <PlanThumb {shoot} />
+              {:catch}
+                {@render notDrawn()}
+              {/await}
+              {#snippet failed()}{@render notDrawn()}{/snippet}
             </svelte:boundary>
           </div>
         </a>
@@ -146,7 +154,7 @@
     {:else if demoProblem}
       <Trouble>{demoProblem}</Trouble>
     {:else}
-      <p class="text-soft">Fetching the demo shoot…</p>
+      <p class="h-56 rounded-2xl bg-sun p-6 md:h-72">Fetching the demo shoot…</p>
     {/if}
 
     <div>
