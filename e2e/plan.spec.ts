@@ -138,7 +138,7 @@ test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   test('the picture stays in sight while the reading is read, and a cure can be tapped', async ({ page }) => {
     await openShot(page, 'shot-leaves');
-    const cure = reading(page).getByRole('button', { name: /Feather the stop .* hardness/ });
+    const cure = reading(page).getByRole('button', { name: /Feather the stop .* removes the jolt, hardness/ });
     await cure.scrollIntoViewIfNeeded();
     await cure.tap();
     await expect(reading(page).getByText(/The stop jerks/)).toHaveCount(0);

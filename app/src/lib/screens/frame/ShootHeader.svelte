@@ -175,6 +175,40 @@
     overflow-x: auto;
     scrollbar-width: none;
   }
+  /* Where the row goes on beyond its edge, it fades out there. */
+  @media (max-width: 767px) {
+    .screens {
+      mask-image: linear-gradient(
+        to right,
+        transparent,
+        black var(--fade-left),
+        black calc(100% - var(--fade-right)),
+        transparent
+      );
+      animation:
+        goes-on-left 1ms linear,
+        goes-on-right 1ms linear;
+      animation-timeline: scroll(self x);
+    }
+  }
+  @keyframes goes-on-left {
+    from {
+      --fade-left: 0px;
+    }
+    20%,
+    to {
+      --fade-left: 1.4rem;
+    }
+  }
+  @keyframes goes-on-right {
+    from,
+    80% {
+      --fade-right: 1.4rem;
+    }
+    to {
+      --fade-right: 0px;
+    }
+  }
   header :global(.shoot-name) {
     border: 0;
     padding: 0.1rem 0.3rem;
