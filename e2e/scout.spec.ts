@@ -178,7 +178,7 @@ test('a tape between two points; GeoJSON in and out, and what is wrong with it i
   const shed = {
     type: 'Feature',
     properties: { name: 'New shed', building: 'yes', height: 3 },
-    geometry: { type: 'Point', coordinates: [88.13005, 27.02005] },
+    geometry: { type: 'Point', coordinates: [88.13005, 27.55005] },
   };
   await page.getByLabel('Place from a file').setInputFiles(file('shed.geojson', JSON.stringify(shed)));
   await expect(page.getByText('1 piece came in.')).toBeVisible();
