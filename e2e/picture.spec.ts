@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './fixtures';
-import { openShot, reading } from './helpers';
+import { middleOf, openShot, reading } from './helpers';
 
 test('a finding leads the playhead to where it happens and points at what it is about', async ({ page }) => {
   await openShot(page, 'shot-pavilion');
@@ -89,37 +89,44 @@ function apartOf(one: number[][], other: number[][]): { mean: number; most: numb
   return { mean: apart.reduce((a, b) => a + b, 0) / apart.length, most: Math.max(...apart) };
 }
 
-test('a picture that is drawn in a hurry looks like the one at rest, but for shadows and surfaces', async ({
-  page,
-}) => {
-  await openShot(page, 'shot-sorting');
-  const canvas = page.locator('figure canvas');
-  const end = page.getByRole('button', { name: 'Path end', exact: true });
-  const box = await end.boundingBox();
-  if (!box) throw new Error('The end of the path is not on the plan.');
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x + 12, y);
-  // As often as a slow machine needs to have drawn either.
-  await expect(async () => {
-    await page.waitForTimeout(2500);
-    const resting = await cellsOf(page, canvas);
-    // Held, and never still for as long as a picture needs to be drawn as it should be.
-    let shaken = true;
-    const shaking = (async () => {
-      for (let i = 1; shaken; i += 1) await page.mouse.move(x + 12 + (i % 2), y);
-      await page.mouse.move(x + 12, y);
-    })();
-    await page.waitForTimeout(500);
-    const hurried = await cellsOf(page, canvas);
-    shaken = false;
-    await shaking;
-    const { mean, most } = apartOf(hurried, resting);
-    // The same places have the same colours, and there are shadows at rest.
-    expect(mean).toBeLessThan(12);
-    expect(most).toBeLessThan(110);
-    expect(mean).toBeGreaterThan(0.3);
-  }).toPass({ timeout: 40_000 });
-  await page.mouse.up();
-});
+for (const [what, shot, preferences] of [
+  ['', 'shot-sorting', {}],
+  [' by the light of a lamp', 'shot-gallery', {}],
+  [' with the tones of depth over it', 'shot-rows', { depthTint: true }],
+  [' with the tones of sharpness over it', 'shot-sorting', { sharpTone: true }],
+] as const)
+  test(`a picture that is drawn in a hurry looks like the one at rest, but for shadows and surfaces${what}`, async ({
+    page,
+  }) => {
+    await page.addInitScript(
+      (kept) => localStorage.setItem('gentle-arc-preferences', kept),
+      JSON.stringify(preferences),
+    );
+    await openShot(page, shot);
+    const canvas = page.locator('figure canvas');
+    const { x, y } = await middleOf(page.getByRole('button', { name: 'Path end', exact: true }));
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 12, y);
+    // As often as a slow machine needs to have drawn either.
+    await expect(async () => {
+      await page.waitForTimeout(2500);
+      const resting = await cellsOf(page, canvas);
+      // Held, and never still for as long as a picture needs to be drawn as it should be.
+      let shaken = true;
+      const shaking = (async () => {
+        for (let i = 1; shaken; i += 1) await page.mouse.move(x + 12 + (i % 2), y);
+        await page.mouse.move(x + 12, y);
+      })();
+      await page.waitForTimeout(500);
+      const hurried = await cellsOf(page, canvas);
+      shaken = false;
+      await shaking;
+      const { mean, most } = apartOf(hurried, resting);
+      // The same places have the same colours, and there are shadows at rest.
+      expect(mean).toBeLessThan(12);
+      expect(most).toBeLessThan(110);
+      expect(mean).toBeGreaterThan(0.3);
+    }).toPass({ timeout: 40_000 });
+    await page.mouse.up();
+  });

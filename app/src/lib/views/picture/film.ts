@@ -72,7 +72,7 @@ const LOOKS_PLAYING = 8;
 const LOOKS_AT_REST = 64;
 /** Without a graphics processor edges are smoothed by so many. */
 const LOOKS_SMOOTH = 4;
-/** At rest a few at a time: the page answers in between. */
+/** At rest a few at a time: what is asked for meanwhile is not kept waiting. Without a graphics processor one. */
 const LOOKS_AT_ONCE = 2;
 
 /** Whether all is drawn is asked so often, ms: asking stops whoever draws. */
@@ -187,7 +187,7 @@ export class Film {
   }
 
   /** Lays some more looks over those there are; whether more would follow. */
-  refine(looks = LOOKS_AT_ONCE): boolean {
+  refine(looks = this.options.software ? 1 : LOOKS_AT_ONCE): boolean {
     const { renderer, views } = this;
     const to = Math.min(this.wanted, this.laid + looks);
     this.layOut();

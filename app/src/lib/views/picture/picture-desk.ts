@@ -119,16 +119,31 @@ export class PictureDesk {
     const tookMs = this.lastMs - from;
     if (moving) this.hold(tookMs, message.pageWaits);
     if (hurried && !message.playing) await new Promise((resolve) => setTimeout(resolve, DRAGGED_APART_MS - tookMs));
-    this.rest = setTimeout(() => (hurried ? this.settle() : this.refine(more)), REST_MS);
+    this.later(() => (hurried ? this.settle() : this.refine(more)), REST_MS);
     return tookMs;
   }
 
+  /** Draws on when nothing new has come so long. What goes wrong is told as if it had been asked for. */
+  private later(draw: () => Promise<void>, afterMs = 0): void {
+    this.rest = setTimeout(() => void draw().catch(reportError), afterMs);
+  }
+
+  /**
+   * Draws a step of the picture that is shown, and then the next: not before the first is there, for what a hand asks
+   * for meanwhile has to wait until all is drawn that was asked for.
+   */
+  private async step(draw: () => boolean): Promise<void> {
+    const { film, shown } = this;
+    const more = draw();
+    await film?.drawn();
+    if (this.shown === shown) this.later(() => this.refine(more));
+  }
+
   /** Nothing new has come: what was drawn in a hurry is drawn as it should be, then ever finer. */
-  private settle(): void {
+  private async settle(): Promise<void> {
     const { film, shown } = this;
     if (!film || !shown || shown.message.playing) return;
-    const more = film.show(shown.views, shown.papers, shown.message.blur, false);
-    this.rest = setTimeout(() => this.refine(more));
+    await this.step(() => film.show(shown.views, shown.papers, shown.message.blur, false));
   }
 
   async still(name: string, widthPx: number): Promise<Blob> {
@@ -175,10 +190,10 @@ export class PictureDesk {
   }
 
   /** A few looks more; when there are enough, time to get ready for what moves. */
-  private refine(more: boolean): void {
-    if (more) {
-      const goesOn = this.film?.refine() ?? false;
-      this.rest = setTimeout(() => this.refine(goesOn));
-    } else if (!this.shown?.message.playing) this.film?.getReady();
+  private async refine(more: boolean): Promise<void> {
+    const { film, shown } = this;
+    if (!film) return;
+    if (more) await this.step(() => film.refine());
+    else if (!shown?.message.playing) film.getReady();
   }
 }
