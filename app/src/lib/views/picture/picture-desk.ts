@@ -73,6 +73,8 @@ export class PictureDesk {
   /** Pixels drawn for each of a finely drawn picture while it plays: what this machine can hold. */
   private finest = 1;
   private lastMs = 0;
+  /** A look at rest that is being drawn. */
+  private underWay: Promise<void> | undefined;
 
   constructor(private readonly options: { many: boolean; dpr: number; software: boolean }) {}
 
@@ -87,7 +89,7 @@ export class PictureDesk {
 
   /** Draws what is asked for; resolves when it is drawn, to how long that took, ms. */
   async show(message: ShowMessage): Promise<number> {
-    const from = performance.now();
+    const askedMs = performance.now();
     clearTimeout(this.rest);
     for (const { name, scene } of message.views) {
       const kept = this.kept.get(name) ?? new Kept();
@@ -109,14 +111,17 @@ export class PictureDesk {
     this.shown = { names, views, papers, message };
     if (views.length === 0) return 0;
     // What follows at once upon another one is one of a drag or of a film, too.
-    const hurried = this.options.software && (message.playing || message.held || from - this.lastMs < HURRY_MS);
+    const hurried = this.options.software && (message.playing || message.held || askedMs - this.lastMs < HURRY_MS);
+    // A look at rest that is on its way says nothing about what this one takes.
+    await this.underWay;
+    const fromMs = performance.now();
     const film = this.filmFor(papers);
     film.setLook(message.dim, message.tint);
     const moving = message.playing || hurried;
     const more = film.show(views, papers, message.blur, message.playing, moving ? stepOf(this.finest) : 1, hurried);
     await film.drawn();
     this.lastMs = performance.now();
-    const tookMs = this.lastMs - from;
+    const tookMs = this.lastMs - fromMs;
     if (moving) this.hold(tookMs, message.pageWaits);
     if (hurried && !message.playing) await new Promise((resolve) => setTimeout(resolve, DRAGGED_APART_MS - tookMs));
     this.later(() => (hurried ? this.settle() : this.refine(more)), REST_MS);
@@ -135,7 +140,7 @@ export class PictureDesk {
   private async step(draw: () => boolean): Promise<void> {
     const { film, shown } = this;
     const more = draw();
-    await film?.drawn();
+    await (this.underWay = film?.drawn());
     if (this.shown === shown) this.later(() => this.refine(more));
   }
 
