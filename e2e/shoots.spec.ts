@@ -153,3 +153,20 @@ test('a walk comes in from CSV and GPX; a bad one is refused with a sentence', a
   );
   await expect(page.getByText(/Walks through 2 points/)).toBeVisible();
 });
+
+test('where the demo’s plan is not drawn yet a word says so, and a sentence where it cannot be', async ({ page }) => {
+  let answer: (drawn: boolean) => void = () => undefined;
+  const answered = new Promise<boolean>((resolve) => (answer = resolve));
+  await page.route('**/*.js', async (route) => {
+    const response = await route.fetch();
+    const isPlan = (await response.text()).includes('with the path of every shot');
+    if (isPlan && !(await answered)) await route.abort();
+    else await route.fulfill({ response });
+  });
+  await page.goto('/');
+  await expect(page.getByText('Drawing its plan…')).toBeVisible();
+  // The demo can be opened meanwhile.
+  await expect(page.getByRole('link', { name: 'Open “First Flush”' })).toBeVisible();
+  answer(false);
+  await expect(page.getByText('Its plan cannot be drawn.')).toBeVisible();
+});
