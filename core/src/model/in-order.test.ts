@@ -93,7 +93,7 @@ describe('a changed shoot', () => {
     const wraps = (wrapMin: number) => said({ ...demo, day: { ...demo.day, wrapMin } });
     expect(wraps(2170)).toBe('Everybody gone by must be at most 12:00 +1; it is 12:10 +1.');
     expect(wraps(600.5)).toBe('Everybody gone by must be a whole number; it is 600.5.');
-    const [cloud] = demo.day.weather;
+    const [cloud] = demo.day.weather ?? [];
     expect(said({ ...demo, day: { ...demo.day, weather: [{ ...cloud, windMps: -3 }] } })).toBe(
       'Wind must be at least 0 m/s; it is −3 m/s.',
     );

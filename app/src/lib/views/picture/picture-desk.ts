@@ -198,7 +198,9 @@ export class PictureDesk {
   private async refine(more: boolean): Promise<void> {
     const { film, shown } = this;
     if (!film) return;
-    if (more) await this.step(() => film.refine());
-    else if (!shown?.message.playing) film.getReady();
+    if (more) return this.step(() => film.refine());
+    if (shown?.message.playing) return;
+    film.getReady();
+    await (this.underWay = film.drawn());
   }
 }
