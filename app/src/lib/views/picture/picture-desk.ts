@@ -1,51 +1,6 @@
-import type { Piece } from '@gentle-arc/core/model';
-import { asShown, playingOf, type Samples, sampleShot, withBody } from '@gentle-arc/core/motion';
-import { flownSamples, fromKept } from '@gentle-arc/core/rehearse';
-import { type Scene, sceneFrom } from '@gentle-arc/core/scene';
 import { drawnView, Film, type Paper, type View } from './film';
-import type { SceneMessage, ShowMessage } from './picture-messages';
-
-/** What a sheet shows, kept from message to message: what is the same stays the same object. */
-class Kept {
-  private pieces: readonly Piece[] = [];
-  private byId = new Map<string, Piece>();
-  scene: Scene | null = null;
-  samples: Samples | null = null;
-
-  take({ setup, order, rows, body, flown }: SceneMessage): void {
-    for (const row of rows) this.byId.set(row.id, row);
-    const pieces = order.flatMap((id) => this.byId.get(id) ?? []);
-    const same = pieces.length === this.pieces.length && pieces.every((piece, i) => piece === this.pieces[i]);
-    if (!same) {
-      this.pieces = pieces;
-      this.byId = new Map(pieces.map((piece) => [piece.id, piece]));
-    }
-    const before = this.scene;
-    const as = <T>(was: T | undefined, is: T): T =>
-      was !== undefined && JSON.stringify(was) === JSON.stringify(is) ? was : is;
-    const { subjectId, ...rest } = setup;
-    const shot = {
-      ...rest.shot,
-      walks: as(before?.shot.walks, rest.shot.walks),
-      light: as(before?.shot.light, rest.shot.light),
-    };
-    this.scene = sceneFrom({
-      ...rest,
-      shot,
-      place: as(before?.place, rest.place),
-      pieces: this.pieces,
-      subject: this.pieces.find(({ id }) => id === subjectId) ?? null,
-      underlays: [],
-    });
-    if (flown) {
-      const samples = flownSamples(this.scene, fromKept(flown));
-      this.samples = asShown(samples, shot, playingOf(shot, this.scene.durationS));
-      return;
-    }
-    const samples = sampleShot(this.scene);
-    this.samples = body ? withBody(samples) : samples;
-  }
-}
+import { KeptScene } from './kept-scene';
+import type { ShowMessage } from './picture-messages';
 
 /** At rest it is drawn finely after so long, ms; a few looks at a time, so that a new word is heard. */
 const REST_MS = 200;
@@ -66,13 +21,13 @@ const HURRY_MS = 250;
 /** Draws pictures on sheets that the page has given away: its own thread, whatever the page does meanwhile. */
 export class PictureDesk {
   private readonly sheets = new Map<string, OffscreenCanvas>();
-  private readonly kept = new Map<string, Kept>();
+  private readonly kept = new Map<string, KeptScene>();
   private film: Film | null = null;
   private shown: { names: string[]; views: View[]; papers: Paper[]; message: ShowMessage } | null = null;
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** Pixels drawn for each of a finely drawn picture while it plays: what this machine can hold. */
   private finest = 1;
-  private lastMs = 0;
+  private lastMs = -Infinity;
   /** A look at rest that is being drawn. */
   private underWay: Promise<void> | undefined;
 
@@ -92,7 +47,7 @@ export class PictureDesk {
     const askedMs = performance.now();
     clearTimeout(this.rest);
     for (const { name, scene } of message.views) {
-      const kept = this.kept.get(name) ?? new Kept();
+      const kept = this.kept.get(name) ?? new KeptScene();
       this.kept.set(name, kept);
       if (scene) kept.take(scene);
     }

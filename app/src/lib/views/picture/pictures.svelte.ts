@@ -6,7 +6,8 @@ import { WorkerHost } from '$lib/workers/host';
 import type { View } from './film';
 import type { PageDrawing } from './page-drawing';
 import { PagePace } from './page-pace';
-import type { PictureWorker, SceneMessage, ShowMessage } from './picture-messages';
+import type { PictureWorker, ShowMessage } from './picture-messages';
+import { ToldScenes } from './told-scenes';
 
 interface Sheet {
   canvas: HTMLCanvasElement;
@@ -36,8 +37,7 @@ export class Pictures {
     () => new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' }),
     'Drawing the picture',
   );
-  /** What each sheet was last told it is of. */
-  private readonly sent = new Map<string, { view: View; rows: Set<object> }>();
+  private readonly told = new ToldScenes();
   private readonly given = new Set<string>();
   private readonly off: Promise<boolean>;
   /** Drawn on the page; null: by the worker, or nobody knows yet. */
@@ -87,7 +87,7 @@ export class Pictures {
     return () => {
       seen.disconnect();
       this.sheets.delete(name);
-      this.sent.delete(name);
+      this.told.forget(name);
       // A worker that is gone has dropped it already, and says so with the next picture.
       if (this.given.delete(name) && !this.closed) this.host.call((remote) => remote.drop(name)).catch(() => undefined);
     };
@@ -160,7 +160,7 @@ export class Pictures {
       width,
       height,
       live: view.live ?? null,
-      scene: this.changed(name, view),
+      scene: this.told.changed(name, view),
     }));
     const told: ShowMessage = { ...message, views, pageWaits: this.pageWaits };
     this.pace.begin();
@@ -180,22 +180,5 @@ export class Pictures {
         if (error.name !== 'DataCloneError') throw error;
         return this.host.call((remote) => remote.show($state.snapshot(message) as ShowMessage));
       });
-  }
-
-  /** What a sheet has to be told anew of what it shows. */
-  private changed(name: string, view: View): SceneMessage | undefined {
-    const before = this.sent.get(name);
-    if (before?.view.scene === view.scene && before.view.samples === view.samples && before.view.flown === view.flown)
-      return undefined;
-    const { shot, camera, lens, rig, gait, filters, delivery, pieces, subject, place, limits } = view.scene;
-    this.sent.set(name, { view, rows: new Set<object>(pieces) });
-    const setup = { shot, camera, lens, rig, gait, filters, delivery, place, limits, subjectId: subject?.id ?? null };
-    return {
-      setup,
-      order: pieces.map(({ id }) => id),
-      rows: pieces.filter((piece) => !before?.rows.has(piece)),
-      flown: view.flown ?? null,
-      body: view.samples.plain !== undefined,
-    };
   }
 }
