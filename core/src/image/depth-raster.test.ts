@@ -1,11 +1,25 @@
-import { BufferAttribute, BufferGeometry, DoubleSide, Mesh, MeshBasicMaterial, Raycaster, Vector2 } from 'three';
+import fc from 'fast-check';
+import {
+  BufferAttribute,
+  BufferGeometry,
+  DoubleSide,
+  Frustum,
+  Matrix4,
+  Mesh,
+  MeshBasicMaterial,
+  Raycaster,
+  Sphere,
+  Vector2,
+  Vector3,
+} from 'three';
 import { describe, expect, it } from 'vitest';
 import { newPiece, PIECE_KINDS, type Piece, type PieceKind } from '../model';
+import { CAMERA_SIZE } from '../optics';
 import { solidOf } from '../site';
 import { filmed } from '../testing/filmed';
 import { AROUND } from '../testing/shoots';
 import { threeCameraAt } from '../testing/three-camera';
-import { depthRasterOf, NOTHING, seenDepthM } from './depth-raster';
+import { depthRasterOf, isWithin, NOTHING, seenDepthM } from './depth-raster';
 
 /** One of each kind, in a ring about the subject, turned all ways. */
 const ring = (Object.keys(PIECE_KINDS) as PieceKind[]).map((kind, i): Piece => {
@@ -86,4 +100,69 @@ describe('a raster at the site', () => {
       expect(at(0.49, 0.05)).toBe(Infinity);
     },
   );
+});
+
+describe('a ball and what the camera sees', () => {
+  const { samples } = filmed(
+    { kind: 'orbit', ...AROUND, heightM: 2.2, radiusM: 5.5, startBearingDeg: 0, sweepDeg: 360 },
+    {},
+  );
+  const aspect = samples.frameWidthMm / samples.frameHeightMm;
+  const reach = Math.hypot(0.5, 0.5 / aspect);
+  const rows = [0, 31, 77, 120, 160].map((row) => {
+    const camera = threeCameraAt(samples, row);
+    const seen = new Matrix4().multiplyMatrices(camera.projectionMatrix, camera.matrixWorldInverse);
+    return { row, frustum: new Frustum().setFromProjectionMatrix(seen) };
+  });
+  const metres = (most: number) => fc.integer({ min: -most * 100, max: most * 100 }).map((n) => n / 100);
+  const ball = fc.record({
+    x: metres(12),
+    y: metres(12),
+    z: metres(6),
+    radiusM: fc.integer({ min: 1, max: 400 }).map((n) => n / 100),
+  });
+  const within = (row: number, { x, y, z, radiusM }: { x: number; y: number; z: number; radiusM: number }) =>
+    isWithin(
+      samples.cameras,
+      row * CAMERA_SIZE,
+      x,
+      y,
+      z,
+      radiusM,
+      samples.focalLengthMm[row] / samples.frameWidthMm,
+      reach,
+    );
+
+  it('it is within whenever three.js sees a point of it', () => {
+    const unit = fc.integer({ min: -100, max: 100 }).map((n) => n / 100);
+    let seenOften = 0;
+    fc.assert(
+      fc.property(fc.constantFrom(...rows), ball, fc.tuple(unit, unit, unit), ({ row, frustum }, about, [a, b, c]) => {
+        const from = new Vector3(a, b, c).clampLength(0, 1).multiplyScalar(about.radiusM);
+        // The site has z up; three.js has y up.
+        const point = new Vector3(about.x, about.z, -about.y).add(from);
+        if (!frustum.containsPoint(point)) return;
+        seenOften += 1;
+        expect(within(row, about)).toBe(true);
+      }),
+      { numRuns: 2000 },
+    );
+    expect(seenOften).toBeGreaterThan(100);
+  });
+
+  it('most of what three.js leaves out is left out', () => {
+    let [out, alsoOut] = [0, 0];
+    fc.assert(
+      fc.property(fc.constantFrom(...rows), ball, ({ row, frustum }, about) => {
+        const { x, y, z, radiusM } = about;
+        if (frustum.intersectsSphere(new Sphere(new Vector3(x, z, -y), radiusM))) return;
+        out += 1;
+        if (!within(row, about)) alsoOut += 1;
+      }),
+      { numRuns: 2000 },
+    );
+    // A cone about the frame is looked at: it holds more than the frame, above and below it most of all.
+    expect(alsoOut).toBeGreaterThan(0.7 * out);
+    expect(out).toBeGreaterThan(400);
+  });
 });

@@ -1,4 +1,8 @@
 const UNITS: [RegExp, string][] = [
+  // Lux at one metre are no metres.
+  [/At1M$/, ''],
+  [/PerS$/, ' a second'],
+  [/PerPx$/, ' a pixel'],
   [/Mps2$/, ' m/s²'],
   [/Degps$/, '°/s'],
   [/Mps$/, ' m/s'],

@@ -97,6 +97,11 @@ describe('a changed shoot', () => {
     expect(said({ ...demo, day: { ...demo.day, weather: [{ ...cloud, windMps: -3 }] } })).toBe(
       'Wind must be at least 0 m/s; it is −3 m/s.',
     );
+    // Where the label says what is counted, the name does not tell the unit: “luxAt1M” is no length.
+    const lamp = { ...newPiece('lamp', 'lamp', 'Lamp', 0, 0, 0), luxAt1M: -3 };
+    expect(said({ ...demo, site: { ...demo.site, pieces: [...demo.site.pieces, lamp] } })).toBe(
+      '“Lamp”: Light at one metre, lux must be at least 0.1; it is −3.',
+    );
     // Nothing is told of it: it stays as a file calls it.
     expect(said({ ...demo, delivery: { ...demo.delivery, widthPx: 7 } })).toMatch(
       /^delivery\.widthPx must be at least/,

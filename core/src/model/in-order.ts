@@ -103,6 +103,9 @@ export function problemsIn(shoot: Shoot, before: Shoot | null = null): Problem[]
   return found;
 }
 
+/** The label of such a number says what it counts, or its unit in words. */
+const WITHOUT_UNIT: readonly Quantity[] = ['plain', 'count', 'fine'];
+
 /** What a number must at least or at most be, as a person reads it: with its unit, a share in per cent, by the clock. */
 function withUnits(sentence: string, key: string, unit: Quantity): string {
   const said = (digits: string) =>
@@ -110,7 +113,7 @@ function withUnits(sentence: string, key: string, unit: Quantity): string {
       ? sayClock(Number(digits))
       : unit === 'share'
         ? `${trim(100 * Number(digits), 4)}%`
-        : digits.replace('-', '−') + fieldUnit(key).unit;
+        : digits.replace('-', '−') + (WITHOUT_UNIT.includes(unit) ? '' : fieldUnit(key).unit);
   if (!/ at (least|most) /.test(sentence)) return sentence;
   return sentence.replace(
     /(at least |at most |it is )(-?\d+(?:\.\d+)?(?:e[+-]\d+)?)(?=; |\.$)/g,
