@@ -41,3 +41,26 @@ export async function drag(page: Page, from: { x: number; y: number }, to: { x: 
 export async function textOf(download: Download): Promise<string> {
   return readFileSync(await download.path(), 'utf8');
 }
+
+/** What a part of the page looks like: the mean colour of each cell of a grid over it. */
+export async function cellsOf(page: Page, part: Locator): Promise<number[][]> {
+  const png = (await part.screenshot()).toString('base64');
+  return page.evaluate(async (data) => {
+    const bytes = Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0));
+    const bitmap = await createImageBitmap(new Blob([bytes]));
+    // A small sheet takes the mean of what it covers.
+    const sheet = new OffscreenCanvas(16, 9);
+    const context = sheet.getContext('2d');
+    if (!context) return [];
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(bitmap, 0, 0, 16, 9);
+    const { data: rgba } = context.getImageData(0, 0, 16, 9);
+    return Array.from({ length: 16 * 9 }, (_, i) => [...rgba.slice(4 * i, 4 * i + 3)]);
+  }, png);
+}
+
+/** How far apart two looks at a part of the page are: the mean over its cells, and the most. */
+export function apartOf(one: number[][], other: number[][]): { mean: number; most: number } {
+  const apart = one.map((cell, i) => Math.max(...cell.map((value, k) => Math.abs(value - other[i][k]))));
+  return { mean: apart.reduce((a, b) => a + b, 0) / apart.length, most: Math.max(...apart) };
+}

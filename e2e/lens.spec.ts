@@ -1,5 +1,5 @@
 import { expect, test } from './fixtures';
-import { drag, middleOf, openShot, under } from './helpers';
+import { apartOf, cellsOf, drag, middleOf, openShot, under } from './helpers';
 
 test('the Lens screen compares focal lengths on this very shot, and the shot takes the one that is picked', async ({
   page,
@@ -23,6 +23,27 @@ test('the Lens screen compares focal lengths on this very shot, and the shot tak
   await page.getByRole('button', { name: 'Undo' }).click();
   await under(page, 'Camera');
   await expect(page.getByLabel('Lens', { exact: true })).toHaveValue('lens-moss-35');
+});
+
+test('each focal length has its picture, and another one once what they are compared by is another', async ({
+  page,
+}) => {
+  await page.goto('/shoot/first-flush/shot/shot-sorting/lens');
+  const bench = page.getByRole('region', { name: 'Focal lengths' });
+  const looks = async (name: string) => cellsOf(page, bench.getByRole('article', { name }).locator('canvas'));
+  const colours = async (name: string) => new Set((await looks(name)).map(String)).size;
+  const all = ['12 mm', '20 mm', '28 mm', '35 mm', '70 mm', '100 mm'];
+  for (const name of all) await expect.poll(() => colours(name), { message: name }).toBeGreaterThan(40);
+  const framed = await looks('100 mm');
+  await bench.getByLabel('Compare by').selectOption({ label: 'same spot' });
+  await expect.poll(async () => apartOf(await looks('100 mm'), framed).mean).toBeGreaterThan(10);
+  // The shot goes over to another one, others stand beside it, and the pictures go on.
+  await bench.getByRole('article', { name: '20 mm' }).getByRole('button', { name: 'Take it' }).click();
+  for (const name of ['20 mm', '100 mm', '200 mm'])
+    await expect.poll(() => colours(name), { message: name }).toBeGreaterThan(40);
+  const spot = await looks('20 mm');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await expect.poll(async () => apartOf(await looks('20 mm'), spot).mean).toBeGreaterThan(10);
 });
 
 test('focus: one setting for the whole move is offered, taken, and read by', async ({ page }) => {

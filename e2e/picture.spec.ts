@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './fixtures';
-import { middleOf, openShot, reading } from './helpers';
+import { apartOf, cellsOf, middleOf, openShot, reading } from './helpers';
 
 test('a finding leads the playhead to where it happens and points at what it is about', async ({ page }) => {
   await openShot(page, 'shot-pavilion');
@@ -65,29 +64,6 @@ test('where sheets cannot be given away the page draws the picture itself', asyn
     });
   await expect.poll(colours).toBeGreaterThan(50);
 });
-
-/** What a part of the page looks like: the mean colour of each cell of a grid over it. */
-async function cellsOf(page: Page, part: Locator): Promise<number[][]> {
-  const png = (await part.screenshot()).toString('base64');
-  return page.evaluate(async (data) => {
-    const bytes = Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0));
-    const bitmap = await createImageBitmap(new Blob([bytes]));
-    // A small sheet takes the mean of what it covers.
-    const sheet = new OffscreenCanvas(16, 9);
-    const context = sheet.getContext('2d');
-    if (!context) return [];
-    context.imageSmoothingQuality = 'high';
-    context.drawImage(bitmap, 0, 0, 16, 9);
-    const { data: rgba } = context.getImageData(0, 0, 16, 9);
-    return Array.from({ length: 16 * 9 }, (_, i) => [...rgba.slice(4 * i, 4 * i + 3)]);
-  }, png);
-}
-
-/** How far apart two looks at a part of the page are: the mean over its cells, and the most. */
-function apartOf(one: number[][], other: number[][]): { mean: number; most: number } {
-  const apart = one.map((cell, i) => Math.max(...cell.map((value, k) => Math.abs(value - other[i][k]))));
-  return { mean: apart.reduce((a, b) => a + b, 0) / apart.length, most: Math.max(...apart) };
-}
 
 for (const [what, shot, preferences] of [
   ['', 'shot-sorting', {}],

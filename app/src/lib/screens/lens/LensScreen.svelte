@@ -141,6 +141,7 @@
       <h2 class="verdict">{headline}</h2>
       {#if more}<p class="text-sm leading-snug text-soft">{more}</p>{/if}
     </div>
+    {#if pictures?.problem}<Trouble>{pictures.problem}</Trouble>{/if}
     <div class="cards">
       {#each ways as way (way.focalLengthMm)}
         <LensCard

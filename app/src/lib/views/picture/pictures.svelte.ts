@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import { onDestroy, untrack } from 'svelte';
+import type { Attachment } from 'svelte/attachments';
 import { SvelteMap } from 'svelte/reactivity';
 import { preferences } from '$lib/ui/preferences.svelte';
 import { WorkerHost } from '$lib/workers/host';
@@ -39,6 +40,7 @@ export class Pictures {
   );
   private readonly told = new ToldScenes();
   private readonly given = new Set<string>();
+  private readonly attachments = new Map<string, Attachment<HTMLCanvasElement>>();
   private readonly off: Promise<boolean>;
   /** Drawn on the page; null: by the worker, or nobody knows yet. */
   private page: PageDrawing | null = null;
@@ -77,8 +79,17 @@ export class Pictures {
     });
   }
 
-  /** An attachment for the canvas that is the sheet of a name. */
-  sheet = (name: string) => (canvas: HTMLCanvasElement) => {
+  /**
+   * The attachment for the canvas that is the sheet of a name: the same one each time, for a canvas can be given away
+   * only once.
+   */
+  sheet(name: string): Attachment<HTMLCanvasElement> {
+    const attach = this.attachments.get(name) ?? ((canvas) => this.attach(name, canvas));
+    this.attachments.set(name, attach);
+    return attach;
+  }
+
+  private attach(name: string, canvas: HTMLCanvasElement): () => void {
     const seen = new ResizeObserver(() => {
       const { clientWidth: width, clientHeight: height } = canvas;
       if (width > 0 && height > 0) this.sheets.set(name, { canvas, width, height });
@@ -91,7 +102,7 @@ export class Pictures {
       // A worker that is gone has dropped it already, and says so with the next picture.
       if (this.given.delete(name) && !this.closed) this.host.call((remote) => remote.drop(name)).catch(() => undefined);
     };
-  };
+  }
 
   /** The picture of a sheet as it is now, as a PNG; null where it cannot be taken. */
   async still(name: string, widthPx: number): Promise<Blob | null> {
