@@ -37,7 +37,7 @@ test('every screen and all that lies under its words is as wide as a phone', asy
   expect(faults).toEqual([]);
 });
 
-test('a word of Takes opens what lies under it; pressed again it folds it away, and where there is room nothing is folded', async ({
+test('a word of Takes opens what lies under it and folds it away; where there is room nothing is folded', async ({
   page,
 }) => {
   await page.goto('/shoot/first-flush/takes?shot=shot-rows');

@@ -125,7 +125,7 @@ const read = async (body: string | ReadableStream, more: RequestInit & { duplex?
   };
 };
 
-test('what is too long to read is known before any work, and a body that streams past the limit is answered, not cut off', async () => {
+test('what is too long to read is known before any work, and a body that streams too far is answered', async () => {
   const long = await read(longShoot(10, 1000));
   expect(long.status).toBe(413);
   expect(long.sentence).toMatch(/frames/);

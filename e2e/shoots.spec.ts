@@ -80,7 +80,8 @@ test('export, delete, import: the shoot comes back unchanged; a malformed file i
     page.getByLabel('Shoot file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   await choose('broken.arc.json', before.replace('"durationS": 8', '"durationS": "eight"'));
   await expect(page.getByRole('alert').first()).toContainText(
-    '“broken.arc.json” was not taken in, and nothing here has changed. shots[0].timing.durationS must be a number; it is "eight".',
+    '“broken.arc.json” was not taken in, and nothing here has changed. ' +
+      'shots[0].timing.durationS must be a number; it is "eight".',
   );
   await choose('half.arc.json', before.slice(0, 100));
   await expect(page.getByRole('alert').first()).toContainText('is not JSON');
