@@ -134,7 +134,7 @@
                 label="{part.name} {said}"
                 onchange={(value: number) => put({ ...part, [key]: value }, `part.${key}.${part.id}`)}
               />
-              {said},
+              {`${said}, `}
             {/each}
             its weight
             {#each CENTRES as { key, said } (key)}<Hole
@@ -143,7 +143,7 @@
                 label="Weight of {part.name} {said}"
                 onchange={(value: number) => put({ ...part, [key]: value }, `part.${key}.${part.id}`)}
               />
-              {said},
+              {`${said}, `}
             {/each}of its middle; it carries up to <Hole
               fact={FIELDS.part.carriesG}
               value={part.carriesG}
